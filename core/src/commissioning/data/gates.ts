@@ -1,0 +1,188 @@
+import type { GateLineDef } from '../types.ts';
+
+/** What must be true before each point of harm or damage. harm: a second signature is needed to override. */
+export const gateLines: readonly GateLineDef[] = [
+  {
+    id: 'gate-cu-condition', gate: 'Engine closed up', mustBe: 'Tests of prep done, or the list of tests not done is accepted by name', when: 'eng-condition != proven-running or don-proof-of-running != drove-in-donor',
+    proof: 'record, signature', why: 'sludge judged by eye is a guess',
+  },
+  {
+    id: 'gate-cu-plugs', gate: 'Engine closed up', mustBe: 'Gallery, core and end plugs counted: taken out = put in', when: 'eng-condition = rebuilt', proof: 'record, photo',
+    why: 'a missing plug lets oil take the short way',
+  },
+  {
+    id: 'gate-cu-pickup', gate: 'Engine closed up', mustBe: 'Pick-up bolted and braced, new ring, distance to sump floor read', when: 'cho-sump != donor-sump or eng-condition in {rebuilt, stood}',
+    proof: 'reading 6 to 10 mm (CP; MAN first), photo', why: 'torn ring sucks air',
+  },
+  {
+    id: 'gate-cu-fasteners', gate: 'Engine closed up', mustBe: 'Every inside fastener group has value, source, who, witness mark; none "unknown"', when: 'eng-condition in {rebuilt, stood}', proof: 'record',
+    why: 'reach is lost',
+  },
+  {
+    id: 'gate-cu-timing', gate: 'Engine closed up', mustBe: 'All marks agree after two full turns by hand; top dead centre by positive stop',
+    when: 'kit-timing-set fitted or eng-cam-drive missing or eng-condition = rebuilt', proof: 'photo, reading: mean of two stops', why: 'a mark can lie, two proofs cannot both',
+  },
+  {
+    id: 'gate-cu-lash', gate: 'Engine closed up', mustBe: 'Valve lash table filled, found and set', when: 'eng-cam-follower in {flat-tappet, finger, bucket}', proof: 'record per valve, MAN limits',
+    why: 'tight valves read as low compression',
+  },
+  {
+    id: 'gate-cu-oiled', gate: 'Engine closed up', mustBe: 'Surfaces that stood dry are oiled before anything turns', when: 'don-storage-months > 2 or eng-condition = rebuilt', proof: 'signature',
+    why: 'first turn scuffs',
+  },
+  { id: 'gate-cu-turns', gate: 'Engine closed up', mustBe: 'Engine turns two turns by hand, torque even', when: 'always', proof: 'reading N·m, no hard stop', why: 'something forgotten inside' },
+  { id: 'gate-cu-seal', gate: 'Engine closed up', mustBe: 'Sealant points on the photo ticked, cure time over', when: 'always', proof: 'photo, timer (product\'s sheet)', why: 'leaks at the corners' },
+  {
+    id: 'gate-cu-count', gate: 'Engine closed up', mustBe: 'Rags, tools, caps counted, nothing inside; every opening covered, covers numbered', when: 'always', proof: 'record, signature',
+    why: 'one rag in the sump, one nut down a port',
+  },
+  {
+    id: 'gate-ei-hv', gate: 'Engine in', mustBe: 'High-voltage system isolated, waited at least 5 min or as the manual says, proven dead at two points, by an authorised person', harm: true, when: 'rec-hv-system = yes',
+    proof: 'reading 0 V with meter proven before and after, signatures (LAW, MAN first)', why: 'death',
+  },
+  {
+    id: 'gate-ei-lift', gate: 'Engine in', mustBe: 'Sling, leveller, hoist rated at the boom place in use for the computed mass with 25 % over; legs at 45 deg or more from level; nobody under the load', harm: true,
+    when: 'always', proof: 'record of cho-unit-lift and mass, photo of rigging', why: 'the largest printed rating is not the one in use',
+  },
+  { id: 'gate-ei-roles', gate: 'Engine in', mustBe: 'Caller, hoist, two spotters named; car chocked, supported', when: 'always', proof: 'signature', why: 'shouted guesses' },
+  { id: 'gate-ei-verdicts', gate: 'Engine in', mustBe: 'No Clash open, every Adapt has a chosen resolution, trial gaps written', when: 'always', proof: 'record', why: 'in and out three times' },
+  { id: 'gate-ei-mount-side', gate: 'Engine in', mustBe: 'Left and right mounts marked, right way round', when: 'always', proof: 'photo', why: 'turned in the air' },
+  { id: 'gate-ei-brake-lines', gate: 'Engine in', mustBe: 'Lines that cross the engine zone re-routed, clipped, shielded', when: 'rec-brake-line-path != clear', proof: 'photo', why: 'reach is lost' },
+  { id: 'gate-ei-hidden', gate: 'Engine in', mustBe: 'Plugs, senders, bleed lines, hoses that will be out of reach are fitted; each photographed', when: 'always', proof: 'photo list', why: 'later means engine out' },
+  {
+    id: 'gate-ei-clutch', gate: 'Engine in', mustBe: 'Alignment proven, release height sheet filled, remote bleed on, bolts marked', when: 'gbx-kind in {manual, transaxle-manual}', proof: 'reading, photo',
+    why: 'nothing is seen afterwards',
+  },
+  {
+    id: 'gate-ei-converter', gate: 'Engine in', mustBe: 'Converter home, depth written, gap to flexplate read, bolts counted', when: 'gbx-kind in {automatic-hydraulic, automatic-electronic, transaxle-automatic}',
+    proof: 'reading 3 to 5 mm (CP; MAN first)', why: 'pump broken at the bell bolts',
+  },
+  { id: 'gate-ei-fragile', gate: 'Engine in', mustBe: 'Protruding and rear fittings off or guarded', when: 'always', proof: 'photo', why: 'crushed on the firewall' },
+  { id: 'gate-ei-final-units', gate: 'Engine in', mustBe: 'Changes made on mock-up units copied to the real ones; provisional parts listed', when: 'always', proof: 'record', why: 'drilled after paint' },
+  { id: 'gate-ei-bare', gate: 'Engine in', mustBe: 'Paint off earth points, flywheel, bell and sensor faces', when: 'kit-clean-paint fitted', proof: 'photo', why: 'no earth, no true running' },
+  { id: 'gate-ei-last-chance', gate: 'Engine in', mustBe: 'Last-chance sheet read: what is cheap now with hours it costs later', when: 'always', proof: 'signature', why: 'seal, sensor, hose behind the engine' },
+  {
+    id: 'gate-fc-oil-level', gate: 'First crank (no fuel, no spark)', mustBe: 'Oil of the right grade, level read, remote circuit counted in', when: 'always', proof: 'reading, litres, eng-oil-spec',
+    why: 'a pump that sucks air primes nothing',
+  },
+  {
+    id: 'gate-fc-fluids', gate: 'First crank (no fuel, no spark)', mustBe: 'Gearbox, axle, transfer, steering, clutch and coolant filled or signed as not needed', when: 'always', proof: 'litres each, grade by gbx-fluid',
+    why: 'gearbox filled after the start has a dry shaft',
+  },
+  {
+    id: 'gate-fc-priming', gate: 'First crank (no fuel, no spark)', mustBe: 'Priming school chosen by eng-condition and don-storage-months, its preparation done', when: 'always', proof: 'record cho-oil-priming',
+    why: 'bearings dry',
+  },
+  { id: 'gate-fc-gauge', gate: 'First crank (no fuel, no spark)', mustBe: 'Independent oil gauge on, range right, seen from the start place', when: 'always', proof: 'photo', why: 'a lamp is not a pressure' },
+  {
+    id: 'gate-fc-hand-turn', gate: 'First crank (no fuel, no spark)', mustBe: 'Two turns by hand with gearbox on, plugs out where fluid may stand in a cylinder', harm: true, when: 'always', proof: 'record',
+    why: 'hydraulic lock, converter bound',
+  },
+  { id: 'gate-fc-rear-look', gate: 'First crank (no fuel, no spark)', mustBe: 'Rear fittings and looms looked at since the last lowering', when: 'always', proof: 'photo', why: 'crushed fittings leak later' },
+  {
+    id: 'gate-fc-loose', gate: 'First crank (no fuel, no spark)', mustBe: '"Loose for alignment" and tack-welded lists empty; mount, bell, flexplate, shaft bolts torqued', when: 'always', proof: 'record',
+    why: 'left loose on purpose, then forgotten',
+  },
+  {
+    id: 'gate-fc-rollcall', gate: 'First crank (no fuel, no spark)', mustBe: 'Plugs mated = plugs in the table; left-off list explained', when: 'cho-control != mechanical-diesel', proof: 'record',
+    why: 'by-wire throttle is the one forgotten',
+  },
+  {
+    id: 'gate-fc-output-test', gate: 'First crank (no fuel, no spark)', mustBe: 'Each injector and coil proven by cylinder', when: 'cho-loom = lengthened or cho-control = standalone', proof: 'record',
+    why: 'banks swapped: bangs and flames',
+  },
+  { id: 'gate-fc-earths', gate: 'First crank (no fuel, no spark)', mustBe: 'Earth register proven', when: 'always', proof: 'reading under 0.2 V or under 0.01 ohm', why: 'current goes home through cables and bearings' },
+  {
+    id: 'gate-fc-battery', gate: 'First crank (no fuel, no spark)', mustBe: 'Battery charged, load-tested', when: 'always', proof: 'reading 12.5 V rest, over 9.6 V at half cold-crank A for 15 s',
+    why: 'slow crank floods',
+  },
+  {
+    id: 'gate-fc-filter', gate: 'First crank (no fuel, no spark)', mustBe: 'Oil filter arrows and remote in and out photographed, accumulator valve state written', when: 'cho-oil-filter = remote or kit-sump fitted',
+    proof: 'photo', why: 'crossed lines give no oil',
+  },
+  {
+    id: 'gate-fc-inhibit', gate: 'First crank (no fuel, no spark)', mustBe: 'Fuel and spark off proven; starts only in park, neutral or clutch down', harm: true, when: 'always', proof: 'record',
+    why: 'moves off, fires early',
+  },
+  { id: 'gate-fc-clear', gate: 'First crank (no fuel, no spark)', mustBe: 'Belts, fan, tools, sleeves, people clear; chocks; brake', harm: true, when: 'always', proof: 'signature', why: 'hands' },
+  { id: 'gate-fs-oil-pressure', gate: 'First start', mustBe: 'Pressure shown without fuel or spark', when: 'always', proof: 'reading bar and seconds to rise', why: 'oil before spark' },
+  {
+    id: 'gate-fs-leak', gate: 'First start', mustBe: 'Fuel primed by the pump alone, pressure in band, held 2 min, every joint looked at with a lamp and dry paper', harm: true,
+    when: 'cho-pump-place in {in-tank, inline, surge-pot}', proof: 'reading with band of eng-rail-pressure, names', why: 'fire',
+  },
+  { id: 'gate-fs-filler', gate: 'First start', mustBe: 'Filler, vents and cap complete, no open tank port', harm: true, when: 'always', proof: 'photo', why: 'fuel spurts back' },
+  {
+    id: 'gate-fs-extinguisher', gate: 'First start', mustBe: 'Extinguisher in hand\'s reach, second person holds the stop word', harm: true, when: 'always', proof: 'place, names',
+    why: 'the first seconds of a fire decide',
+  },
+  { id: 'gate-fs-gas', gate: 'First start', mustBe: 'Gas led outside or doors open with fan; hearing protection if open', harm: true, when: 'always', proof: 'signature', why: 'carbon monoxide' },
+  {
+    id: 'gate-fs-stop-means', gate: 'First start', mustBe: 'Way to stop it tried: key, and a second way (fuel pump switch, stop lever, air shut)', harm: true, when: 'always',
+    proof: 'record; eng-diesel-stop != not-diesel: bt-stop', why: 'runs away or runs on',
+  },
+  {
+    id: 'gate-fs-throttle', gate: 'First start', mustBe: 'Throttle opens fully, closes by itself, plate straight', harm: true, when: 'eng-throttle-kind != none', proof: 'record',
+    why: 'a stuck plate overspeeds a fresh engine',
+  },
+  { id: 'gate-fs-ports', gate: 'First start', mustBe: 'Every vacuum port has consumer or cap; intake and exhaust free of rags and caps', when: 'always', proof: 'record: caps out = caps in', why: 'unmetered air' },
+  {
+    id: 'gate-fs-program', gate: 'First start', mustBe: 'Program, base setup sheet and key match stated by number', when: 'cho-control in {donor-unit-trimmed-loom, donor-unit-new-loom, standalone}', proof: 'record',
+    why: 'another engine\'s fuel and spark',
+  },
+  { id: 'gate-fs-timing', gate: 'First start', mustBe: 'Base timing checked by light while cranking', when: 'cho-control in {standalone, carburettor-distributor}', proof: 'reading deg, MAN', why: 'kicks and bangs' },
+  { id: 'gate-fs-coolant', gate: 'First start', mustBe: 'Filled, first bleed done, plugs counted', when: 'always', proof: 'litres against capacity', why: 'rear cylinders boil before the gauge moves' },
+  { id: 'gate-fs-fan', gate: 'First start', mustBe: 'Fan blows the right way, override works', when: 'cho-fan in {electric-puller, electric-pusher}', proof: 'bt-fan', why: 'nobody wants to find out at 110 °C' },
+  { id: 'gate-fs-fuel', gate: 'First start', mustBe: 'Fresh fuel of the grade, litres known', when: 'always', proof: 'litres, date', why: 'stale fuel looks like ten other faults' },
+  {
+    id: 'gate-fs-exhaust', gate: 'First start', mustBe: 'Complete, or limited state: short run, no tuning by sensor, who allowed it', when: 'cho-start-exhaust known', proof: 'signature',
+    why: 'noise, heat, blind sensors',
+  },
+  { id: 'gate-fs-watch', gate: 'First start', mustBe: 'Oil gauge, temperature, leaks, charge: one person each or one screen', when: 'always', proof: 'names', why: 'one pair of eyes misses three gauges' },
+  {
+    id: 'gate-fd-brakes', gate: 'First drive', mustBe: 'Opened circuits bled, held 1 min at full pedal, second person\'s pedal, assist after stop', harm: true, when: 'always', proof: 'record, signatures; MAN, LAW first',
+    why: 'first brake must not be the test',
+  },
+  { id: 'gate-fd-steering', gate: 'First drive', mustBe: 'Lock to lock free with weight on wheels, bolts torqued, fluid', harm: true, when: 'always', proof: 'record', why: 'contact or loose joint' },
+  { id: 'gate-fd-throttle', gate: 'First drive', mustBe: 'Closes hot as well as cold', harm: true, when: 'always', proof: 'record', why: 'cables and plates grow' },
+  { id: 'gate-fd-heat', gate: 'First drive', mustBe: 'Two fan cycles, temperature steady, level after cooling', when: 'always', proof: 'reading', why: 'air still in the system shows here' },
+  {
+    id: 'gate-fd-leaks', gate: 'First drive', mustBe: 'Dry after the first heat: fuel, oil, coolant, gearbox, steering, brake', when: 'always', proof: 'photo of paper under the car',
+    why: 'clamps and gaskets set with heat',
+  },
+  { id: 'gate-fd-oil', gate: 'First drive', mustBe: 'Hot idle pressure', when: 'always', proof: 'reading; about 0.7 bar for each 1000 rpm (CP; MAN first)', why: 'hot idle is the hardest moment for oil' },
+  { id: 'gate-fd-charge', gate: 'First drive', mustBe: 'Charging in band hot with loads', when: 'always', proof: 'reading 13.5 to 14.8 V', why: 'battery carries the car until it does not' },
+  {
+    id: 'gate-fd-gearbox', gate: 'First drive', mustBe: 'Level hot, all ranges, park holds, throttle-valve cable proven, or shift unit without codes',
+    when: 'gbx-kind in {automatic-hydraulic, automatic-electronic, dual-clutch, transaxle-automatic}', proof: 'record', why: 'burnt in a mile',
+  },
+  { id: 'gate-fd-driveline', gate: 'First drive', mustBe: 'Shaft, wheel, axle nuts torqued; slip and angles written', harm: true, when: 'always', proof: 'record', why: 'a shaft that comes out kills' },
+  { id: 'gate-fd-gaps', gate: 'First drive', mustBe: 'Hot gaps to lines, looms, steering read', when: 'always', proof: 'readings against `cl-` rows', why: 'everything has grown' },
+  { id: 'gate-fd-fumes', gate: 'First drive', mustBe: 'No exhaust leak into the cabin, openings register closed', harm: true, when: 'always', proof: 'reading or smoke test', why: 'carbon monoxide' },
+  {
+    id: 'gate-fd-lamps', gate: 'First drive', mustBe: 'Every warning lamp explained; lights, horn, wipers as law asks; insured, plated, or closed ground', when: 'always', proof: 'record (LAW)',
+    why: 'an unexplained lamp hides the next one',
+  },
+  {
+    id: 'gate-fd-approved', gate: 'First drive', mustBe: 'Structural, steering and brake changes inspected', harm: true, when: 'any approval open', proof: 'signature of the qualified person (LAW)',
+    why: 'structure and steering carry people',
+  },
+  { id: 'gate-ho-zero', gate: 'Hand over', mustBe: 'Temporaries, loose, loan, unknown torque, unlabelled ends: all lists empty', when: 'always', proof: 'record', why: 'provisional is the most dangerous state' },
+  { id: 'gate-ho-cycles', gate: 'Hand over', mustBe: 'Heat cycles, re-torque, early oil change done or dated', when: 'always', proof: 'record', why: 'things settle in the first hours' },
+  {
+    id: 'gate-ho-papers', gate: 'Hand over', mustBe: 'Inspection, approval, registration, emission parts list', when: 'cho-goal = road-going and rec-inspection-regime != none', proof: 'document (LAW)',
+    why: 'finished car, no road',
+  },
+  {
+    id: 'gate-ho-disclosed', gate: 'Hand over', mustBe: 'Deleted or altered safety functions, accepted risks, deferred work told and signed', harm: true, when: 'always', proof: 'customer\'s signature',
+    why: 'the driver must know',
+  },
+  { id: 'gate-ho-weights', gate: 'Hand over', mustBe: 'Axle masses and ride height after', when: 'always', proof: 'reading against rec-axle-limits', why: 'limits are legal ones' },
+  { id: 'gate-ho-run', gate: 'Hand over', mustBe: 'Before and after on the same basis, or said that there is none', when: 'cho-goal in {road-going, track}', proof: 'sheet', why: 'gain must be like with like' },
+  {
+    id: 'gate-ho-book', gate: 'Hand over',
+    mustBe: 'Job book: part numbers of all parts not of the car, program numbers, bleed order, fluids, belt, filter, fuse list, how to stop it, spares to carry; stickers and key tag in the car', when: 'always',
+    proof: 'print, photo', why: 'the next shop starts from here',
+  },
+  { id: 'gate-ho-followups', gate: 'Hand over', mustBe: 'Follow-ups dated in the calendar', when: 'always', proof: 'record', why: 'forgotten otherwise' },
+  { id: 'gate-ho-money', gate: 'Hand over', mustBe: 'Extra work approved, returns, donor account, hours closed', when: 'always', proof: 'record', why: 'hours and parts are known only now' },
+];

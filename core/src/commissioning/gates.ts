@@ -1,0 +1,100 @@
+import { condition, evaluate } from '../plan/condition.ts';
+import type { Scope } from '../plan/condition.ts';
+import { gateLines } from './data/gates.ts';
+import type { GateLineDef, GateProof } from './types.ts';
+
+export const gateNames = ['Engine closed up', 'Engine in', 'First crank', 'First start', 'First drive', 'Hand over'] as const;
+
+/** The name of a gate without the words in brackets behind it. */
+export const gateName = (full: string): string => full.replace(/\s*\(.*\)$/, '');
+
+/** What stands against a line by itself, whatever somebody signed. */
+export interface Blocker {
+  lineId: string;
+  sentence: string;
+}
+
+export interface GateLineState {
+  def: GateLineDef;
+  applies: boolean | 'waits';
+  because: readonly string[];
+  needs: readonly string[];
+  proof?: GateProof;
+  blockers: readonly Blocker[];
+  state: 'proved' | 'overridden' | 'open' | 'blocked';
+}
+
+export interface GateState {
+  gate: string;
+  lines: readonly GateLineState[];
+  /** Lines with their proof, and all that apply. */
+  proved: number;
+  of: number;
+  opens: boolean;
+}
+
+/** What the records say about a line without anyone's signature: the plan's own blockers. */
+export interface GateInputs {
+  openClashes: readonly string[];
+  unresolvedAdapts: readonly string[];
+  /** Provisional items that are open: loose, tacked, borrowed, capped. */
+  provisional: readonly string[];
+  unlabelled: readonly string[];
+  /** Oil pressure of the last priming, bar, or undefined when none was logged. */
+  primedBar?: number | undefined;
+  openEnds: readonly string[];
+}
+
+const listed = (items: readonly string[]): string => (items.length > 3 ? `${items.slice(0, 3).join(', ')} and ${items.length - 3} more` : items.join(', '));
+
+function blockersOf(id: string, inputs: GateInputs): Blocker[] {
+  const block = (items: readonly string[], say: (words: string) => string): Blocker[] => (items.length > 0 ? [{ lineId: id, sentence: say(listed(items)) }] : []);
+  switch (id) {
+    case 'gate-ei-verdicts':
+      return [
+        ...block(inputs.openClashes, (w) => `Clash open: ${w}.`),
+        ...block(inputs.unresolvedAdapts, (w) => `Adapt without a resolution: ${w}.`),
+      ];
+    case 'gate-fc-loose':
+      return block(inputs.provisional, (w) => `Provisional: ${w}.`);
+    case 'gate-fc-rollcall':
+      return block(inputs.unlabelled, (w) => `Labels missing or double: ${w}.`);
+    case 'gate-fs-oil-pressure':
+      return inputs.primedBar === undefined || inputs.primedBar <= 0 ? [{ lineId: id, sentence: 'No oil pressure logged: no number, no start.' }] : [];
+    case 'gate-ho-zero':
+      return block([...inputs.provisional, ...inputs.openEnds], (w) => `Still open: ${w}.`);
+    default:
+      return [];
+  }
+}
+
+/** Gates in the order of the job, each line with what proves it, what blocks it, and why it applies. */
+export function gatesOf(scope: Scope, proofs: Readonly<Record<string, GateProof | undefined>>, inputs: GateInputs): GateState[] {
+  const lines = gateLines.flatMap((def): GateLineState[] => {
+    const truth = evaluate(condition(def.when), scope);
+    if (truth.is === false) return [];
+    const proof = proofs[def.id];
+    const blockers = blockersOf(def.id, inputs);
+    const live = proof && !proof.voided ? proof : undefined;
+    const state = live?.override ? 'overridden' : blockers.length > 0 ? 'blocked' : live ? 'proved' : 'open';
+    return [{ def, applies: truth.is, because: truth.because, needs: truth.needs, ...(proof ? { proof } : {}), blockers, state }];
+  });
+  return gateNames.map((name) => {
+    const own = lines.filter((l) => gateName(l.def.gate) === name);
+    const proved = own.filter((l) => l.state === 'proved' || l.state === 'overridden').length;
+    return { gate: name, lines: own, proved, of: own.length, opens: own.length > 0 && proved === own.length };
+  });
+}
+
+/** Why a proof is refused, or undefined when it will do. */
+export function refuseProof(def: GateLineDef, proof: GateProof): string | undefined {
+  if (proof.override) {
+    if (proof.override.reason.trim().length < 10) return 'An override needs a reason of a sentence: it stays in the job book.';
+    if (def.harm && !proof.override.second) return 'Harm is next on this line: a second person signs the override too.';
+    if (def.harm && proof.override.second === proof.override.by) return 'The second signature is another person.';
+    return undefined;
+  }
+  if (/\breading\b/.test(def.proof) && (proof.reading ?? '').trim() === '') return 'This line wants a reading: number and unit.';
+  if (proof.text.trim() === '' && (proof.reading ?? '').trim() === '') return 'Write what proves it.';
+  return undefined;
+}

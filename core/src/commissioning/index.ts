@@ -1,0 +1,4 @@
+export * from './types.ts';
+export * from './gates.ts';
+export { gateLines } from './data/gates.ts';
+export { followUpDefs, heatCycles, primingWays, roadTest, startSequence, warmUpWatch } from './data/start.ts';

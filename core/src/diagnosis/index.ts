@@ -1,0 +1,6 @@
+export * from './types.ts';
+export * from './rank.ts';
+export * from './bands.ts';
+export { faults } from './data/faults.ts';
+export { observations } from './data/observations.ts';
+export { likelihoods } from './data/matrix.ts';

@@ -1,0 +1,24 @@
+export interface FaultDef {
+  id: string;
+  title: string;
+  system: string;
+  prior: number;
+  onlyWhen: string;
+  raisedBy: readonly string[];
+  fix: string;
+}
+
+export interface ObservationDef {
+  id: string;
+  question: string;
+  kind: string;
+  unit?: string;
+  /** The healthy outcome comes first. */
+  outcomes: readonly { id: string; base: number }[];
+  minutes: number;
+  /** 0 none, 1 key on, 2 cranking or hot, 3 fuel open or high tension: never alone. */
+  risk: number;
+  needs: string;
+}
+
+export type LikelihoodMatrix = Readonly<Record<string, Readonly<Record<string, Readonly<Record<string, number>>>>>>;

@@ -1,0 +1,45 @@
+import { choicesFacts } from './data/choices.ts';
+import { donorFacts } from './data/donor.ts';
+import { engineFacts } from './data/engine.ts';
+import { gearboxFacts } from './data/gearbox.ts';
+import { recipientFacts } from './data/recipient.ts';
+import type { FactDef, FactPart, FactSubject } from './types.ts';
+
+/** Every fact there is, in the order of the sheet. */
+export const factCatalogue: readonly FactDef[] = [...recipientFacts, ...donorFacts, ...engineFacts, ...gearboxFacts, ...choicesFacts];
+
+const byId = new Map(factCatalogue.map((fact) => [fact.id, fact]));
+
+export const isFactId = (id: string): boolean => byId.has(id);
+
+/** The definition of a fact. Throws on an id that the catalogue does not have. */
+export function factDef(id: string): FactDef {
+  const found = byId.get(id);
+  if (!found) throw new Error(`Unknown fact "${id}"`);
+  return found;
+}
+
+/** One part of a fact. Throws on a key that the fact does not have. */
+export function factPart(id: string, key = 'value'): FactPart {
+  const part = factDef(id).parts.find((p) => p.key === key);
+  if (!part) throw new Error(`Fact "${id}" has no part "${key}"`);
+  return part;
+}
+
+/** "Bay length, to radiator support" */
+export function partName(id: string, key = 'value'): string {
+  const def = factDef(id);
+  const part = factPart(id, key);
+  return part.label === '' ? def.label : `${def.label}, ${part.label.charAt(0).toLowerCase()}${part.label.slice(1)}`;
+}
+
+const unitKinds: Record<FactSubject, 'car' | 'engine' | 'gearbox' | 'job'> = {
+  recipient: 'car',
+  donor: 'car',
+  engine: 'engine',
+  gearbox: 'gearbox',
+  choice: 'job',
+};
+
+/** On what kind of unit facts of a subject hang; choices hang on the job itself. */
+export const bearerOf = (subject: FactSubject): 'car' | 'engine' | 'gearbox' | 'job' => unitKinds[subject];

@@ -1,0 +1,145 @@
+import type { FactDef } from '../types.ts';
+
+/** Facts about the choice. Lengths in mm; a part without a unit is a plain count or ratio. */
+export const choicesFacts: readonly FactDef[] = [
+  {
+    id: 'cho-goal', subject: 'choice', group: 'Choices', label: 'Goal',
+    parts: [{ key: 'value', label: '', options: ['mock-up', 'running', 'road-going', 'track'] }],
+    howTo: 'Asked at scope; a change of goal makes extra work packages', neededBy: ['kit-dyno', 'kit-oil-cooler', 'gate-ho-papers', 'gate-ho-run', 'kit lines of all systems'],
+  },
+  {
+    id: 'cho-power-target', subject: 'choice', group: 'Choices', label: 'Power target',
+    parts: [
+      { key: 'value', label: '', unit: 'kW' }, { key: 'torque', label: 'Torque', unit: 'N·m' },
+    ],
+    kindNote: 'at crank, with torque',
+    howTo: 'Customer; weakest driveline part is shown beside it', neededBy: ['fit-torque-chain', 'fit-pump-flow', 'fit-brakes-power'],
+  },
+  {
+    id: 'cho-control', subject: 'choice', group: 'Choices', label: 'Engine control',
+    parts: [{ key: 'value', label: '', options: ['recipient-unit-kept', 'donor-unit-trimmed-loom', 'donor-unit-new-loom', 'standalone', 'carburettor-distributor', 'mechanical-diesel'] }],
+    howTo: 'Decided at scope together with gearbox and inspection rule', neededBy: ['fit-ecu-engine', 'fit-immobiliser', 'fit-throttle', 'fit-crank-trigger', 'fit-sensor-plugs', 'fit-body-network', 'kit-ecu', 'kit-loom', 'kit-diag-socket', 'kit-ecu-program', 'kit-fusebox', 'kit-o2-bungs', 'kit-trigger', 'gate-fc-output-test', 'gate-fc-rollcall', 'gate-fs-program', 'gate-fs-timing', 'f-banks-swapped', 'f-base-timing', 'f-coolant-sensor', 'f-crank-signal', 'f-ecu-unpowered', 'f-feed-lost-cranking', 'f-firing-order', 'f-idle-valve', 'f-wrong-tune'],
+  },
+  {
+    id: 'cho-loom', subject: 'choice', group: 'Choices', label: 'Loom as planned',
+    parts: [
+      { key: 'length', label: 'Length', options: ['as-made', 'lengthened'] }, { key: 'splices', label: 'Splices', unit: '' }, { key: 'labelled-ends', label: 'Labelled ends', unit: '' },
+    ],
+    howTo: 'Wire table', neededBy: ['gate-fc-output-test', 'f-banks-swapped', 'f-ecu-unpowered', 'f-no-injector-pulse', 'f-no-spark', 'f-o2'],
+  },
+  {
+    id: 'cho-gearbox-control', subject: 'choice', group: 'Choices', label: 'Gearbox control',
+    parts: [{ key: 'value', label: '', options: ['none', 'engine-unit', 'own-controller', 'manual-valve-body'] }],
+    howTo: 'With gearbox', neededBy: ['fit-gearbox-control', 'kit-gearbox-controller', 'f-gearbox-control'],
+  },
+  {
+    id: 'cho-fuel-system', subject: 'choice', group: 'Choices', label: 'Fuel system',
+    parts: [{ key: 'value', label: '', options: ['return-regulator-on-rail', 'return-regulator-external', 'returnless-tank-regulator', 'returnless-speed-controlled', 'carburettor-low-pressure', 'diesel-suction'] }],
+    howTo: 'With tank and rail ports', neededBy: ['fit-fuel-pressure', 'kit-regulator', 'f-fuel-pressure-low'],
+  },
+  {
+    id: 'cho-pump-place', subject: 'choice', group: 'Choices', label: 'Fuel pump place',
+    parts: [{ key: 'value', label: '', options: ['in-tank', 'inline', 'surge-pot', 'engine-driven'] }],
+    howTo: 'With tank', neededBy: ['fit-pump-flow', 'kit-fuel-filter', 'kit-pump-hanger', 'kit-pump-relay', 'kit-surge-pot', 'gate-fs-leak', 'f-pump-reversed', 'f-pump-relay'],
+  },
+  {
+    id: 'cho-mount-school', subject: 'choice', group: 'Choices', label: 'Mount route',
+    parts: [{ key: 'value', label: '', options: ['recipient-arms', 'fixed-hole-plate', 'sliding-plate', 'fabricated'] }],
+    howTo: 'Shop setting, may differ by job', neededBy: ['fit-mount-pads', 'kit-mount-adapter'],
+  },
+  {
+    id: 'cho-mount-material', subject: 'choice', group: 'Choices', label: 'Mount cushion material',
+    parts: [{ key: 'value', label: '', options: ['rubber', 'polyurethane', 'solid'] }],
+    howTo: 'Sets rock allowance in the clearance table', neededBy: ['fit-bay-width', 'fit-sump-crossmember', 'fit-tunnel', 'kit-mount-cushions', 'f-contact-noise', 'clearance table'],
+  },
+  {
+    id: 'cho-unit-lift', subject: 'choice', group: 'Choices', label: 'Unit lift',
+    parts: [{ key: 'value', label: '', options: ['engine-alone', 'engine-and-gearbox', 'on-subframe'] }],
+    howTo: 'With path, hoist, tail weight', neededBy: ['fit-install-path', 'gate-ei-lift'],
+  },
+  {
+    id: 'cho-sump', subject: 'choice', group: 'Choices', label: 'Sump',
+    parts: [{ key: 'value', label: '', options: ['donor-sump', 'recipient-variant', 'aftermarket', 'modified', 'dry-sump'] }],
+    howTo: 'After trial fit; changes depth, pick-up, dipstick, drain', neededBy: ['fit-sump-crossmember', 'fit-turbo-drain', 'kit-sump', 'kit-dipstick', 'kit-pickup', 'gate-cu-pickup', 'f-oil-level-low', 'f-oil-pickup-leak'],
+  },
+  {
+    id: 'cho-oil-filter', subject: 'choice', group: 'Choices', label: 'Oil filter place',
+    parts: [{ key: 'value', label: '', options: ['on-engine', 'remote'] }],
+    howTo: 'Follows reach', neededBy: ['fit-oil-filter', 'kit-filter-relocation', 'gate-fc-filter', 'f-oil-filter-circuit', 'f-oil-level-low', 'f-oil-unprimed'],
+  },
+  {
+    id: 'cho-exhaust', subject: 'choice', group: 'Choices', label: 'Exhaust',
+    parts: [{ key: 'value', label: '', options: ['factory-manifolds', 'shorty', 'long-tube', 'fabricated'] }],
+    howTo: 'Follows steering and rails', neededBy: ['fit-exhaust-steering', 'fit-sway-bar', 'fit-service-access', 'kit-manifolds', 'kit-dipstick', 'f-exhaust-leak'],
+  },
+  {
+    id: 'cho-start-exhaust', subject: 'choice', group: 'Choices', label: 'Start exhaust',
+    parts: [{ key: 'value', label: '', options: ['complete', 'open-for-first-start'] }],
+    howTo: 'Open is a limited state: short run, no tuning by sensor, hearing protection', neededBy: ['gate-fs-exhaust', 'f-exhaust-leak'],
+  },
+  {
+    id: 'cho-radiator', subject: 'choice', group: 'Choices', label: 'Radiator',
+    parts: [{ key: 'value', label: '', options: ['recipient', 'larger-bolt-in', 'universal'] }],
+    howTo: 'Heat and space', neededBy: ['fit-cooling-capacity', 'fit-gearbox-cooler', 'kit-radiator'],
+  },
+  {
+    id: 'cho-fan', subject: 'choice', group: 'Choices', label: 'Fan',
+    parts: [
+      { key: 'value', label: '', options: ['engine-driven', 'electric-puller', 'electric-pusher'] }, { key: 'count', label: 'Count', unit: '' }, { key: 'flow', label: 'Flow', unit: 'm³/h' },
+      { key: 'thickness', label: 'Thickness', unit: 'mm' }, { key: 'current', label: 'Current', unit: 'A' },
+    ],
+    howTo: 'Space', neededBy: ['fit-radiator-fan', 'fit-cooling-capacity', 'fit-charging', 'kit-fan', 'kit-fan-relay', 'gate-fs-fan', 'f-fan-reversed', 'f-fan-not-running'],
+  },
+  {
+    id: 'cho-fill-point', subject: 'choice', group: 'Choices', label: 'Fill point',
+    parts: [{ key: 'value', label: '', options: ['radiator-cap', 'header-tank', 'filler-in-hose'] }],
+    howTo: 'Must be the highest point', neededBy: ['fit-coolant-high-point', 'kit-header-tank', 'f-fill-point-low'],
+  },
+  {
+    id: 'cho-heater', subject: 'choice', group: 'Choices', label: 'Heater',
+    parts: [{ key: 'value', label: '', options: ['kept', 'deleted'] }],
+    howTo: 'Customer; deleting demist can fail inspection (LAW)', neededBy: ['fit-heater', 'fit-coolant-high-point', 'kit-heater-hoses'],
+  },
+  {
+    id: 'cho-ac', subject: 'choice', group: 'Choices', label: 'Air conditioning',
+    parts: [{ key: 'value', label: '', options: ['kept', 'deleted', 'later'] }],
+    howTo: '"Later" keeps bracket and belt space free', neededBy: ['fit-ac', 'fit-accessory-drive', 'kit-ac-bracket', 'kit-ac-lines', 'kit-ac-service'],
+  },
+  {
+    id: 'cho-ps', subject: 'choice', group: 'Choices', label: 'Power steering',
+    parts: [{ key: 'value', label: '', options: ['kept-hydraulic', 'electric', 'manual'] }],
+    howTo: 'Customer', neededBy: ['fit-power-steering', 'fit-accessory-drive', 'kit-ps-hoses'],
+  },
+  {
+    id: 'cho-instruments', subject: 'choice', group: 'Choices', label: 'Instruments',
+    parts: [{ key: 'value', label: '', options: ['recipient-dash', 'separate-gauges', 'digital-dash', 'plug-in-display'] }],
+    howTo: 'Must show speed, engine speed, fuel, oil, temperature, volts', neededBy: ['fit-gauge-senders', 'fit-tach', 'kit-gauges', 'kit-senders'],
+  },
+  {
+    id: 'cho-speedo', subject: 'choice', group: 'Choices', label: 'Speedometer',
+    parts: [{ key: 'value', label: '', options: ['cable-kept', 'pulse-converter', 'satellite', 'bus-gateway'] }],
+    howTo: 'With gearbox and inspection rule', neededBy: ['fit-speedo', 'kit-speedo-adapter'],
+  },
+  {
+    id: 'cho-power-distribution', subject: 'choice', group: 'Choices', label: 'Power distribution',
+    parts: [{ key: 'value', label: '', options: ['fuses-and-relays', 'programmable-module'] }],
+    howTo: 'With skill and load table', neededBy: ['fit-charging', 'kit-fusebox', 'f-fan-not-running', 'f-pump-relay', 'f-start-circuit', 'bt-module'],
+  },
+  {
+    id: 'cho-oil-priming', subject: 'choice', group: 'Choices', label: 'Oil priming',
+    parts: [{ key: 'value', label: '', options: ['crank-without-fuel-and-spark', 'external-pressure', 'pump-drive', 'hand-turn-only'] }],
+    howTo: 'School, see start.md', neededBy: ['prime-crank', 'prime-pressure', 'gate-fc-priming'],
+  },
+  {
+    id: 'cho-clamp-school', subject: 'choice', group: 'Choices', label: 'Hose clamps',
+    parts: [{ key: 'value', label: '', options: ['worm-drive', 'spring', 't-bolt'] }],
+    howTo: 'School. Worm draws down a slightly large hose and is easy to reach; spring keeps its force as parts grow and shrink; t-bolt for boost', neededBy: ['kit-clamps', 'fit-coolant-ports'],
+  },
+  {
+    id: 'cho-engine-place', subject: 'choice', group: 'Choices', label: 'Engine place in the car',
+    parts: [
+      { key: 'bell-face-ahead-of-firewall-x', label: 'Bell face ahead of firewall x', unit: 'mm' }, { key: 'sideways-from-centre-line-y', label: 'Sideways from centre line y', unit: 'mm' }, { key: 'crank-axis-above-body-datum-z', label: 'Crank axis above body datum z', unit: 'mm' },
+    ],
+    howTo: 'From the trial fit, or from the drawing before it: crank axis at the bell face against firewall, centre line and top of the frame rail', neededBy: ['fit-hood', 'fit-sump-crossmember', 'fit-sump-steering', 'fit-coolant-high-point', 'fit-bay-length', 'fit-mount-pads', 'fit-gearbox-mount', 'fit-axle-load', 'fit-exhaust-steering', 'fit-ground-clearance'],
+  },
+];

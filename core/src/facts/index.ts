@@ -1,0 +1,3 @@
+export * from './types.ts';
+export * from './catalogue.ts';
+export * from './entry.ts';

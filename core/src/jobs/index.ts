@@ -1,0 +1,2 @@
+export * from './stations.ts';
+export * from './candidates.ts';

@@ -1,0 +1,3 @@
+export * from './types.ts';
+export * from './plan.ts';
+export { kitLines } from './data/lines.ts';

@@ -1,0 +1,64 @@
+import { factDef, showFact } from '../facts/index.ts';
+import type { FactBook } from '../facts/index.ts';
+import { condition, evaluate } from '../plan/condition.ts';
+import type { Scope } from '../plan/condition.ts';
+import { kitLines } from './data/lines.ts';
+import type { KitLineDef, KitRecord } from './types.ts';
+
+export interface KitLine {
+  def: KitLineDef;
+  state: 'needed' | 'waits';
+  because: readonly string[];
+  needs: readonly string[];
+  /** Order fields filled from the cards. */
+  filled: readonly { factId: string; text: string }[];
+  /** Facts that the order asks for and nobody knows: it stops here. */
+  blanks: readonly string[];
+  addedBy: readonly string[];
+}
+
+const byId = new Map(kitLines.map((line) => [line.id, line]));
+
+/** A kit line by its id. Throws on an id that is not in the content. */
+export function kitLineOf(id: string): KitLineDef {
+  const found = byId.get(id);
+  if (!found) throw new Error(`Unknown kit line "${id}"`);
+  return found;
+}
+
+/** Every line that is needed or cannot be decided yet. `addedBy` names the interfaces whose resolution asks for a line. */
+export function kitPlan(scope: Scope, resolutionKit: ReadonlyMap<string, readonly string[]>): KitLine[] {
+  const lines: KitLine[] = [];
+  for (const def of kitLines) {
+    const truth = evaluate(condition(def.when), scope);
+    const addedBy = resolutionKit.get(def.id) ?? [];
+    if (truth.is === false && addedBy.length === 0) continue;
+    const state = truth.is === true || addedBy.length > 0 ? 'needed' : 'waits';
+    const from = def.optionsFrom ?? [];
+    lines.push({
+      def,
+      state,
+      because: truth.is === true ? truth.because : addedBy,
+      needs: state === 'waits' ? truth.needs : [],
+      filled: fill(from, scope.facts),
+      blanks: from.filter((id) => !scope.facts.has(id)),
+      addedBy,
+    });
+  }
+  return lines;
+}
+
+function fill(from: readonly string[], facts: FactBook): { factId: string; text: string }[] {
+  return from.flatMap((factId) => {
+    const value = facts.get(factId);
+    return value ? [{ factId, text: `${factDef(factId).label.toLowerCase()} ${showFact(factId, value)}` }] : [];
+  });
+}
+
+/** May this line be ordered? The exact engine code goes on every order, so it is wanted too. */
+export function orderStops(line: KitLine, facts: FactBook, record: KitRecord | undefined): string[] {
+  const stops = line.blanks.map((id) => `${factDef(id).label} is not known`);
+  if (!facts.has('eng-code')) stops.push('The exact engine code is not known');
+  if ((record?.options ?? '').trim() === '') stops.push(`Not settled: ${line.def.options}`);
+  return stops;
+}

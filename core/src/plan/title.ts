@@ -1,0 +1,23 @@
+import { factDef, isFactId } from '../facts/index.ts';
+import { gateLines } from '../commissioning/index.ts';
+import { interfaces } from '../fit/index.ts';
+import { kitLines } from '../kit/index.ts';
+import { pullSteps } from '../pull/index.ts';
+import { usualCircuits } from '../systems/index.ts';
+import { schoolEffects } from './school-effects.ts';
+
+const titles = new Map<string, string>([
+  ...interfaces.map((i) => [i.id, i.title] as const),
+  ...kitLines.map((k) => [k.id, k.title] as const),
+  ...pullSteps.map((s) => [s.id, s.title] as const),
+  ...schoolEffects.flatMap((e) => (e.addsSteps ?? []).map((s) => [s.id, s.title] as const)),
+  ...gateLines.map((g) => [g.id, g.mustBe] as const),
+  ...usualCircuits.map((c) => [c.id, c.title] as const),
+  ...interfaces.flatMap((i) => (i.tasks ? [[i.id.replace('fit-', 'task-'), i.tasks] as const] : [])),
+]);
+
+/** What a line of the plan is called, for screens that show an id's name. */
+export function titleOf(id: string): string {
+  if (isFactId(id)) return factDef(id).label;
+  return titles.get(id) ?? id;
+}

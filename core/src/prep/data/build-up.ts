@@ -1,0 +1,119 @@
+import type { BuildStepDef } from '../types.ts';
+
+/** The order of building up, and why it is that order. */
+export const buildSteps: readonly BuildStepDef[] = [
+  {
+    id: 'bld-clean', title: 'Wash, galleries brushed and blown, bare faces oiled', after: [], why: 'one chip ends a bearing', how: 'gallery plugs out; no abrasive pad near bearings',
+    caution: 'solvent and air: eyes, skin, no flame',
+  },
+  {
+    id: 'bld-chase', title: 'Threads chased to full depth, blown dry', after: ['bld-clean'], why: 'a dirty thread reads as torque; oil caught in a blind hole cracks the casting',
+    how: 'chaser, not a cutting tap; holes counted', caution: 'chips: eye protection',
+  },
+  { id: 'bld-inserts', title: 'Stripped threads repaired', after: ['bld-chase'], why: 'before the part that hangs on it is fitted', how: 'wire or solid insert; engagement by the core sum' },
+  { id: 'bld-studs', title: 'Studs run in with two nuts locked on each other', after: ['bld-chase'], why: 'no jaw marks, stud to full depth', how: 'seat lightly unless mk says torque' },
+  {
+    id: 'bld-threadlock', title: 'Threadlocker on clean dry thread', after: ['bld-studs'], why: 'oil makes it useless', how: 'medium to be undone again, high to stay; hold minutes, full about 24 h (cp), label first',
+    caution: 'not on stretch bolts unless mk',
+  },
+  { id: 'bld-lube', title: 'Moving parts wetted with oil before any turning', after: ['bld-clean'], why: 'dry rings and cams score; also after weeks of standing', how: 'assembly lubricant on cams and shells' },
+  {
+    id: 'bld-crank', title: 'Shells, crank, caps, end float; turned after every cap', after: ['bld-lube', 'bld-chase'], why: 'a tight cap is found at once', how: 'msr-oil-gap, msr-endfloat; mk stages',
+    caution: 'heavy: two people or hoist',
+  },
+  {
+    id: 'bld-pistons', title: 'Rings gapped and spread, pistons and caps in', after: ['bld-crank', 'bld-lube'], why: 'gaps cannot be seen later', how: 'msr-ring-gap; rod bolts mk torque or stretch',
+    caution: 'rings cut, rod bolts sleeved',
+  },
+  { id: 'bld-plugs-rear', title: 'Gallery plugs, then rear seal, then rear cover', after: ['bld-crank'], why: 'they lie behind it', how: 'cover centred on the seal before torque' },
+  {
+    id: 'bld-head', title: 'Head: dowels, dry clean faces, gasket right way up', after: ['bld-pistons', 'bld-chase'], why: '—', how: 'bolts new if stretch or unknown; mk stages, inner to outer',
+    caution: 'two people: weight over fingers',
+  },
+  {
+    id: 'bld-angle', title: 'Torque plus angle: snug, paint at twelve o\'clock, turn, write both per bolt', after: ['bld-chase'], why: 'friction no longer decides the clamp',
+    how: 'msr-bolt-stretch; no value known = not tightened', caution: 'long bar: brace, engine locked',
+  },
+  { id: 'bld-tdc', title: 'Top dead centre by stop or rocked probe *and* by mark', after: ['bld-head'], why: 'a slipped damper lies', how: 'two independent proofs (cp); msr-tdc', caution: 'soft probe, by hand only' },
+  { id: 'bld-pump-first', title: 'Water pump, thermostat housing, idlers', after: ['bld-tdc'], why: 'the belt runs over them', how: 'turned by hand' },
+  {
+    id: 'bld-belt', title: 'Belt on, all slack at the tensioner, tensioner nipped only', after: ['bld-pump-first', 'bld-threadlock', 'bld-lube'], why: 'it must settle before the setting counts',
+    how: 'tensioner setting mk', caution: 'sprung tensioner: fingers',
+  },
+  {
+    id: 'bld-two-turns', title: 'Two full turns by hand in running direction, marks again, final torque', after: ['bld-belt'], why: 'before anything else turns it (cp)', how: 'resistance: stop, never force it, find out',
+    caution: 'battery off, plugs out',
+  },
+  {
+    id: 'bld-belt-feel', title: 'Manual tensioner: longest run just twists 90° between finger and thumb (cp)', after: ['bld-two-turns'], why: 'after settling',
+    how: 'mk first; the twist of the belt, not of the tensioner',
+  },
+  { id: 'bld-marks-cover', title: 'Cover and pulley on for a moment to read marks that sit on them', after: ['bld-two-turns'], why: 'the marks are on them', how: 'crank, cam, tensioner: pass each, photo' },
+  { id: 'bld-front-cover', title: 'Front cover and seal on, bolts left loose on purpose', after: ['bld-marks-cover'], why: 'the pulley centres it', how: '"loose on purpose" flag until bld-front-torque' },
+  {
+    id: 'bld-hub-press', title: 'Pulley on: drawn with an installer, or solid hub heated evenly and pushed home in one move', after: ['bld-front-cover'], why: 'it grabs as it cools; stopped short: puller at once',
+    how: 'seated against a datum; rubber-ring dampers: heat only if mk allows', caution: 'burns: dry gloves, clear path; no hammer',
+  },
+  { id: 'bld-front-torque', title: 'Front cover bolts torqued round the seated pulley', after: ['bld-hub-press'], why: 'an off-centre seal weeps', how: 'mk; flag cleared, witness line' },
+  {
+    id: 'bld-shrink', title: 'Other shrink fits: outer warmed or inner chilled', after: ['bld-clean'], why: 'no galling, no press damage',
+    how: 'growth = a·d·ΔT, a steel 12, bronze 18, aluminium 23 µm/(m·K) (phys): 40 mm steel, +120 K: 0.058 mm; 20 mm bronze, −38 K: 0.014 mm; bearings up to about 120 °C (cp)', caution: 'hot oil, dry ice: gloves, air',
+  },
+  { id: 'bld-pickup', title: 'Pickup pipe with new ring and brace', after: ['bld-plugs-rear'], why: 'the sump hides it; a one-bolt pipe flexes and sucks air', how: 'screen gap to sump floor mk or measured' },
+  {
+    id: 'bld-close', title: 'Closing gate: tools and rags counted, inside photographed, second person looks', after: ['bld-pickup', 'bld-head', 'bld-angle', 'bld-two-turns'], why: 'last look inside',
+    how: 'named item list, no open remark',
+  },
+  {
+    id: 'bld-seal-kind', title: 'Pick the seal per joint: gasket, gasket plus liquid at corners, silicone, anaerobic, O-ring dry', after: ['bld-clean'], why: 'neighbouring joints may differ',
+    how: 'anaerobic only for rigid machined faces: it cures without air between metals; thin bead inside the bolts', caution: 'surplus inside blocks screens',
+  },
+  {
+    id: 'bld-sump', title: 'Sump: gasket, liquid only at caps, corners, steps', after: ['bld-close', 'bld-front-torque', 'bld-seal-kind'], why: 'the gasket gaps there',
+    how: 'bolts evenly; front and rear flush for the bell',
+  },
+  {
+    id: 'bld-seal-wait', title: 'Silicone skins in 5–15 min, full about 24 h; anaerobic holds in hours, full about 24 h, slower cold or on aluminium (cp)', after: ['bld-seal-kind'],
+    why: 'oil on an uncured bead washes it out; joint closed before the skin', how: 'product label first; timer on the joint', caution: 'air the room',
+  },
+  { id: 'bld-tube-seals', title: 'Tube seals, half-moons, sealant points, then cover eased on', after: ['bld-head'], why: 'a folded lip fills the plug hole with oil', how: 'clean hands; photo of hidden seals' },
+  { id: 'bld-cover', title: 'Cover bolts in sequence, torque or "unknown"', after: ['bld-tube-seals', 'wio-lash'], why: 'over-tight warps; lash first', how: 'mk; new grommets' },
+  {
+    id: 'bld-trial', title: 'Manifolds, turbo, pipes trial-fitted, altered, then final', after: ['bld-head'], why: 'what must be cut shows now', how: 'state "trial" apart from "final"',
+    caution: 'turbo held while offered up',
+  },
+  { id: 'bld-shield', title: 'Sheet under every cut, openings plugged', after: ['bld-trial'], why: 'filings in an open engine', how: 'hand saw beside nylon-insert nuts and seals', caution: 'eyes, hot chips' },
+  { id: 'bld-turbo-drain', title: 'Turbo drain: full bore, falling all the way', after: ['bld-trial'], why: 'gravity only', how: 'shorten and weld; a bend that kinks is scrap' },
+  { id: 'bld-paint', title: 'Paint, then bare again: flange, bell, mounts, earths', after: ['bld-cover'], why: 'thick paint tilts a flywheel', how: 'masking counted in and out', caution: 'respirator as the paint says' },
+  { id: 'bld-filter', title: 'Oil filter filled before fitting', after: ['bld-sump', 'bld-seal-wait'], why: 'pressure comes sooner', how: 'skip where it hangs mouth down; maker\'s order otherwise' },
+  { id: 'bld-stand-off', title: 'Off the stand, on soft mats', after: ['bld-sump', 'bld-paint'], why: 'stand bolts sit where the flywheel goes', how: 'list of stand-only work empty', caution: 'hoist rated, nobody below' },
+  { id: 'bld-pilot', title: 'Pilot bearing chilled 1–2 h, pressed, depth measured', after: ['bld-stand-off'], why: 'the flywheel hides it; start the freezer early', how: 'msr-pilot', caution: 'cold burns' },
+  { id: 'bld-flywheel', title: 'Flywheel or plate on bare flange, dowel, new bolts, lock tool', after: ['bld-pilot'], why: 'hides rear seal and pilot', how: 'msr-flywheel; mk stages', caution: 'heavy, sharp teeth' },
+  {
+    id: 'bld-bolt-length', title: 'Thicker plate or spacer: new length = old + added; engagement and bottoming checked', after: ['~bld-flywheel'], why: 'short strips, long bottoms',
+    how: '1.0 d steel, 1.5 d iron, 1.5–2 d aluminium (cp)',
+  },
+  {
+    id: 'bld-clutch', title: 'Disc centred with a tool, marked side right, cover drawn down evenly', after: ['bld-flywheel', 'bld-bolt-length'], why: 'cannot be seen afterwards', how: 'degrease faces last',
+    caution: 'old dust: mask, no blow gun',
+  },
+  {
+    id: 'bld-slave', title: 'Release bearing and greased fork; or inside slave, feed and remote bleed line, pressure-held', after: ['bld-clutch'], why: 'out of reach later; bleed screw ends at the reservoir',
+    how: 'msr-release', caution: 'pedal tagged',
+  },
+  {
+    id: 'bld-converter', title: 'Converter part-filled, turned in through every step', after: ['bld-bolt-length', 'bld-flywheel'], why: 'pump tangs break if drawn in by bolts',
+    how: 'msr-converter before *and* after joining', caution: 'heavy, held in by a strap',
+  },
+  {
+    id: 'bld-join', title: 'Gearbox pushed home by hand, flush all round, then bolts; one person turns the crank', after: ['bld-slave', 'bld-converter'], why: 'bolts used as a press crack ears and bend discs',
+    how: 'dowels seated, converter still turns free', caution: 'gearbox on its jack, fingers out',
+  },
+  { id: 'bld-mounts-on', title: 'Mounts that are awkward in the car, side verified', after: ['bld-join'], why: 'a swapped side is found hanging', how: 'photo left and right' },
+  { id: 'bld-witness', title: 'Paint line over head and part, initials, at final torque', after: ['bld-angle'], why: 'broken line = torque cancelled', how: 're-torque task opens when a part comes off' },
+  { id: 'bld-ports', title: 'Every opening has a consumer, plug or cap; plugs behind headers now', after: ['bld-cover', 'bld-trial'], why: 'open port = air or coolant leak', how: 'port map, photo' },
+  {
+    id: 'bld-ready', title: 'Install gate: "before fitting" empty, "fit in the car" list handed over with reasons', after: ['bld-ports', 'bld-witness', 'bld-mounts-on', 'bld-seal-wait'], why: '—', how: 'names and date',
+    caution: 'lift plan next',
+  },
+];

@@ -1,0 +1,5 @@
+export * from './types.ts';
+export * from './sheets.ts';
+export { buildSteps } from './data/build-up.ts';
+export { measurementDefs } from './data/measurements.ts';
+export { fates, findings, knockOnChains, variantFeatures, whileOut } from './data/inspection.ts';
