@@ -32,7 +32,7 @@ export interface FactValue {
   source: FactSource;
   by?: string;
   at?: string;
-  note?: string;
+  note?: string | null;
   revision?: number;
 }
 

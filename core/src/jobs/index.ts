@@ -1,2 +1,3 @@
 export * from './stations.ts';
 export * from './candidates.ts';
+export * from './plan-input.ts';

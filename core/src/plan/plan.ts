@@ -147,9 +147,9 @@ function merged(base: FactBook, over: FactBook, prefixes: readonly string[]): Fa
 }
 
 export interface PlanDifference {
-  added: readonly string[];
-  dropped: readonly string[];
-  verdicts: readonly { id: string; from: string; to: string }[];
+  added: string[];
+  dropped: string[];
+  verdicts: { id: string; from: string; to: string }[];
 }
 
 /** Ids of every line in a plan, steps, kit, gates, circuits and tasks. */

@@ -1,0 +1,43 @@
+import { z } from 'zod';
+import { command, endpoint, id, line } from './endpoint.ts';
+
+export const roles = ['manager', 'technician', 'onlooker'] as const;
+export const role = z.enum(roles);
+export type Role = z.infer<typeof role>;
+
+export const person = z.object({ id, name: z.string(), initials: z.string(), role, hasPin: z.boolean() });
+export type Person = z.infer<typeof person>;
+
+export const shop = z.object({ id, name: z.string(), bays: z.array(z.string()) });
+
+const email = z.email('Not an e-mail address.').max(200);
+const password = z.string().min(10, 'At least 10 characters.').max(200, 'At most 200 characters.');
+const pin = z.string().regex(/^\d{4,8}$/, 'A PIN has 4 to 8 figures.');
+
+export const me = z.object({
+  /** True while no shop exists on this server. */
+  needsSetup: z.boolean(),
+  shop: shop.nullable(),
+  person: person.nullable(),
+  /** Sent back with every change. */
+  token: z.string(),
+});
+export type Me = z.infer<typeof me>;
+
+export const getMe = endpoint({ method: 'get', path: '/api/me', summary: 'Who is signed in on this device', access: 'open', reply: me });
+export const setUpShop = endpoint({
+  method: 'post', path: '/api/setup', summary: 'Set up the first shop and its manager', access: 'open',
+  body: z.object({ shopName: line(80), bays: z.number().int().min(1).max(12), name: line(60), email, password }),
+  reply: me,
+});
+export const signIn = endpoint({ method: 'post', path: '/api/sign-in', summary: 'Sign in with e-mail and password', access: 'open', body: z.object({ email, password: z.string().max(200) }), reply: me });
+export const signOut = endpoint({ method: 'post', path: '/api/sign-out', summary: 'Sign this device out of the shop', access: 'open', reply: me });
+export const lockTablet = endpoint({ method: 'post', path: '/api/lock', summary: 'Nobody at this tablet; the shop stays', access: 'shop', reply: me });
+export const switchPerson = endpoint({ method: 'post', path: '/api/switch', summary: 'Somebody else at this tablet: name and PIN', access: 'shop', body: z.object({ personId: id, pin }), reply: me });
+export const listCrew = endpoint({ method: 'get', path: '/api/crew', summary: 'The crew of the shop', access: 'shop', reply: z.object({ crew: z.array(person) }) });
+export const addPerson = endpoint({
+  method: 'post', path: '/api/crew', summary: 'Add somebody to the crew', access: 'manage',
+  body: z.object({ ...command, name: line(60), initials: z.string().trim().regex(/^[A-Za-zÀ-ž]{2,3}$/, 'Two or three letters.'), role, pin: pin.optional(), email: email.optional(), password: password.optional() }),
+  reply: z.object({ person }),
+});
+export const setPin = endpoint({ method: 'put', path: '/api/crew/:personId/pin', summary: 'Give somebody a new PIN', access: 'manage', params: z.object({ personId: id }), body: z.object({ ...command, pin }), reply: z.object({ person }) });

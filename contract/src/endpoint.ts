@@ -1,0 +1,52 @@
+import { z } from 'zod';
+
+export type Method = 'get' | 'post' | 'put' | 'delete';
+
+/** One endpoint: the server registers a handler for it, the web calls it, the OpenAPI document is made from it. */
+export interface Endpoint<P extends z.ZodType = z.ZodType, Q extends z.ZodType = z.ZodType, B extends z.ZodType = z.ZodType, R extends z.ZodType = z.ZodType> {
+  method: Method;
+  /** Express form: `/api/jobs/:jobId`. */
+  path: string;
+  summary: string;
+  /** Who may call it; nobody signed in where it says open. */
+  access: 'open' | 'shop' | 'look' | 'work' | 'manage';
+  params: P;
+  query: Q;
+  body: B;
+  reply: R;
+}
+
+const none = z.object({});
+
+/** Declares an endpoint; what is left out is an empty object. */
+export function endpoint<P extends z.ZodType = typeof none, Q extends z.ZodType = typeof none, B extends z.ZodType = typeof none, R extends z.ZodType = typeof none>(e: {
+  method: Method;
+  path: string;
+  summary: string;
+  access: Endpoint['access'];
+  params?: P;
+  query?: Q;
+  body?: B;
+  reply?: R;
+}): Endpoint<P, Q, B, R> {
+  return { ...e, params: e.params ?? (none as unknown as P), query: e.query ?? (none as unknown as Q), body: e.body ?? (none as unknown as B), reply: e.reply ?? (none as unknown as R) };
+}
+
+export const id = z.uuid();
+/** A command carries an id made by the client: sent twice, it is done once and answers the same. */
+export const command = { commandId: id };
+export const line = (max: number): z.ZodString => z.string().trim().min(1, 'Nothing typed.').max(max, `At most ${max} characters.`);
+export const isoDate = z.iso.date();
+
+/** RFC 9457 problem details, with a sentence a technician understands. */
+export const problem = z.object({
+  type: z.string(),
+  title: z.string(),
+  status: z.number(),
+  detail: z.string().optional(),
+  /** Sentences by field. */
+  fields: z.record(z.string(), z.string()).optional(),
+  /** At a stale write: the row as it is now, and who changed it. */
+  current: z.unknown().optional(),
+});
+export type Problem = z.infer<typeof problem>;

@@ -1,0 +1,61 @@
+import { round, ticks } from './types.ts';
+import type { DemoJob } from './types.ts';
+
+const bore = (cylinder: number, values: readonly number[]): Record<string, unknown> => {
+  const keys = ['top-along', 'top-across', 'middle-along', 'middle-across', 'bottom-along', 'bottom-across'];
+  return { sheet: 'bore', place: String(cylinder), readings: Object.fromEntries(values.map((v, i) => [keys[i]!, v])), typed: Object.fromEntries(values.map((v, i) => [keys[i]!, v.toFixed(3)])) };
+};
+const journal = (n: number, values: readonly number[]): Record<string, unknown> => {
+  const keys = ['front-vertical', 'front-level', 'rear-vertical', 'rear-level', 'bearing-bore'];
+  return { sheet: 'journal', place: String(n), readings: Object.fromEntries(values.map((v, i) => [keys[i]!, v])), typed: Object.fromEntries(values.map((v, i) => [keys[i]!, v.toFixed(3)])) };
+};
+
+/** A farm flat-bed that gets a turbo-diesel six from an ambulance. Stands at Prep, with a journal that is not round. */
+export const flatbed: DemoJob = {
+  opened: [13, '10:10'], by: 'MH',
+  car: { name: '1971 Brockhurst flat-bed', modelYear: 1971, identity: 'BH30-118824' },
+  customer: 'Pell Farm', phone: '0555 0177', wish: 'Pull a loaded hay trailer up the quarry lane in third, run on farm diesel',
+  faults: 'Petrol six seized after overheating. Brakes pull left. Cab floor rusted under the driver', ownEngine: '3.4 petrol six, seized', bay: '2', promisedIn: 24,
+  units: [
+    { role: 'donor', kind: 'car', name: '2004 Halden ambulance', identity: 'HLD3T50XX40118276', place: 'yard, row 1' },
+    { role: 'engine', kind: 'engine', name: '3.0 turbo-diesel six', identity: 'HD30-66120', place: 'bay 2, on the stand' },
+    { role: 'gearbox', kind: 'gearbox', name: 'Six-speed manual of the ambulance', identity: 'H6-2214', place: 'bay 2' },
+  ],
+  acts: [
+    ...round([13, '10:30'], 'MH', 'looked-up', 'car', { 'rec-drive-layout': 'front-longitudinal-rear-drive', 'rec-inspection-regime': 'safety', 'rec-engine-age-rule': 'no-rule', 'rec-hv-system': 'no', 'rec-power-before': { value: '88 hp', 'taken-at': 'crank' }, 'rec-fuel-before': 'petrol-carburettor', 'rec-electrical-system': '12v-negative-earth' }),
+    ...round([12, '09:00'], 'RS', 'measured', 'car', {
+      'rec-axle-masses': { front: '905 kg', rear: '760 kg' }, 'rec-axle-limits': { front: '1250 kg', rear: '2400 kg', gross: '3500 kg' }, 'rec-axle-ratio': '4.56', 'rec-tyre-size': { value: '215/75 R16', 'rolling-circumference': '2268 mm' }, 'rec-axle-rating': '3900 Nm',
+      'rec-bay-length': { 'to-core-rear-face': '3\'1"', 'to-radiator-support': '39 in' }, 'rec-bay-width': { 'between-towers-at-head-height': '812 mm' }, 'rec-brake-assist': 'none', 'rec-brake-kind': { front: 'drum', rear: 'drum', 'hose-age': 'cracked' }, 'rec-steering-assist': 'manual', 'rec-clutch-pedal': 'yes', 'rec-throttle-pedal': 'rod', 'rec-tank-ports': 'feed-only', 'rec-loom-state': 'brittle', 'rec-charge-lamp': 'ammeter', 'rec-oil-warning-logic': 'gauge-only', 'rec-tach-input': 'none', 'rec-speedo-drive': 'cable', 'rec-body-network': 'none',
+      'rec-tunnel-envelope': { 'width-at-bell': '512 mm', 'width-at-waist': '390 mm' }, 'rec-pinion-angle': '2.5 deg', 'rec-gearbox-crossmember': { value: 'bolted-one-place', 'mount-x': '-640 mm' },
+    }),
+    ...round([11, '10:00'], 'RS', 'looked-up', 'engine', {
+      'eng-code': 'HD30, variant 66, serial 120', 'eng-model-year': '2004', 'eng-layout': 'inline-6', 'eng-displacement': '2993 cm³', 'eng-power': '135 kW', 'eng-torque': '410 Nm', 'eng-max-rpm': '4600', 'eng-fuel': 'diesel', 'eng-fuelling': 'diesel-common-rail', 'eng-throttle-kind': 'by-wire', 'eng-induction': 'turbo', 'eng-diesel-stop': 'engine-unit', 'eng-condition': 'stood', 'eng-ignition-kind': 'diesel-none', 'eng-cam-drive': { value: 'chain', interference: 'yes' }, 'eng-mass': '246 kg', 'eng-immobiliser-kind': 'key-to-engine-unit',
+    }),
+    ...round([11, '11:00'], 'RS', 'measured', 'gearbox', { 'gbx-kind': 'manual', 'gbx-bell-pattern': 'Halden ten-bolt', 'gbx-rating': '450 Nm', 'gbx-mass': '62 kg', 'gbx-ratios': { first: '5.08', top: '0.79' }, 'gbx-source-layout': 'rear-drive', 'gbx-release-kind': 'concentric-slave', 'gbx-envelope': { 'widest-at-bell': '438 mm', 'widest-at-waist': '322 mm' }, 'gbx-output': { 'shaft-length': '1340 mm', 'tube-outside-diameter': '76.2 mm', 'tube-wall': '2.1 mm', 'output-slope-tail-down': '3.1 deg', 'slip-left': '24 mm' }, 'gbx-mount-place': { 'bell-face-to-mount': '668 mm' } }),
+    { when: [11, '11:40'], by: 'RS', fact: ['engine', 'eng-bell-pattern', 'Halden ten-bolt'] },
+    ...round([10, '08:30'], 'MH', 'assumed', 'job', { 'cho-goal': 'road-going', 'cho-control': 'donor-unit-trimmed-loom', 'cho-unit-lift': 'engine-and-gearbox', 'cho-fuel-system': 'diesel-suction', 'cho-pump-place': 'in-tank', 'cho-mount-material': 'rubber', 'cho-heater': 'kept', 'cho-ac': 'deleted', 'cho-ps': 'manual', 'cho-sump': 'donor-sump', 'cho-loom': { length: 'lengthened', splices: '4' } }),
+    ...round([10, '09:00'], 'RS', 'measured', 'donor', { 'don-proof-of-running': 'seller-says', 'don-mileage': { value: '188000 km', source: 'odometer' }, 'don-storage-months': '14', 'don-harness-state': { 'cut-plugs': '0', 'missing-branches': '1' }, 'don-ecu-set': { 'engine-unit': 'present', key: 'present', reader: 'present', pedal: 'present' } }),
+    { when: [10, '09:40'], by: 'MH', station: 'donor', sign: 'scope' },
+    { when: [10, '14:00'], by: 'RS', record: ['part', '00000000-0000-4000-8000-000000000120', { takeId: 'take-turbo', title: 'Turbo with lines, 0.3 mm axial', condition: 'worn', label: 'F-201', place: 'shelf D1' }] },
+    { when: [9, '08:30'], by: 'MH', station: 'pull', sign: 'donor' },
+    ...ticks([9, '09:00'], 'RS', 20, ['rm-identify', 'rm-photo-tour', 'rm-weigh', 'rm-fate-list', 'rm-exit-choice', 'rm-chock', 'rm-battery-off', 'rm-coolant-drain', 'rm-oil-drain', 'rm-hose-top', 'rm-radiator-out', 'rm-connectors', 'rm-booster-hose', 'rm-cables', 'rm-intake-off', 'rm-starter-off', 'rm-propshaft-off', 'rm-hoist-on', 'rm-mounts-free', 'rm-lift-50', 'rm-exit', 'rm-set-down', 'rm-cap-ports']),
+    { when: [6, '08:20'], by: 'MH', station: 'prep', sign: 'pull' },
+    { when: [6, '09:30'], by: 'DP', record: ['limits', 'bore', { limits: { 'largest-size': 84.03, 'out-of-round': 0.04, taper: 0.05 }, source: 'engine manual, sheet 3' }] },
+    { when: [6, '10:00'], by: 'DP', record: ['sheet', 'bore:1', bore(1, [84.012, 84.009, 84.01, 84.008, 84.006, 84.005])] },
+    { when: [6, '10:20'], by: 'DP', record: ['sheet', 'bore:2', bore(2, [84.015, 84.011, 84.012, 84.009, 84.008, 84.006])] },
+    { when: [6, '10:40'], by: 'DP', record: ['sheet', 'bore:3', bore(3, [84.036, 84.019, 84.018, 84.012, 84.009, 84.008])] },
+    { when: [6, '11:00'], by: 'DP', record: ['sheet', 'bore:4', bore(4, [84.013, 84.01])] },
+    { when: [5, '09:10'], by: 'DP', record: ['sheet', 'journal:1', journal(1, [59.982, 59.98, 59.981, 59.98, 60.044])] },
+    { when: [5, '09:25'], by: 'DP', record: ['sheet', 'journal:2', journal(2, [59.981, 59.98, 59.98, 59.979, 60.043])] },
+    { when: [5, '09:40'], by: 'DP', record: ['sheet', 'journal:4', journal(4, [59.981, 59.953, 59.979, 59.955, 60.046])] },
+    { when: [5, '09:55'], by: 'DP', line: 'journal 4 scored, ridge felt with a fingernail. Regrind wanted, decision with Maren' },
+    { when: [4, '11:00'], by: 'DP', record: ['joint', 'main-caps', { name: 'main caps', bolts: 14 }] },
+    { when: [4, '11:10'], by: 'DP', line: 'torque main caps 1 30 Nm + 90 deg' },
+    { when: [4, '11:12'], by: 'DP', line: 'torque main caps 2 30 Nm + 90 deg' },
+    { when: [4, '15:30'], by: 'DP', record: ['torque', 'main caps:2', { joint: 'main caps', bolt: '2', stagesNm: [30], angleDeg: 90, source: 'logged in one line', voided: { why: 'cap off again to see the shell' } }] },
+    { when: [3, '10:00'], by: 'MH', line: 'held: waiting for crank from the regrind, in 5 days' },
+    { when: [2, '13:00'], by: 'RS', record: ['circuit', '00000000-0000-4000-8000-000000000301', { title: 'battery through relay to glow strip', from: 'battery', to: 'glow strip', signal: 'power', load: 'lamps', currentA: 45, lengthM: 2.1, areaMm2: 10, fuseA: 60, labelA: 'G1A', labelB: 'G1A' }] },
+    { when: [1, '11:45'], by: 'DP', line: 'received bearing set 0.25 under, label F-231' },
+    { when: [0, '08:20'], by: 'DP', record: ['task', 'bld-clean', { status: 'on-it' }] },
+  ],
+};

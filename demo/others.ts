@@ -1,0 +1,46 @@
+import { round, ticks } from './types.ts';
+import type { DemoJob } from './types.ts';
+
+/** Just booked in, with two engines to choose from. */
+export const pickup: DemoJob = {
+  opened: [0, '08:00'], by: 'MH', car: { name: '1989 Corvane pick-up', modelYear: 1989, identity: 'CRVP21B44K1006612' }, customer: 'Otto Lindqvist-Bray', phone: '0555 0119', wish: 'More pull with the boat behind, automatic stays', faults: 'Rod knock when hot, gearbox shifts well, heater weak', ownEngine: '2.4 four', promisedIn: 45,
+  units: [
+    { role: 'candidate', kind: 'engine', name: '3.6 vee six', identity: 'MB36-5521', place: 'shelf, breaker in town' },
+    { role: 'candidate', kind: 'engine', name: '2.8 in-line six', identity: 'CV28-1180', place: 'yard, on a pallet' },
+  ],
+  acts: [
+    ...round([0, '08:15'], 'MH', 'looked-up', 'car', { 'rec-drive-layout': 'front-longitudinal-rear-drive', 'rec-hv-system': 'no', 'rec-power-before': { value: '78 kW', 'taken-at': 'crank' }, 'rec-inspection-regime': 'safety' }),
+    ...round([0, '08:30'], 'OT', 'measured', 'car', { 'rec-axle-masses': { front: '830 kg', rear: '610 kg' }, 'rec-axle-limits': { front: '1100 kg', rear: '1400 kg' }, 'rec-bay-length': { 'to-core-rear-face': '33 1/2 in', 'to-radiator-support': '36 in' }, 'rec-bay-width': { 'between-towers-at-head-height': '35 1/4 in' } }),
+    ...round([0, '08:50'], 'OT', 'measured', 'own-engine', { 'eng-mass': '152 kg' }),
+  ],
+};
+
+/** Pulling the old engine, waiting for a part of the hoist. */
+export const saloon: DemoJob = {
+  opened: [6, '13:00'], by: 'MH', car: { name: '1987 Larkfield saloon', modelYear: 1987, identity: 'LKF87SE22H0041953' }, customer: 'Noor Castellane', wish: 'Keep it looking original, better economy', faults: 'Head gasket gone twice, loom patched near the bulkhead', ownEngine: '2.2 four', promisedIn: 38,
+  units: [{ role: 'engine', kind: 'engine', name: '1.8 turbo four', identity: 'LT18-4410', place: 'shelf E1' }],
+  acts: [
+    ...round([6, '13:30'], 'MH', 'looked-up', 'car', { 'rec-drive-layout': 'front-longitudinal-rear-drive', 'rec-hv-system': 'no', 'rec-install-path': { value: 'over-the-front', 'hoist-rating-at-boom-place': '500 kg' }, 'rec-steering-assist': 'hydraulic', 'rec-ac-state': 'fitted-not-known' }),
+    ...round([5, '08:30'], 'RS', 'measured', 'own-engine', { 'eng-fuelling': 'port-injection', 'eng-throttle-kind': 'cable', 'eng-induction': 'none', 'eng-condition': 'proven-running', 'eng-ps-pump': 'belt-left', 'eng-mass': '164 kg' }),
+    ...round([5, '09:00'], 'MH', 'assumed', 'job', { 'cho-unit-lift': 'engine-and-gearbox', 'cho-goal': 'road-going' }),
+    ...round([5, '09:30'], 'RS', 'looked-up', 'engine', { 'eng-power': '110 kW', 'eng-induction': 'turbo', 'eng-fuelling': 'port-injection', 'eng-fuel': 'petrol', 'eng-mass': '141 kg' }),
+    { when: [4, '08:00'], by: 'MH', station: 'pull', sign: 'scope' },
+    ...ticks([4, '09:00'], 'RS', 22, ['rm-identify', 'rm-baseline-run', 'rm-photo-tour', 'rm-fate-list', 'rm-exit-choice', 'rm-weigh', 'rm-datum', 'rm-chock', 'rm-latches', 'rm-fuel-run-dry', 'rm-battery-off', 'rm-cool-down', 'rm-bonnet-off']),
+    { when: [3, '15:40'], by: 'RS', line: 'held: waiting for hoist chain inspection, tomorrow' },
+    { when: [1, '10:00'], by: 'RS', line: 'bolts of the front pipe soaked again, two will not turn' },
+  ],
+};
+
+/** Finished and handed over. */
+export const coupe: DemoJob = {
+  opened: [60, '09:00'], by: 'MH', car: { name: '1978 Merriden coupe', modelYear: 1978, identity: 'MD78C-20714' }, customer: 'Fenna Oduya', wish: 'Reliable six for touring', faults: 'None, engine worn', ownEngine: '2.0 four', promisedIn: -4,
+  units: [{ role: 'engine', kind: 'engine', name: '2.7 vee six', identity: 'SL27-9914', place: 'in the coupe' }],
+  acts: [
+    ...round([59, '09:00'], 'MH', 'looked-up', 'engine', { 'eng-code': 'SL27, serial 9914', 'eng-power': '120 kW', 'eng-fuel': 'petrol' }),
+    { when: [20, '11:00'], by: 'OT', record: ['priming', '00000000-0000-4000-8000-000000000601', { way: 'external-pressure', bar: 3.4, seconds: 0 }] },
+    { when: [20, '14:00'], by: 'OT', record: ['attempt', '1', { number: 1, seconds: 3, result: 'runs', volts: 11.8 }] },
+    { when: [5, '10:00'], by: 'MH', record: ['follow-up', '00000000-0000-4000-8000-000000000602', { what: 'Early oil change, filter cut open', atKm: 500 }] },
+    { when: [5, '10:10'], by: 'MH', record: ['signature', 'hand-over', { what: 'Hand over', statement: 'Job book given, follow-ups told' }] },
+    { when: [5, '10:15'], by: 'MH', sign: 'hand-over', station: 'hand-over' },
+  ],
+};

@@ -1,0 +1,14 @@
+/** The demo shop: invented people in an invented town. */
+export const demoShop = {
+  shopName: 'Quarry Road Engine Works',
+  bays: ['1', '2', '3'],
+  manager: { name: 'Maren Holt', initials: 'MH', email: 'maren@quarryroad.example', password: 'quarry-road-demo', pin: '1000' },
+  crew: [
+    { name: 'Osk Tiller', initials: 'OT', role: 'technician', pin: '2001' },
+    { name: 'Jun Varga', initials: 'JV', role: 'technician', pin: '2002' },
+    { name: 'Della Pruitt', initials: 'DP', role: 'technician', pin: '2003' },
+    { name: 'Rafe Songhurst', initials: 'RS', role: 'technician', pin: '2004' },
+    { name: 'Yard Office', initials: 'YO', role: 'onlooker', pin: '3000' },
+  ],
+  schools: { 'sch-clamps': 'sch-clamps-b', 'sch-fan-side': 'sch-fan-side-a', 'sch-mounts': 'sch-mounts-b' },
+} as const;

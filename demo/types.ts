@@ -1,0 +1,61 @@
+import type { StationId } from '@bay/core/jobs';
+import type { RecordKind } from '@bay/contract/records';
+import type { UnitRole } from '@bay/contract/jobs';
+import type { FactSource } from '@bay/core/facts';
+
+/** A moment in the demo: days before today, and the time of day. */
+export type When = readonly [daysAgo: number, time: string];
+
+export type Act =
+  | { when: When; by: string; fact: readonly [bearer: string, factId: string, typed: string | Record<string, string>, source?: FactSource] }
+  | { when: When; by: string; record: readonly [kind: RecordKind, key: string, data: Record<string, unknown>] }
+  | { when: When; by: string; line: string }
+  | { when: When; by: string; station: StationId; sign?: StationId }
+  | { when: When; by: string; sign: StationId };
+
+export interface DemoUnit {
+  role: UnitRole;
+  kind: 'car' | 'engine' | 'gearbox' | 'computer' | 'loom';
+  name: string;
+  identity?: string;
+  place: string;
+}
+
+export interface DemoJob {
+  opened: When;
+  by: string;
+  car: { name: string; modelYear: number; identity: string };
+  customer: string;
+  phone?: string;
+  wish: string;
+  faults: string;
+  ownEngine: string;
+  bay?: string;
+  /** Days from today. */
+  promisedIn?: number;
+  units: readonly DemoUnit[];
+  acts: readonly Act[];
+}
+
+type Typed = string | Record<string, string>;
+
+/** Facts of one round: all by one person, minutes apart. */
+export function round(when: When, by: string, source: FactSource, bearer: string, facts: Readonly<Record<string, Typed>>): Act[] {
+  const [day, time] = when;
+  const [h, m] = time.split(':').map(Number) as [number, number];
+  return Object.entries(facts).map(([factId, typed], i) => {
+    const minutes = h * 60 + m + i * 2;
+    const at = `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
+    return { when: [day, at], by, fact: [bearer, factId, typed, source] };
+  });
+}
+
+/** Steps ticked one after the other. */
+export function ticks(when: When, by: string, gapMinutes: number, ids: readonly string[]): Act[] {
+  const [day, time] = when;
+  const [h, m] = time.split(':').map(Number) as [number, number];
+  return ids.map((id, i) => {
+    const minutes = h * 60 + m + i * gapMinutes;
+    return { when: [day, `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`], by, record: ['task', id, { status: 'done' }] };
+  });
+}

@@ -1,0 +1,162 @@
+import { randomUUID } from 'node:crypto';
+import { hash, verify } from '@node-rs/argon2';
+import type { Request } from 'express';
+import { sql } from 'kysely';
+import type pg from 'pg';
+import * as contract from '@bay/contract/crew';
+import type { Me, Person } from '@bay/contract/crew';
+import { runCommand } from '../commands/run.ts';
+import { inShop } from '../db/connection.ts';
+import type { Db, Tx } from '../db/connection.ts';
+import { badInput, notFound, Refusal } from '../http/problem.ts';
+import { failedTries } from '../http/rate-limit.ts';
+import type { Registry } from '../http/register.ts';
+import { newToken } from '../http/session.ts';
+
+interface PersonRow {
+  id: string;
+  name: string;
+  initials: string;
+  role: Person['role'];
+  pin_hash: string | null;
+}
+
+const shown = (p: PersonRow): Person => ({ id: p.id, name: p.name, initials: p.initials, role: p.role, hasPin: p.pin_hash !== null });
+const personColumns = ['id', 'name', 'initials', 'role', 'pin_hash'] as const;
+
+async function whoIsHere(db: Db, req: Request): Promise<Me> {
+  const { shopId, personId } = req.session;
+  if (!shopId) {
+    const { rows } = await sql<{ any: boolean }>`select any_shop() as any`.execute(db);
+    return { needsSetup: !rows[0]!.any, shop: null, person: null, token: req.session.token ?? '' };
+  }
+  return inShop(db, shopId, async (tx) => {
+    const shop = await tx.selectFrom('shop').select(['id', 'name', 'bays']).executeTakeFirst();
+    const person = personId ? await tx.selectFrom('person').select(personColumns).where('id', '=', personId).where('active', '=', true).executeTakeFirst() : undefined;
+    return { needsSetup: false, shop: shop ?? null, person: person ? shown(person) : null, token: req.session.token ?? '' };
+  });
+}
+
+/** A new session id at every change of who is here, so that an id known before is worth nothing after. */
+const renew = (req: Request, data: { shopId: string; personId?: string }): Promise<void> =>
+  new Promise((resolve, reject) => {
+    req.session.regenerate((error: unknown) => {
+      if (error) return reject(error instanceof Error ? error : new Error(String(error)));
+      Object.assign(req.session, data, { token: newToken() });
+      req.session.save((failed: unknown) => (failed ? reject(failed instanceof Error ? failed : new Error(String(failed))) : resolve()));
+    });
+  });
+
+// Verified against when the e-mail is unknown, so that both answers take equally long.
+const nobodysHash = hash('nobody has this password');
+
+async function insertPerson(tx: Tx, shopId: string, p: { name: string; initials: string; role: Person['role']; email?: string | undefined; password?: string | undefined; pin?: string | undefined }): Promise<Person> {
+  const row = await tx
+    .insertInto('person')
+    .values({
+      id: randomUUID(), shop_id: shopId, name: p.name, initials: p.initials.toUpperCase(), role: p.role, email: p.email ?? null,
+      password_hash: p.password ? await hash(p.password) : null, pin_hash: p.pin ? await hash(p.pin) : null,
+    })
+    .returning(personColumns)
+    .executeTakeFirstOrThrow();
+  return shown(row);
+}
+
+/** Makes a shop with its manager. Refuses when the e-mail is taken. */
+export async function makeShop(db: Db, s: { shopName: string; bays: string[]; name: string; initials: string; email: string; password: string; pin?: string | undefined }): Promise<{ shopId: string; personId: string }> {
+  const shopId = randomUUID();
+  return inShop(db, shopId, async (tx) => {
+    await tx.insertInto('shop').values({ id: shopId, name: s.shopName, bays: JSON.stringify(s.bays) }).execute();
+    const person = await insertPerson(tx, shopId, { name: s.name, initials: s.initials, role: 'manager', email: s.email, password: s.password, pin: s.pin });
+    return { shopId, personId: person.id };
+  });
+}
+
+export { insertPerson };
+
+const initialsOf = (name: string): string => {
+  const words = name.split(/\s+/).filter(Boolean);
+  return (words.length > 1 ? words[0]![0]! + words.at(-1)![0]! : name.slice(0, 2)).toUpperCase();
+};
+
+export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
+  const ip = (req: Request): string => req.ip ?? 'unknown';
+  on.open(contract.getMe, ({ req }) => whoIsHere(db, req));
+
+  on.open(contract.setUpShop, async ({ body, req }) => {
+    const { rows } = await sql<{ any: boolean }>`select any_shop() as any`.execute(db);
+    if (rows[0]!.any) throw new Refusal(409, 'A shop is already set up on this server. Sign in.');
+    const bays = Array.from({ length: body.bays }, (_, i) => String(i + 1));
+    const { shopId, personId } = await makeShop(db, { ...body, bays, initials: initialsOf(body.name) });
+    await renew(req, { shopId, personId });
+    return whoIsHere(db, req);
+  });
+
+  const tries = (name: string, limit: number, keyOf: (req: Request) => string) => failedTries(pool, name, limit, keyOf);
+  on.open(
+    contract.signIn,
+    async ({ body, req }) => {
+      const { rows } = await sql<{ person_id: string; shop_id: string; password_hash: string }>`select * from sign_in_candidate(${body.email})`.execute(db);
+      const candidate = rows[0];
+      const good = await verify(candidate?.password_hash ?? (await nobodysHash), body.password);
+      if (!candidate || !good) throw new Refusal(401, 'E-mail or password is not right.');
+      await renew(req, { shopId: candidate.shop_id, personId: candidate.person_id });
+      return whoIsHere(db, req);
+    },
+    tries('sign-in', 10, (req) => `${ip(req)}:${String((req.body as { email?: unknown })?.email ?? '').toLowerCase()}`),
+  );
+
+  on.open(contract.signOut, async ({ req, res }) => {
+    await new Promise<void>((resolve) => req.session.destroy(() => resolve()));
+    res.clearCookie('bay');
+    return { needsSetup: false, shop: null, person: null, token: '' };
+  });
+
+  on.open(contract.lockTablet, async ({ req }) => {
+    if (!req.session.shopId) throw new Refusal(401, 'Sign in first.');
+    await renew(req, { shopId: req.session.shopId });
+    return whoIsHere(db, req);
+  });
+
+  on.open(
+    contract.switchPerson,
+    async ({ body, req }) => {
+      const { shopId } = req.session;
+      if (!shopId) throw new Refusal(401, 'Sign in first.');
+      const person = await inShop(db, shopId, (tx) => tx.selectFrom('person').select(['id', 'pin_hash']).where('id', '=', body.personId).where('active', '=', true).executeTakeFirst());
+      const good = await verify(person?.pin_hash ?? (await nobodysHash), body.pin);
+      if (!person?.pin_hash || !good) throw new Refusal(401, 'That PIN is not right.', { fields: { pin: 'That PIN is not right.' } });
+      await renew(req, { shopId, personId: person.id });
+      return whoIsHere(db, req);
+    },
+    tries('pin', 8, (req) => `${req.session.shopId ?? ip(req)}:${String((req.body as { personId?: unknown })?.personId ?? '')}`),
+  );
+
+  // At a locked tablet the names are shown before anybody has typed a PIN, so this asks for the shop only.
+  on.open(contract.listCrew, async ({ req }) => {
+    const { shopId } = req.session;
+    if (!shopId) throw new Refusal(401, 'Sign in first.');
+    const rows = await inShop(db, shopId, (tx) => tx.selectFrom('person').select(personColumns).where('active', '=', true).orderBy('name').execute());
+    return { crew: rows.map(shown) };
+  });
+
+  on.shop(contract.addPerson, (tx, { body }, caller) =>
+    runCommand(tx, caller, 'add-person', body.commandId, async () => {
+      if (body.role === 'manager' && (!body.email || !body.password)) throw badInput({ email: 'A manager signs in with e-mail and password.' });
+      if (body.role !== 'manager' && !body.pin) throw badInput({ pin: 'Somebody at a shared tablet needs a PIN.' });
+      if (body.email) {
+        const { rows } = await sql<{ n: number }>`select count(*)::int as n from sign_in_candidate(${body.email})`.execute(tx);
+        if (rows[0]!.n > 0) throw badInput({ email: 'This e-mail already signs in here.' });
+      }
+      return { reply: { person: await insertPerson(tx, caller.shopId, body) } };
+    }),
+  );
+
+  on.shop(contract.setPin, (tx, { body, params }, caller) =>
+    runCommand(tx, caller, 'set-pin', body.commandId, async () => {
+      const row = await tx.updateTable('person').set({ pin_hash: await hash(body.pin) }).where('id', '=', params.personId).returning(personColumns).executeTakeFirst();
+      if (!row) throw notFound('This person');
+      return { reply: { person: shown(row) } };
+    }),
+  );
+}

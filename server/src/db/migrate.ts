@@ -1,0 +1,38 @@
+import pg from 'pg';
+import { appRole } from './connection.ts';
+import * as ground from './migrations/0001-ground.ts';
+
+/** Migrations in order, forward only. A number once landed never changes. */
+const migrations: readonly { name: string; up: string }[] = [{ name: '0001-ground', up: ground.up }];
+
+const lockNumber = 7_240_117;
+
+/** Brings the database up to date under an advisory lock: any number of servers may start at once. */
+export async function migrate(url: string): Promise<string[]> {
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  const ran: string[] = [];
+  try {
+    await client.query('select pg_advisory_lock($1)', [lockNumber]);
+    await client.query(`do $$ begin if not exists (select 1 from pg_roles where rolname = '${appRole}') then create role ${appRole} nologin; end if; end $$`);
+    await client.query(`grant ${appRole} to current_user`);
+    await client.query(`grant usage on schema public to ${appRole}`);
+    await client.query('create table if not exists migration (name text primary key, at timestamptz not null default now())');
+    const done = new Set((await client.query<{ name: string }>('select name from migration')).rows.map((r) => r.name));
+    for (const migration of migrations.filter((m) => !done.has(m.name))) {
+      await client.query('begin');
+      try {
+        await client.query(migration.up);
+        await client.query('insert into migration (name) values ($1)', [migration.name]);
+        await client.query('commit');
+      } catch (error) {
+        await client.query('rollback');
+        throw error;
+      }
+      ran.push(migration.name);
+    }
+  } finally {
+    await client.end();
+  }
+  return ran;
+}

@@ -1,0 +1,88 @@
+import type { Express, Request, RequestHandler, Response } from 'express';
+import type { z } from 'zod';
+import type { Endpoint } from '@bay/contract/endpoint';
+import type { Role } from '@bay/contract/crew';
+import type { Db, Tx } from '../db/connection.ts';
+import { inShop } from '../db/connection.ts';
+import { badInput, fieldsOf, Refusal } from './problem.ts';
+
+/** Who calls: known for every access but "open". */
+export interface Caller {
+  shopId: string;
+  personId: string;
+  name: string;
+  initials: string;
+  role: Role;
+}
+
+export interface Call<E extends Endpoint> {
+  params: z.infer<E['params']>;
+  query: z.infer<E['query']>;
+  body: z.infer<E['body']>;
+  req: Request;
+  res: Response;
+}
+
+const allowed: Record<Endpoint['access'], readonly Role[]> = {
+  open: ['manager', 'technician', 'onlooker'],
+  shop: ['manager', 'technician', 'onlooker'],
+  look: ['manager', 'technician', 'onlooker'],
+  work: ['manager', 'technician'],
+  manage: ['manager'],
+};
+
+function part<S extends z.ZodType>(schema: S, value: unknown): z.infer<S> {
+  const read = schema.safeParse(value ?? {});
+  if (!read.success) throw badInput(fieldsOf(read.error));
+  return read.data;
+}
+
+/** The person of this session, read inside the shop. Refuses when nobody is at the tablet or the role may not. */
+export async function callerOf(tx: Tx, req: Request, access: Endpoint['access']): Promise<Caller> {
+  const { personId, shopId } = req.session;
+  if (!shopId) throw new Refusal(401, 'Sign in first.');
+  if (!personId) throw new Refusal(401, 'Nobody is at this tablet. Tap your name.');
+  const person = await tx.selectFrom('person').select(['id', 'name', 'initials', 'role']).where('id', '=', personId).where('active', '=', true).executeTakeFirst();
+  if (!person) throw new Refusal(401, 'Sign in first.');
+  if (!allowed[access].includes(person.role)) {
+    throw new Refusal(403, access === 'manage' ? 'Only the manager does this.' : 'Onlookers read; they do not write.');
+  }
+  return { shopId, personId: person.id, name: person.name, initials: person.initials, role: person.role };
+}
+
+const read = <E extends Endpoint>(e: E, req: Request, res: Response): Call<E> => ({
+  params: part(e.params, req.params) as z.infer<E['params']>,
+  query: part(e.query, req.query) as z.infer<E['query']>,
+  body: part(e.body, req.body) as z.infer<E['body']>,
+  req,
+  res,
+});
+
+/** Registers handlers against endpoints of the contract. */
+export class Registry {
+  private readonly app: Express;
+  private readonly db: Db;
+
+  constructor(app: Express, db: Db) {
+    this.app = app;
+    this.db = db;
+  }
+
+  /** An endpoint that works outside of a shop: signing in, setting up, calculators. */
+  open<E extends Endpoint>(e: E, handler: (call: Call<E>) => Promise<z.infer<E['reply']>>, ...before: RequestHandler[]): void {
+    this.app[e.method](e.path, ...before, async (req, res) => {
+      res.json(await handler(read(e, req, res)));
+    });
+  }
+
+  /** An endpoint inside the caller's shop: one transaction, row-level security on. */
+  shop<E extends Endpoint>(e: E, handler: (tx: Tx, call: Call<E>, caller: Caller) => Promise<z.infer<E['reply']>>): void {
+    this.app[e.method](e.path, async (req, res) => {
+      const call = read(e, req, res);
+      const { shopId } = req.session;
+      if (!shopId) throw new Refusal(401, 'Sign in first.');
+      const reply = await inShop(this.db, shopId, async (tx) => handler(tx, call, await callerOf(tx, req, e.access)));
+      res.json(reply);
+    });
+  }
+}

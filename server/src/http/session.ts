@@ -1,0 +1,32 @@
+import { randomBytes } from 'node:crypto';
+import connectPgSimple from 'connect-pg-simple';
+import type { RequestHandler } from 'express';
+import session from 'express-session';
+import type pg from 'pg';
+
+declare module 'express-session' {
+  interface SessionData {
+    shopId: string;
+    personId: string;
+    /** Sent back with every change, so that another site's form cannot make one. */
+    token: string;
+  }
+}
+
+const hours = 3_600_000;
+
+/** Sessions live in PostgreSQL, so that any server process knows them. */
+export function sessions(pool: pg.Pool, secret: string, secure: boolean): RequestHandler {
+  const Store = connectPgSimple(session);
+  return session({
+    name: 'bay',
+    secret,
+    store: new Store({ pool, tableName: 'session', pruneSessionInterval: 900, errorLog: () => undefined }),
+    resave: false,
+    saveUninitialized: false,
+    rolling: true,
+    cookie: { httpOnly: true, sameSite: 'lax', secure, maxAge: 24 * 14 * hours },
+  });
+}
+
+export const newToken = (): string => randomBytes(18).toString('base64url');

@@ -1,0 +1,73 @@
+import { planInputOf, recordsOf } from '@bay/core/jobs';
+import { computePlan, titleOf } from '@bay/core/plan';
+import type { Plan } from '@bay/core/plan';
+import { stepStates } from '@bay/core/pull';
+import type { TaskRecord } from '@bay/core/pull';
+import type { JobHead, Strip } from '@bay/contract/jobs';
+import type { Material } from './store.ts';
+
+interface Hold {
+  waitsFor: string;
+  due?: string;
+  released?: unknown;
+}
+
+const plural = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
+
+/** What holds a job, in plain words, the most serious first. `today` is an ISO date. */
+function stateOf(material: Material, plan: Plan, today: string): Strip['state'] {
+  const attempts = Object.values(recordsOf<{ result: string; at?: string }>(material, 'attempt')).sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1));
+  const last = attempts.at(-1);
+  if (last && last.result !== 'runs' && attempts.length >= 3 && attempts.slice(-3).every((a) => a.result !== 'runs')) {
+    return { kind: 'stop', title: 'Stop: three attempts without running', sentence: 'Find the fault before the next crank.' };
+  }
+  const holds = Object.values(recordsOf<Hold>(material, 'hold')).filter((h) => !h.released).sort((a, b) => ((a.due ?? '9') < (b.due ?? '9') ? -1 : 1));
+  const hold = holds[0];
+  if (hold) {
+    const late = hold.due !== undefined && hold.due < today;
+    const more = holds.length > 1 ? `, and ${plural(holds.length - 1, 'more hold')}` : '';
+    return { kind: late ? 'waits' : 'held', title: late ? 'Waits for you: overdue' : 'Held', sentence: `by: ${hold.waitsFor}${hold.due ? `, due ${hold.due}` : ''}${more}` };
+  }
+  const clashes = plan.fits.filter((l) => l.verdict.word === 'clash' && !l.resolved);
+  if (clashes.length > 0) return { kind: 'waits', title: 'Waits for you: choose a way out', sentence: `${plural(clashes.length, 'clash', 'clashes')} open: ${clashes.slice(0, 2).map((c) => c.def.title).join(', ')}` };
+  const open = plan.fits.filter((l) => l.verdict.word === 'not-measured').length;
+  return { kind: 'free', title: 'Held by nothing', sentence: open > 0 ? `${plural(open, 'place')} not measured` : 'Every place is judged' };
+}
+
+/** "trial fit 2: sump clears": where work stands at the job's station, in one clause. */
+function doingOf(job: JobHead, material: Material, plan: Plan): string {
+  const tasks = recordsOf<TaskRecord>(material, 'task');
+  switch (job.station) {
+    case 'scope':
+      return `${plural(plan.waitingFor.size, 'fact')} still asked for`;
+    case 'donor':
+      return `${Object.keys(recordsOf(material, 'part')).length} of ${plan.harvest.length} parts harvested`;
+    case 'pull': {
+      const states = [...stepStates(plan.pull, tasks)];
+      const next = states.find(([, s]) => s.status === 'on-it') ?? states.find(([, s]) => s.status === 'free');
+      return `${states.filter(([, s]) => s.status === 'done' || s.status === 'waived').length} of ${states.length} steps${next ? `. Next: ${titleOf(next[0])}` : ''}`;
+    }
+    case 'prep':
+      return `${plural(Object.keys(recordsOf(material, 'sheet')).length, 'sheet')} read, ${plural(Object.keys(recordsOf(material, 'torque')).length, 'torque')} on record`;
+    case 'fit': {
+      const by = (w: string): number => plan.fits.filter((l) => l.verdict.word === w).length;
+      return `${by('bolts-up')} bolt up, ${by('adapt')} to adapt, ${plural(by('clash'), 'clash', 'clashes')}`;
+    }
+    case 'connect':
+      return `${Object.values(recordsOf<{ testedBy?: string }>(material, 'circuit')).filter((c) => c.testedBy).length} of ${plan.circuits.length} circuits tested`;
+    case 'start': {
+      const gate = plan.gates.find((g) => g.gate === 'First crank')!;
+      const attempts = Object.keys(recordsOf(material, 'attempt')).length;
+      return attempts > 0 ? `attempt ${attempts}` : `first crank ${gate.proved} of ${gate.of}`;
+    }
+    case 'hand-over':
+      return `${plural(Object.values(recordsOf<{ done?: unknown }>(material, 'follow-up')).filter((f) => !f.done).length, 'follow-up')} open`;
+  }
+}
+
+/** A strip of the Floor, computed from one job's material. */
+export function stripOf(job: JobHead, material: Material, shopSchools: Record<string, string>, today: string): Omit<Strip, 'onIt'> & { tasksOn: { key: string; by: string; at: string }[] } {
+  const plan = computePlan(planInputOf({ jobId: job.id, ...material, shopSchools }));
+  const tasksOn = material.records.filter((r) => r.kind === 'task' && (r.data as { status?: string }).status === 'on-it').map((r) => ({ key: r.key, by: r.by, at: r.at }));
+  return { ...job, state: stateOf(material, plan, today), doing: doingOf(job, material, plan), tasksOn };
+}

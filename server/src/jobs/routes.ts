@@ -1,0 +1,217 @@
+import { randomUUID } from 'node:crypto';
+import { sql } from 'kysely';
+import * as contract from '@bay/contract/jobs';
+import type { RecordRow } from '@bay/contract/records';
+import { stationName } from '@bay/core/jobs';
+import { titleOf } from '@bay/core/plan';
+import { buildSteps } from '@bay/core/prep';
+import { checkIdentity } from '@bay/core/sums';
+import { runCommand, writeLogEntry } from '../commands/run.ts';
+import type { Tx } from '../db/connection.ts';
+import { badInput, notFound, Refusal } from '../http/problem.ts';
+import type { Caller, Registry } from '../http/register.ts';
+import { readShopSchools } from '../plan/store.ts';
+import { stripOf } from './floor.ts';
+import { readFactsOfUnit, readHead, readHeads, readMaterial, readSheet } from './store.ts';
+
+interface NewJob {
+  car: { name: string; modelYear: number; identity: string };
+  customer: string;
+  phone?: string | undefined;
+  wish: string;
+  faults: string;
+  ownEngine: string;
+  promised?: string | undefined;
+  bay?: string | undefined;
+  identityWaived?: string | undefined;
+  at?: Date | undefined;
+}
+
+async function insertUnit(tx: Tx, caller: Caller, u: { kind: 'car' | 'engine' | 'gearbox' | 'computer' | 'loom'; name: string; identity: string | null; place: string }): Promise<string> {
+  const unitId = randomUUID();
+  await tx.insertInto('unit').values({ id: unitId, shop_id: caller.shopId, ...u }).execute();
+  return unitId;
+}
+
+async function putInRole(tx: Tx, caller: Caller, jobId: string, unitId: string, role: contract.UnitRole): Promise<void> {
+  if (role !== 'candidate') {
+    const holder = await tx.selectFrom('job_unit').innerJoin('unit', 'unit.id', 'job_unit.unit_id').select(['unit.name', 'unit.id']).where('job_id', '=', jobId).where('role', '=', role).where('left_at', 'is', null).executeTakeFirst();
+    if (holder && holder.id !== unitId) throw new Refusal(409, `${holder.name} is already there as ${role.replaceAll('-', ' ')}. Move it away first.`);
+  }
+  await tx.insertInto('job_unit').values({ shop_id: caller.shopId, job_id: jobId, unit_id: unitId, role }).onConflict((c) => c.doNothing()).execute();
+}
+
+/** Books a car in: customer, car and its own engine as units, the model year as its first fact. */
+export async function insertJob(tx: Tx, caller: Caller, job: NewJob): Promise<string> {
+  const check = checkIdentity(job.car.identity, job.car.modelYear);
+  if (check.state === 'wrong' && !job.identityWaived) throw badInput({ 'car.identity': check.sentence });
+  const { rows } = await sql<{ n: number }>`update shop set next_job = next_job + 1 where id = ${caller.shopId} returning next_job - 1 as n`.execute(tx);
+  const jobId = randomUUID();
+  const customerId = randomUUID();
+  const at = job.at ? { opened_at: job.at } : {};
+  await tx.insertInto('customer').values({ id: customerId, shop_id: caller.shopId, name: job.customer, phone: job.phone ?? null }).execute();
+  await tx.insertInto('job').values({
+    id: jobId, shop_id: caller.shopId, number: String(rows[0]!.n).padStart(4, '0'), customer_id: customerId, wish: job.wish, faults: job.faults, bay: job.bay || null, promised: job.promised ?? null, station: 'scope', signed: '[]', ...at,
+  }).execute();
+  const place = job.bay ? `bay ${job.bay}` : 'yard';
+  const carId = await insertUnit(tx, caller, { kind: 'car', name: job.car.name, identity: check.vin, place });
+  await putInRole(tx, caller, jobId, carId, 'car');
+  if (job.ownEngine) await putInRole(tx, caller, jobId, await insertUnit(tx, caller, { kind: 'engine', name: job.ownEngine, identity: null, place: `in ${job.car.name}` }), 'own-engine');
+  const year = { shop_id: caller.shopId, bearer_id: carId, fact_id: 'rec-model-year', parts: JSON.stringify({ value: job.car.modelYear }), typed: JSON.stringify({ value: String(job.car.modelYear) }), source: 'looked-up', note: null, by_id: caller.personId, revision: 1, ...(job.at ? { at: job.at } : {}) };
+  await tx.insertInto('fact').values(year).execute();
+  await tx.insertInto('fact_version').values(year).execute();
+  const waived = check.state === 'wrong' ? ` Identity number not right, taken all the same: ${job.identityWaived}` : '';
+  await writeLogEntry(tx, caller, { jobId, kind: 'job', station: 'scope', text: `booked in: ${job.car.name} for ${job.customer}. ${job.wish}.${waived}`.replace('..', '.'), at: job.at });
+  return jobId;
+}
+
+export interface JobChange {
+  bay?: string | null | undefined;
+  promised?: string | null | undefined;
+  station?: contract.JobHead['station'] | undefined;
+  signStation?: contract.JobHead['station'] | undefined;
+  wish?: string | undefined;
+  faults?: string | undefined;
+}
+
+/** Changes a job's own row; what changed is one line of the logbook. */
+export async function updateJob(tx: Tx, caller: Caller, jobId: string, change: JobChange, revision: number, at?: Date): Promise<contract.JobHead> {
+  await tx.selectFrom('job').select('id').where('id', '=', jobId).forUpdate().executeTakeFirst();
+  const now = await readHead(tx, jobId);
+  if (now.revision !== revision) throw new Refusal(409, 'Somebody changed this job meanwhile.', { current: now });
+  const said: string[] = [];
+  const set: Record<string, unknown> = { revision: revision + 1 };
+  if (change.bay !== undefined && change.bay !== now.bay) {
+    set['bay'] = change.bay;
+    said.push(change.bay ? `moved to bay ${change.bay}` : 'moved to the yard');
+  }
+  if (change.promised !== undefined && change.promised !== now.promised) {
+    set['promised'] = change.promised;
+    said.push(change.promised ? `promised for ${change.promised}${now.promised ? ` (was ${now.promised})` : ''}` : 'promise withdrawn');
+  }
+  if (change.wish !== undefined && change.wish !== now.wish) {
+    set['wish'] = change.wish;
+    said.push(`wish: ${change.wish}`);
+  }
+  if (change.faults !== undefined && change.faults !== now.faults) {
+    set['faults'] = change.faults;
+    said.push(`faults at arrival: ${change.faults || 'none'}`);
+  }
+  if (change.signStation && !now.signedStations.includes(change.signStation)) {
+    set['signed'] = JSON.stringify([...now.signedStations, change.signStation]);
+    said.push(`signed: ${stationName(change.signStation)}`);
+    if (change.signStation === 'hand-over') set['closed_at'] = at ?? new Date();
+  }
+  if (change.station && change.station !== now.station) {
+    set['station'] = change.station;
+    said.push(`job stands at ${stationName(change.station)}`);
+  }
+  if (said.length === 0) return now;
+  await tx.updateTable('job').set(set).where('id', '=', jobId).execute();
+  await writeLogEntry(tx, caller, { jobId, kind: 'job', station: change.signStation ?? change.station, text: said.join('. '), at });
+  return readHead(tx, jobId);
+}
+
+export { insertUnit, putInRole };
+
+const stepTitle = (key: string): string => buildSteps.find((s) => s.id === key)?.title ?? titleOf(key.replace(/^donor-/, ''));
+
+export function jobRoutes(on: Registry): void {
+  on.shop(contract.readFloor, async (tx, _call, caller) => {
+    const shop = await tx.selectFrom('shop').select('bays').where('id', '=', caller.shopId).executeTakeFirstOrThrow();
+    const heads = await readHeads(tx);
+    const open = heads.filter((h) => h.closedAt === null);
+    const material = await readMaterial(tx, open.map((h) => h.id));
+    const schools = await readShopSchools(tx);
+    const people = await tx.selectFrom('person').select(['id', 'name', 'initials', 'role']).where('active', '=', true).where('role', '<>', 'onlooker').orderBy('name').execute();
+    const today = new Date().toISOString().slice(0, 10);
+    const strips = open.map((job) => {
+      const { tasksOn, ...strip } = stripOf(job, material.get(job.id)!, schools, today);
+      const onIt = tasksOn.map((t) => ({ initials: people.find((p) => p.name === t.by)?.initials ?? '', name: t.by, what: stepTitle(t.key), since: t.at }));
+      return { ...strip, onIt };
+    });
+    const crew = people.map((p) => {
+      const on = strips.flatMap((s) => s.onIt.filter((o) => o.name === p.name).map((o) => ({ jobId: s.id, number: s.number, bay: s.bay, what: o.what, since: o.since }))).sort((a, b) => (a.since < b.since ? 1 : -1))[0];
+      return { ...p, on: on ?? null };
+    });
+    return { bays: shop.bays, strips, finished: heads.filter((h) => h.closedAt !== null), crew };
+  });
+
+  on.shop(contract.bookIn, (tx, { body }, caller) =>
+    runCommand(tx, caller, 'book-in', body.commandId, async () => {
+      const jobId = await insertJob(tx, caller, body);
+      return { reply: { job: await readHead(tx, jobId) }, jobId };
+    }),
+  );
+
+  on.shop(contract.readJob, (tx, { params }) => readSheet(tx, params.jobId));
+
+  on.shop(contract.changeJob, (tx, { params, body }, caller) =>
+    runCommand(tx, caller, 'change-job', body.commandId, async () => ({ reply: { job: await updateJob(tx, caller, params.jobId, body, body.revision) }, jobId: params.jobId })),
+  );
+
+  on.shop(contract.listUnits, async (tx) => {
+    const { rows } = await sql<contract.Unit>`
+      select unit.id, unit.kind, unit.name, unit.identity, unit.place,
+        coalesce((select json_agg(json_build_object('jobId', job.id, 'number', job.number, 'role', ju.role) order by job.number) from job_unit ju join job on job.id = ju.job_id where ju.unit_id = unit.id and ju.left_at is null), '[]') as jobs
+      from unit order by unit.kind, unit.name`.execute(tx);
+    return { units: rows };
+  });
+
+  on.shop(contract.addUnit, (tx, { body }, caller) =>
+    runCommand(tx, caller, 'add-unit', body.commandId, async () => {
+      const unitId = await insertUnit(tx, caller, { kind: body.kind, name: body.name, identity: body.identity || null, place: body.place });
+      if (body.job) {
+        await readHead(tx, body.job.jobId);
+        await putInRole(tx, caller, body.job.jobId, unitId, body.job.role);
+        await writeLogEntry(tx, caller, { jobId: body.job.jobId, kind: 'unit', text: `added: ${body.name} as ${body.job.role.replaceAll('-', ' ')}, ${body.place}`, about: unitId });
+      }
+      return { reply: { unitId }, ...(body.job ? { jobId: body.job.jobId } : {}) };
+    }),
+  );
+
+  on.shop(contract.moveUnit, (tx, { params, body }, caller) =>
+    runCommand(tx, caller, 'move-unit', body.commandId, async () => {
+      const unit = await tx.updateTable('unit').set({ place: body.place }).where('id', '=', params.unitId).returning('name').executeTakeFirst();
+      if (!unit) throw notFound('This unit');
+      if (body.leaveJobId) {
+        await tx.updateTable('job_unit').set({ left_at: new Date() }).where('unit_id', '=', params.unitId).where('job_id', '=', body.leaveJobId).where('left_at', 'is', null).execute();
+        await writeLogEntry(tx, caller, { jobId: body.leaveJobId, kind: 'unit', text: `left the job: ${unit.name}, now ${body.place}`, about: params.unitId });
+      }
+      if (body.job) {
+        await readHead(tx, body.job.jobId);
+        await putInRole(tx, caller, body.job.jobId, params.unitId, body.job.role);
+        await writeLogEntry(tx, caller, { jobId: body.job.jobId, kind: 'unit', text: `came to the job: ${unit.name} as ${body.job.role.replaceAll('-', ' ')}, with what is known of it`, about: params.unitId });
+      }
+      return { reply: { unitId: params.unitId }, jobId: body.job?.jobId ?? body.leaveJobId ?? '' };
+    }),
+  );
+
+  on.shop(contract.unitFacts, async (tx, { params }) => ({ facts: await readFactsOfUnit(tx, params.unitId) }));
+
+  on.shop(contract.find, async (tx, { query }) => {
+    const like = `%${query.q.replace(/[\\%_]/g, '\\$&')}%`;
+    const { rows } = await sql<{ kind: 'job' | 'unit' | 'part'; title: string; detail: string; to: string }>`
+      select * from (
+        select 'job' as kind, job.number || ' ' || unit.name as title, customer.name || ', ' || job.wish as detail, '/jobs/' || job.id as to
+          from job join customer on customer.id = job.customer_id join job_unit ju on ju.job_id = job.id and ju.role = 'car' join unit on unit.id = ju.unit_id
+          where job.number || ' ' || unit.name || ' ' || customer.name || ' ' || coalesce(unit.identity, '') ilike ${like} limit 8) jobs
+      union all select * from (
+        select 'unit', unit.name, unit.kind || ', ' || unit.place, '/units?open=' || unit.id from unit where unit.name || ' ' || coalesce(unit.identity, '') ilike ${like} limit 8) units
+      union all select * from (
+        select 'part', r.data->>'title', coalesce(r.data->>'label', '') || ', ' || coalesce(r.data->>'place', ''), '/parts/' || r.key from record r
+          where r.kind = 'part' and (r.data->>'title') || ' ' || coalesce(r.data->>'label', '') ilike ${like} limit 8) parts`.execute(tx);
+    return { hits: rows };
+  });
+
+  on.shop(contract.readPart, async (tx, { params }) => {
+    const row = await tx
+      .selectFrom('record').innerJoin('person', 'person.id', 'record.by_id')
+      .select(['record.job_id', 'record.data', 'record.revision', 'record.at', 'person.name as by'])
+      .where('kind', '=', 'part').where('key', '=', params.partId).executeTakeFirst();
+    if (!row) throw notFound('This part');
+    const job = await readHead(tx, row.job_id);
+    const record: RecordRow = { kind: 'part', key: params.partId, data: row.data, revision: row.revision, by: row.by, at: row.at.toISOString() };
+    return { jobId: job.id, number: job.number, carName: job.carName, record };
+  });
+}

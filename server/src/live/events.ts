@@ -1,0 +1,94 @@
+import type { Express } from 'express';
+import { sql } from 'kysely';
+import pg from 'pg';
+import type { Logger } from 'pino';
+import type { Response } from 'express';
+import type { Tx } from '../db/connection.ts';
+import { Refusal } from '../http/problem.ts';
+
+const channel = 'bay_change';
+
+/** What changed: small, because a notification carries at most 8000 bytes; clients fetch the rest. */
+export interface Change {
+  shopId: string;
+  jobId?: string | undefined;
+  what: string;
+  by: string;
+}
+
+/** Tells every server process, at commit. */
+export const announce = (tx: Tx, change: Change): Promise<unknown> => sql`select pg_notify(${channel}, ${JSON.stringify(change)})`.execute(tx);
+
+/** One listening connection a process, fanned out to the browsers that are connected to it. */
+export class LiveFeed {
+  private readonly watchers = new Map<string, Set<Response>>();
+  private client: pg.Client | undefined;
+  private stopped = false;
+  private readonly url: string;
+  private readonly log: Logger;
+  private pings: NodeJS.Timeout | undefined;
+
+  constructor(url: string, log: Logger) {
+    this.url = url;
+    this.log = log;
+  }
+
+  async start(): Promise<void> {
+    await this.listen();
+    this.pings = setInterval(() => this.each((res) => res.write(': here\n\n')), 15_000);
+    this.pings.unref();
+  }
+
+  private async listen(): Promise<void> {
+    const client = new pg.Client({ connectionString: this.url });
+    client.on('notification', (message) => this.pass(message.payload ?? ''));
+    const again = (): void => {
+      if (this.stopped || this.client !== client) return;
+      this.client = undefined;
+      this.log.warn('lost the database; listening again');
+      const retry = (): void => {
+        if (this.stopped) return;
+        this.listen().then(
+          // Whatever was said meanwhile is lost: everybody reads again.
+          () => this.each((res) => res.write('event: again\ndata: {}\n\n')),
+          () => setTimeout(retry, 500).unref(),
+        );
+      };
+      retry();
+    };
+    client.on('error', again);
+    client.on('end', again);
+    await client.connect();
+    await client.query(`listen ${channel}`);
+    this.client = client;
+  }
+
+  private pass(payload: string): void {
+    const change = JSON.parse(payload) as Change;
+    for (const res of this.watchers.get(change.shopId) ?? []) res.write(`event: change\ndata: ${payload}\n\n`);
+  }
+
+  private each(tell: (res: Response) => void): void {
+    for (const set of this.watchers.values()) set.forEach(tell);
+  }
+
+  /** The stream a browser holds open. */
+  route(app: Express): void {
+    app.get('/api/events', (req, res) => {
+      const { shopId } = req.session;
+      if (!shopId) throw new Refusal(401, 'Sign in first.');
+      res.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store', 'x-accel-buffering': 'no' });
+      res.write('event: hello\ndata: {}\n\n');
+      const set = this.watchers.get(shopId) ?? new Set();
+      this.watchers.set(shopId, set.add(res));
+      req.on('close', () => set.delete(res));
+    });
+  }
+
+  async stop(): Promise<void> {
+    this.stopped = true;
+    clearInterval(this.pings);
+    this.each((res) => res.end());
+    await this.client?.end().catch(() => undefined);
+  }
+}

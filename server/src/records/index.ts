@@ -1,0 +1,2 @@
+export * from './routes.ts';
+export * from './store.ts';

@@ -1,0 +1,66 @@
+import type { RecordKind, RecordRow } from '@bay/contract/records';
+import { recordSchemas } from '@bay/contract/records';
+import type { Tx } from '../db/connection.ts';
+import { badInput, fieldsOf, notFound, Refusal } from '../http/problem.ts';
+import type { Caller } from '../http/register.ts';
+import { writeLogEntry } from '../commands/run.ts';
+import { ruleOf } from './kinds.ts';
+
+/** A job's row lock: writes on one job take turns, so that two of them never cross. */
+export async function holdJob(tx: Tx, jobId: string): Promise<void> {
+  const job = await tx.selectFrom('job').select('id').where('id', '=', jobId).forUpdate().executeTakeFirst();
+  if (!job) throw notFound('This job');
+}
+
+export interface RecordWrite {
+  jobId: string;
+  kind: RecordKind;
+  key: string;
+  data: Record<string, unknown>;
+  /** Revision the writer saw; 0 when there was none. */
+  revision: number;
+  /** Only the demo loader writes in the past. */
+  at?: Date;
+}
+
+/** Writes one record and its line in the logbook. Refuses an old revision with the row as it is now. */
+export async function writeRecord(tx: Tx, caller: Caller, write: RecordWrite): Promise<RecordRow> {
+  const { jobId, kind, key } = write;
+  const schema = recordSchemas[kind];
+  const read = schema.safeParse(write.data);
+  if (!read.success) throw badInput(fieldsOf(read.error));
+  await holdJob(tx, jobId);
+  const now = await tx
+    .selectFrom('record')
+    .innerJoin('person', 'person.id', 'record.by_id')
+    .select(['record.data', 'record.revision', 'record.at', 'person.name as by'])
+    .where('job_id', '=', jobId)
+    .where('kind', '=', kind)
+    .where('key', '=', key)
+    .executeTakeFirst();
+  if ((now?.revision ?? 0) !== write.revision) {
+    const current: RecordRow | null = now ? { kind, key, data: now.data, revision: now.revision, by: now.by, at: now.at.toISOString() } : null;
+    throw new Refusal(409, now ? `${now.by} changed this meanwhile.` : 'This was removed meanwhile.', { current });
+  }
+  const at = write.at ?? new Date();
+  const rule = ruleOf(kind);
+  const context = { key, before: now?.data as never, caller, at: at.toISOString() };
+  const data = (rule.prepare?.(read.data as never, context) ?? read.data) as Record<string, unknown>;
+  const revision = write.revision + 1;
+  const row = { data: JSON.stringify(data), revision, by_id: caller.personId, at };
+  await tx
+    .insertInto('record')
+    .values({ shop_id: caller.shopId, job_id: jobId, kind, key, ...row })
+    .onConflict((c) => c.columns(['job_id', 'kind', 'key']).doUpdateSet(row))
+    .execute();
+  await writeLogEntry(tx, caller, {
+    jobId,
+    kind: rule.logKind,
+    station: rule.station,
+    text: rule.describe(data as never, context),
+    about: rule.about?.(data as never, key) ?? key,
+    data: { record: kind, key, revision, ...(now ? { before: now.data } : {}) },
+    at: write.at,
+  });
+  return { kind, key, data, revision, by: caller.name, at: at.toISOString() };
+}
