@@ -1,4 +1,3 @@
-import { pino } from 'pino';
 import { makeShop, insertPerson } from '../server/src/crew/routes.ts';
 import { inShop, openDb, openPool } from '../server/src/db/connection.ts';
 import type { Db, Tx } from '../server/src/db/connection.ts';
@@ -123,7 +122,6 @@ async function run(): Promise<void> {
 if (process.argv[1]?.includes('load')) {
   run().catch((error: unknown) => {
     const said = error instanceof Refusal ? JSON.stringify(error.problem) : error instanceof Error ? error.message : String(error);
-    pino({ level: 'debug' }).debug(error);
     process.stderr.write(`The demo shop could not be loaded: ${said}\n`);
     process.exit(1);
   });

@@ -34,7 +34,7 @@ const saw = (time: string, observationId: string, outcome: string, reading?: str
 /** A small roadster that has its new five-cylinder in and does not start. Stands at Start. */
 export const roadster: DemoJob = {
   opened: [27, '09:00'], by: 'MH',
-  car: { name: '1996 Sorrel roadster', modelYear: 1996, identity: '1SRR34D25TK018840' },
+  car: { name: '1996 Sorrel roadster', modelYear: 1996, identity: '1SRR34D29TK018840' },
   customer: 'A. Tennant', phone: '0555 0162', wish: 'The five-cylinder sound, road papers kept, heater and top as before', faults: 'Timing belt broke, valves bent. Clutch near its end', ownEngine: '1.8 four, valves bent', bay: '3', promisedIn: 6,
   units: [
     { role: 'donor', kind: 'car', name: '2001 Orlin coupe, front cut', identity: 'ORL5C25TT10442097', place: 'sold on' },

@@ -10,6 +10,7 @@ import { harvestConditions, harvestParts } from '../donors/index.ts';
 import { kitLines } from '../kit/data/lines.ts';
 import { pullSteps } from '../pull/data/steps.ts';
 import { workStates } from '../pull/data/states.ts';
+import { units } from '../units/index.ts';
 import { condition, factsIn, linesIn } from './condition.ts';
 import { schoolQuestions, schoolSides } from './data/schools.ts';
 import { orderSteps } from './order.ts';
@@ -93,6 +94,7 @@ export function contentFaults(): string[] {
   }
   workStates.forEach((s) => [...s.lostBy, ...s.givenBy].forEach((id) => known(s.id, id)));
   for (const fact of factCatalogue) {
+    for (const part of fact.parts) if (part.unit !== undefined && !units.some((u) => u.symbol === part.unit)) found.push(`${fact.id} uses the unknown unit "${part.unit}"`);
     const wanted = fact.neededBy.some((id) => seen.has(id));
     if (!used.has(fact.id) && !wanted) found.push(`${fact.id} is a fact that nothing uses`);
   }

@@ -17,7 +17,7 @@ export const donorFacts: readonly FactDef[] = [
   },
   {
     id: 'don-storage-months', subject: 'donor', group: 'Donor', label: 'Storage months',
-    parts: [{ key: 'value', label: '', unit: 'months' }],
+    parts: [{ key: 'value', label: '', unit: '' }],
     kindNote: 'since last run',
     howTo: 'Ask, and look at the rust line in the bores with a scope', neededBy: ['kit-engine-oil', 'gate-fc-priming', 'gate-cu-oiled', 'f-alternator-regulator', 'f-battery-weak', 'f-engine-bound', 'f-glow-plugs', 'prime-hand'],
   },

@@ -1,0 +1,96 @@
+import { Suspense, lazy, useEffect, useState } from 'react';
+import { NavLink, Outlet, useNavigate } from 'react-router';
+import { useHotkeys } from '@mantine/hooks';
+import { useLive } from '../api/index.ts';
+import { Door, Tablet, useMe } from '../crew/index.ts';
+import { Failed, Loading } from '../ui/index.ts';
+import { Mark } from './Mark.tsx';
+
+const Finder = lazy(() => import('./Finder.tsx'));
+const Keys = lazy(() => import('./Keys.tsx'));
+const Whoami = lazy(() => import('../crew/Whoami.tsx'));
+
+const places = [
+  ['f', '/', 'Floor'],
+  ['u', '/units', 'Units'],
+  ['s', '/schools', 'Schools'],
+  ['m', '/sums', 'Sums'],
+  ['c', '/crew', 'Crew'],
+] as const;
+
+/** `g` and then a letter goes places. */
+function useGoKeys(): void {
+  const navigate = useNavigate();
+  const [armed, arm] = useState(false);
+  useEffect(() => {
+    if (!armed) return;
+    const timer = setTimeout(() => arm(false), 1500);
+    const go = (event: KeyboardEvent): void => {
+      const place = places.find(([key]) => key === event.key);
+      if (place) {
+        event.preventDefault();
+        void navigate(place[1]);
+      }
+      arm(false);
+    };
+    window.addEventListener('keydown', go, { once: true });
+    return () => {
+      clearTimeout(timer);
+      window.removeEventListener('keydown', go);
+    };
+  }, [armed, navigate]);
+  useHotkeys([['g', () => arm(true)]]);
+}
+
+/** The frame of every page: who is here, where to go, and the door when nobody is. */
+export function Frame() {
+  const me = useMe();
+  const up = useLive(me.data?.shop?.id);
+  const [finding, setFinding] = useState(false);
+  const [keys, setKeys] = useState(false);
+  const [who, setWho] = useState(false);
+  useGoKeys();
+  useHotkeys([['shift+?', () => setKeys(true)]]);
+  useHotkeys([['mod+K', () => setFinding(true)]], []);
+  if (me.isPending) return <div className="page"><Loading /></div>;
+  if (me.isError) return <div className="page"><Failed sentence={me.error.message} again={() => void me.refetch()} /></div>;
+  if (!me.data.shop) return <Door needsSetup={me.data.needsSetup} />;
+  if (!me.data.person) return <Tablet shopName={me.data.shop.name} />;
+  const { person } = me.data;
+  return (
+    <>
+      <a className="skip" href="#main">To the content</a>
+      <header className="top">
+        <NavLink to="/" className="brand" aria-label="Veteran Bay, to the Floor">
+          <Mark />
+          <span>Veteran Bay</span>
+        </NavLink>
+        <button type="button" className="find-button" onClick={() => setFinding(true)}>
+          Find or do <kbd>Ctrl K</kbd>
+        </button>
+        <nav aria-label="Places">
+          {places.map(([key, to, name]) => (
+            <NavLink key={key} to={to} end={to === '/'}>
+              {name}
+            </NavLink>
+          ))}
+        </nav>
+        <button type="button" className="who" onClick={() => setWho(true)} aria-label={`${person.name} is at this device. Change`}>
+          <span className="disc">{person.initials}</span>
+          <span className="who-name">{person.name}</span>
+        </button>
+      </header>
+      {!up && <div className="offline" role="status">No line to the server. What others do will show when it is back.</div>}
+      <main id="main">
+        <Suspense fallback={<div className="page"><Loading /></div>}>
+          <Outlet />
+        </Suspense>
+      </main>
+      <Suspense fallback={null}>
+        {finding && <Finder close={() => setFinding(false)} />}
+        {keys && <Keys close={() => setKeys(false)} />}
+        {who && <Whoami close={() => setWho(false)} />}
+      </Suspense>
+    </>
+  );
+}

@@ -1,0 +1,31 @@
+import { Kbd, Modal } from '@mantine/core';
+
+const keys = [
+  ['Ctrl K', 'Find anything or do anything'],
+  ['/', 'To the log bar'],
+  ['1 … 8', 'The stations of the open job'],
+  ['g f', 'The Floor'],
+  ['g u', 'Units'],
+  ['g s', 'Schools'],
+  ['g m', 'Sums'],
+  ['g c', 'Crew'],
+  ['Esc', 'Close what is open'],
+  ['?', 'These keys'],
+] as const;
+
+export default function Keys({ close }: { close: () => void }) {
+  return (
+    <Modal opened onClose={close} title="Keys">
+      <div className="keys">
+        {keys.map(([key, what]) => (
+          <div key={key} style={{ display: 'contents' }}>
+            <span>
+              <Kbd>{key}</Kbd>
+            </span>
+            <span>{what}</span>
+          </div>
+        ))}
+      </div>
+    </Modal>
+  );
+}

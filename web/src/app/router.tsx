@@ -1,0 +1,23 @@
+import { createBrowserRouter, Navigate } from 'react-router';
+import { Frame } from './Frame.tsx';
+import { Lost } from './Lost.tsx';
+
+export const router = createBrowserRouter([
+  {
+    path: '/',
+    element: <Frame />,
+    errorElement: <Lost />,
+    children: [
+      { index: true, lazy: async () => ({ Component: (await import('../jobs/FloorPage.tsx')).FloorPage }) },
+      { path: 'book-in', lazy: async () => ({ Component: (await import('../jobs/BookInPage.tsx')).BookInPage }) },
+      { path: 'jobs/:jobId', element: <Navigate to="scope" replace /> },
+      { path: 'jobs/:jobId/:view', lazy: async () => ({ Component: (await import('../jobs/JobPage.tsx')).JobPage }) },
+      { path: 'units', lazy: async () => ({ Component: (await import('../jobs/UnitsPage.tsx')).UnitsPage }) },
+      { path: 'parts/:partId', lazy: async () => ({ Component: (await import('../donors/PartPage.tsx')).PartPage }) },
+      { path: 'schools', lazy: async () => ({ Component: (await import('../plan/SchoolsPage.tsx')).SchoolsPage }) },
+      { path: 'sums', lazy: async () => ({ Component: (await import('../plan/SumsPage.tsx')).SumsPage }) },
+      { path: 'crew', lazy: async () => ({ Component: (await import('../crew/CrewPage.tsx')).CrewPage }) },
+      { path: '*', element: <Lost /> },
+    ],
+  },
+]);

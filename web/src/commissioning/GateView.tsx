@@ -1,0 +1,122 @@
+import { Button, Checkbox, Modal, Select, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { refuseProof } from '@bay/core/commissioning';
+import type { GateLineState, GateState } from '@bay/core/commissioning';
+import { becauseWords } from '@bay/core/plan';
+import { sentenceOf } from '../api/index.ts';
+import { useCrew, useMe } from '../crew/index.ts';
+import { useJob, usePut } from '../jobs/useJob.ts';
+import { dayWords, timeWords } from '../ui/index.ts';
+
+const stateWords = { proved: 'Proved', overridden: 'Overridden', open: 'Open', blocked: 'Blocked' } as const;
+
+function ProofForm({ line, close }: { line: GateLineState; close: () => void }) {
+  const { isManager } = useJob();
+  const put = usePut();
+  const crew = useCrew();
+  const me = useMe();
+  const [text, setText] = useState(line.proof?.text ?? '');
+  const [reading, setReading] = useState(line.proof?.reading ?? '');
+  const [overriding, setOverriding] = useState(false);
+  const [reason, setReason] = useState('');
+  const [second, setSecond] = useState<string | null>(null);
+  const wantsReading = /\breading\b/.test(line.def.proof);
+  const mine = me.data?.person?.name ?? '';
+  const proof = { text, reading: reading || undefined, ...(overriding ? { override: { by: mine, reason, second: second ?? undefined } } : {}) };
+  const refused = refuseProof(line.def, proof);
+  return (
+    <Modal opened onClose={close} title={line.def.mustBe} size="lg">
+      <p className="quiet">
+        Proof wanted: {line.def.proof}. Left out: {line.def.why}.
+      </p>
+      {line.blockers.map((b) => (
+        <p key={b.sentence} className="notice oxide-notice">
+          {b.sentence}
+        </p>
+      ))}
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          put.mutate({ kind: 'gate', key: line.def.id, data: proof }, { onSuccess: close });
+        }}
+      >
+        {!overriding && wantsReading && <TextInput label="Reading, with its unit" value={reading} onChange={(e) => setReading(e.currentTarget.value)} data-autofocus classNames={{ input: 'mono' }} />}
+        {!overriding && <TextInput label="What proves it" value={text} onChange={(e) => setText(e.currentTarget.value)} {...(wantsReading ? {} : { 'data-autofocus': true })} />}
+        {isManager && <Checkbox mt="sm" label="Override this line" checked={overriding} onChange={(e) => setOverriding(e.currentTarget.checked)} />}
+        {overriding && (
+          <>
+            <TextInput label="Reason, it stays in the job book" value={reason} onChange={(e) => setReason(e.currentTarget.value)} />
+            {line.def.harm && <Select label="Second signature" data={(crew.data?.crew ?? []).filter((p) => p.name !== mine && p.role !== 'onlooker').map((p) => p.name)} value={second} onChange={setSecond} />}
+          </>
+        )}
+        {refused && (text !== '' || reading !== '' || overriding) && <p className="ochre">{refused}</p>}
+        {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+        <div className="row-actions">
+          <Button type="submit" disabled={refused !== undefined} loading={put.isPending} color={overriding ? 'oxide' : 'bay'}>
+            {overriding ? `Override, signed ${mine}` : `Proved, signed ${mine}`}
+          </Button>
+        </div>
+      </form>
+    </Modal>
+  );
+}
+
+/** One gate: every line with what proves it, what blocks it, and why it applies. */
+export function GateView({ gate }: { gate: GateState }) {
+  const { plan, mayWrite } = useJob();
+  const [open, setOpen] = useState<string>();
+  const put = usePut();
+  const line = gate.lines.find((l) => l.def.id === open);
+  return (
+    <>
+      <p className={gate.opens ? 'notice' : 'notice ochre-notice'} role="status">
+        {gate.opens ? <b>The gate "{gate.gate}" is open.</b> : <b>{gate.of - gate.proved} of {gate.of} lines stand before "{gate.gate}".</b>} The maker's manual, local code and licensed trades go first.
+      </p>
+      <ol>
+        {gate.lines.map((l) => (
+          <li key={l.def.id} className={`step ${l.state === 'proved' || l.state === 'overridden' ? 'done' : l.state === 'blocked' ? 'held' : 'free'}`}>
+            <span className="mark" aria-hidden="true">{l.state === 'proved' ? '✓' : l.state === 'overridden' ? '!' : ''}</span>
+            <div>
+              <p className="title">
+                {l.def.mustBe} {l.def.harm && <span className="tag oxide">harm: two signatures to override</span>}{' '}
+                <span className={`tag ${l.state === 'blocked' ? 'oxide' : l.state === 'open' ? '' : 'teal'}`}>{stateWords[l.state]}</span>
+              </p>
+              <p className="meta">
+                {l.def.proof}
+                {l.because.length > 0 ? `. Because ${l.because.map((id) => becauseWords(id, plan.facts)).join(' · ')}` : ''}
+                {l.applies === 'waits' ? `. Depends on ${l.needs.map((id) => becauseWords(id, plan.facts).split(':')[0]).join(', ')}, not known` : ''}
+              </p>
+              {l.blockers.map((b) => (
+                <p key={b.sentence} className="caution">
+                  {b.sentence}
+                </p>
+              ))}
+              {l.proof && !l.proof.voided && (
+                <p className="meta">
+                  {[l.proof.reading, l.proof.text].filter(Boolean).join(', ')} {l.proof.override ? `Overridden: ${l.proof.override.reason}${l.proof.override.second ? `, with ${l.proof.override.second}` : ''}.` : ''} {l.proof.by},{' '}
+                  {l.proof.at ? `${dayWords(l.proof.at)} ${timeWords(l.proof.at)}` : ''}
+                </p>
+              )}
+              {l.proof?.voided && <p className="meta ochre">Void: {l.proof.voided.why}</p>}
+            </div>
+            {mayWrite && (
+              <div className="actions">
+                {l.state === 'proved' || l.state === 'overridden' ? (
+                  <button type="button" className="plain-button small bare" aria-label={`Void the proof: ${l.def.mustBe}`} disabled={put.isPending} onClick={() => put.mutate({ kind: 'gate', key: l.def.id, data: { ...l.proof, override: undefined, voided: { why: 'taken back' } } })}>
+                    Take back
+                  </button>
+                ) : (
+                  <button type="button" className="plain-button small" aria-label={`Prove: ${l.def.mustBe}`} onClick={() => setOpen(l.def.id)}>
+                    Prove it
+                  </button>
+                )}
+              </div>
+            )}
+          </li>
+        ))}
+      </ol>
+      {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+      {line && <ProofForm key={line.def.id} line={line} close={() => setOpen(undefined)} />}
+    </>
+  );
+}

@@ -1,0 +1,119 @@
+import { Button, Select, TextInput } from '@mantine/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { addPerson, roles, setPin } from '@bay/contract/crew';
+import { call, fieldsOf, newId, sentenceOf } from '../api/index.ts';
+import { Failed, Loading } from '../ui/index.ts';
+import { useCrew, useMe } from './index.ts';
+
+const empty = { name: '', initials: '', role: 'technician', pin: '', email: '', password: '' };
+
+/** The crew: who may do what, and PINs for the shared tablets. */
+export function CrewPage() {
+  const crew = useCrew();
+  const me = useMe();
+  const client = useQueryClient();
+  const [values, setValues] = useState(empty);
+  const [newPin, setNewPin] = useState<{ id: string; pin: string }>();
+  const again = () => client.invalidateQueries({ queryKey: ['crew'] });
+  const adding = useMutation({
+    mutationFn: () =>
+      call(addPerson, { body: { commandId: newId(), name: values.name, initials: values.initials, role: values.role as 'technician', ...(values.pin ? { pin: values.pin } : {}), ...(values.email ? { email: values.email, password: values.password } : {}) } }),
+    onSuccess: () => {
+      setValues(empty);
+      return again();
+    },
+  });
+  const pinning = useMutation({
+    mutationFn: (v: { id: string; pin: string }) => call(setPin, { params: { personId: v.id }, body: { commandId: newId(), pin: v.pin } }),
+    onSuccess: () => {
+      setNewPin(undefined);
+      return again();
+    },
+  });
+  const fields = fieldsOf(adding.error);
+  const manager = me.data?.person?.role === 'manager';
+  const field = (key: keyof typeof empty, label: string, type = 'text') => <TextInput label={label} type={type} value={values[key]} onChange={(e) => setValues({ ...values, [key]: e.currentTarget.value })} error={fields[key]} autoComplete="off" />;
+  return (
+    <div className="page">
+      <div className="page-head">
+        <h1>Crew</h1>
+        <span className="quiet">The manager runs jobs, people and schools; technicians work; onlookers read.</span>
+      </div>
+      {crew.isPending && <Loading />}
+      {crew.isError && <Failed sentence={sentenceOf(crew.error)} again={() => void crew.refetch()} />}
+      {crew.data && (
+        <div className="panel scroll-x">
+          <table className="data">
+            <thead>
+              <tr>
+                <th>Name</th>
+                <th>Role</th>
+                <th>PIN</th>
+              </tr>
+            </thead>
+            <tbody>
+              {crew.data.crew.map((p) => (
+                <tr key={p.id}>
+                  <td style={{ display: 'flex', gap: 10, alignItems: 'center' }}>
+                    <span className="disc">{p.initials}</span> {p.name}
+                  </td>
+                  <td>{p.role}</td>
+                  <td>
+                    {newPin?.id === p.id ? (
+                      <form
+                        className="row-actions"
+                        style={{ marginTop: 0 }}
+                        onSubmit={(e) => {
+                          e.preventDefault();
+                          pinning.mutate(newPin);
+                        }}
+                      >
+                        <TextInput aria-label={`New PIN of ${p.name}`} inputMode="numeric" value={newPin.pin} onChange={(e) => setNewPin({ id: p.id, pin: e.currentTarget.value })} error={pinning.isError ? sentenceOf(pinning.error) : undefined} autoFocus />
+                        <Button type="submit">Save</Button>
+                      </form>
+                    ) : (
+                      <>
+                        {p.hasPin ? 'set' : 'none'}{' '}
+                        {manager && (
+                          <button type="button" className="plain-button small bare" onClick={() => setNewPin({ id: p.id, pin: '' })}>
+                            New PIN
+                          </button>
+                        )}
+                      </>
+                    )}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+      {manager && (
+        <form
+          className="panel"
+          onSubmit={(e) => {
+            e.preventDefault();
+            adding.mutate();
+          }}
+        >
+          <h2>Add somebody</h2>
+          <div className="fields" style={{ marginTop: 10 }}>
+            {field('name', 'Name')}
+            {field('initials', 'Initials')}
+            <Select label="Role" data={[...roles]} value={values.role} onChange={(role) => setValues({ ...values, role: role ?? 'technician' })} />
+            {field('pin', 'PIN, 4 to 8 figures')}
+            {values.role === 'manager' && field('email', 'E-mail', 'email')}
+            {values.role === 'manager' && field('password', 'Password', 'password')}
+          </div>
+          {adding.isError && <p role="alert" className="oxide">{sentenceOf(adding.error)}</p>}
+          <div className="row-actions">
+            <Button type="submit" loading={adding.isPending}>
+              Add
+            </Button>
+          </div>
+        </form>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,32 @@
+import { Button, Modal, useMantineColorScheme } from '@mantine/core';
+import { lockTablet, signOut } from '@bay/contract/crew';
+import { call } from '../api/index.ts';
+import { PickPerson } from './Tablet.tsx';
+import { useEntering, useMe } from './useMe.ts';
+
+/** Who is at this device: somebody else, nobody, out; and day or night. */
+export default function Whoami({ close }: { close: () => void }) {
+  const me = useMe();
+  const locking = useEntering(() => call(lockTablet));
+  const leaving = useEntering(() => call(signOut));
+  const { colorScheme, setColorScheme } = useMantineColorScheme();
+  return (
+    <Modal opened onClose={close} title={`${me.data?.person?.name ?? ''}, ${me.data?.person?.role ?? ''}`} size="lg">
+      <h3>Somebody else is here</h3>
+      <div style={{ margin: '10px 0 20px' }}>
+        <PickPerson onDone={close} />
+      </div>
+      <div className="row-actions">
+        <Button variant="default" onClick={() => setColorScheme(colorScheme === 'dark' ? 'light' : 'dark')}>
+          {colorScheme === 'dark' ? 'Daylight' : 'Night shift'}
+        </Button>
+        <Button variant="default" onClick={() => locking.mutate(undefined)}>
+          Nobody is here
+        </Button>
+        <Button variant="subtle" onClick={() => leaving.mutate(undefined)}>
+          Sign this device out
+        </Button>
+      </div>
+    </Modal>
+  );
+}

@@ -1,0 +1,311 @@
+import { Button, Checkbox, Modal, Select, Textarea, TextInput } from '@mantine/core';
+import { useMemo, useState } from 'react';
+import { bandReading, bandRules, faults, isRead, nextTests, noneOfThese, observationOf, rankSuspects, startWeights } from '@bay/core/diagnosis';
+import type { Answer, NextTest, Suspect } from '@bay/core/diagnosis';
+import { becauseWords } from '@bay/core/plan';
+import { newId, sentenceOf } from '../api/index.ts';
+import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
+import { dayWords, Empty, timeWords } from '../ui/index.ts';
+
+interface Case {
+  symptom: string;
+  touched: string[];
+  closed?: { faultId: string; reason: string; by: string; at: string };
+  by?: string;
+  at?: string;
+}
+interface Observation {
+  caseId: string;
+  observationId: string;
+  outcome: string;
+  reading?: string;
+  also?: string;
+  withdrawn?: boolean;
+  by?: string;
+  at?: string;
+}
+
+const systems = [...new Set(faults.map((f) => f.system))];
+const titleOf = (id: string): string => (id === noneOfThese ? 'none of these' : (faults.find((f) => f.id === id)?.title ?? id));
+const words = (outcome: string): string => outcome.replaceAll('-', ' ');
+const percent = (p: number): string => `${p >= 0.1 ? Math.round(p * 100) : (p * 100).toFixed(1)} %`;
+const riskWords = ['', 'key on, hand tools', 'cranking or hot: keep clear of belts and fan', 'never alone: eyes, gloves, second person'] as const;
+
+function OpenCase() {
+  const put = usePut();
+  const [symptom, setSymptom] = useState('');
+  const [touched, setTouched] = useState<string[]>([]);
+  return (
+    <form
+      className="panel"
+      onSubmit={(e) => {
+        e.preventDefault();
+        put.mutate({ kind: 'case', key: newId(), data: { symptom, touched }, revision: 0 });
+      }}
+    >
+      <h3>Open a case</h3>
+      <TextInput label="What it does" placeholder="cranks and does not fire" value={symptom} onChange={(e) => setSymptom(e.currentTarget.value)} />
+      <fieldset style={{ border: 0, padding: 0, margin: '10px 0' }}>
+        <legend style={{ fontFamily: 'var(--head)', fontWeight: 600 }}>Touched since it was last good</legend>
+        <div className="fields">
+          {systems.map((s) => (
+            <Checkbox key={s} label={s} checked={touched.includes(s)} onChange={(e) => setTouched(e.currentTarget.checked ? [...touched, s] : touched.filter((t) => t !== s))} />
+          ))}
+        </div>
+      </fieldset>
+      {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+      <Button type="submit" disabled={symptom.trim().length < 3} loading={put.isPending}>
+        Look for the fault
+      </Button>
+    </form>
+  );
+}
+
+/** One test: choose what was seen, or type the reading and let it fall into its band. */
+function TestForm({ caseId, test, done }: { caseId: string; test: NextTest; done?: () => void }) {
+  const { plan, mayWrite } = useJob();
+  const put = usePut();
+  const { observation } = test;
+  const rule = bandRules[observation.id];
+  const [typed, setTyped] = useState('');
+  const [also, setAlso] = useState('');
+  const banded = rule && typed.trim() !== '' ? bandReading(observation.id, typed, plan.facts, also) : undefined;
+  const write = (outcome: string, reading?: string) =>
+    put.mutate(
+      { kind: 'observation', key: `${caseId}:${observation.id}`, data: { caseId, observationId: observation.id, outcome, ...(reading ? { reading, ...(also ? { also } : {}) } : {}) } },
+      {
+        onSuccess: () => {
+          setTyped('');
+          setAlso('');
+          done?.();
+        },
+      },
+    );
+  if (!mayWrite) return null;
+  return (
+    <div style={{ marginTop: 10 }}>
+      {isRead(observation.id) && (
+        <form
+          onSubmit={(e) => {
+            e.preventDefault();
+            if (banded?.ok) write(banded.outcome, typed);
+          }}
+        >
+          <div className="fields">
+            <TextInput label={`Reading, ${rule!.unit}`} value={typed} onChange={(e) => setTyped(e.currentTarget.value)} error={banded && !banded.ok ? banded.sentence : undefined} description={banded?.ok ? `${banded.understood}: ${words(banded.outcome)} (${rule!.source})` : rule!.source} classNames={{ input: 'mono' }} />
+            {rule!.also && <TextInput label={`${rule!.also.label}, ${rule!.also.unit}`} value={also} onChange={(e) => setAlso(e.currentTarget.value)} classNames={{ input: 'mono' }} />}
+          </div>
+          <div className="row-actions">
+            <Button type="submit" disabled={!banded?.ok} loading={put.isPending}>
+              Record
+            </Button>
+          </div>
+        </form>
+      )}
+      <div className="row-actions">
+        {isRead(observation.id) && <span className="quiet">or by eye:</span>}
+        {observation.outcomes.map((o) => (
+          <button key={o.id} type="button" className="plain-button small" disabled={put.isPending} onClick={() => write(o.id)}>
+            {words(o.id)}
+          </button>
+        ))}
+      </div>
+      {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+    </div>
+  );
+}
+
+function SuspectRow({ s, close }: { s: Suspect; close: (id: string) => void }) {
+  const { plan, mayWrite } = useJob();
+  const fault = faults.find((f) => f.id === s.id);
+  const [open, setOpen] = useState(false);
+  return (
+    <li style={{ padding: '6px 0', borderBottom: '1px solid var(--line)' }}>
+      <button type="button" className="row-button" style={{ gridTemplateColumns: 'minmax(0, 1fr) 56px 62px', minHeight: 44, padding: 0 }} aria-expanded={open} onClick={() => setOpen(!open)}>
+        <span>{titleOf(s.id)}</span>
+        <span className="figure">{percent(s.before)}</span>
+        <span className="figure" style={{ color: 'var(--ink)', fontWeight: 600 }}>{percent(s.now)}</span>
+      </button>
+      <div className="bar" aria-hidden="true">
+        <i style={{ width: `${s.now * 100}%` }} />
+        <s style={{ left: `${s.before * 100}%` }} />
+      </div>
+      {s.raisedBy.length > 0 && <p className="quiet" style={{ fontSize: 13.5 }}>raised by {s.raisedBy.map((r) => r.split(' ')[0]!).map((id) => (/^(rec|don|eng|gbx|cho)-/.test(id) ? becauseWords(id, plan.facts) : id)).join(' · ')}</p>}
+      {open && fault && (
+        <div style={{ padding: '6px 0' }}>
+          <p>
+            <b>What fixes it:</b> {fault.fix}
+          </p>
+          {mayWrite && (
+            <div className="row-actions">
+              <button type="button" className="plain-button small" onClick={() => close(s.id)}>
+                This was it
+              </button>
+            </div>
+          )}
+        </div>
+      )}
+    </li>
+  );
+}
+
+function CloseCase({ caseId, record, faultId, close }: { caseId: string; record: Case; faultId: string; close: () => void }) {
+  const put = usePut();
+  const [id, setId] = useState(faultId);
+  const [reason, setReason] = useState('');
+  return (
+    <Modal opened onClose={close} title="Found" size="lg">
+      <Select label="What it was" searchable data={[...faults.map((f) => ({ value: f.id, label: f.title })), { value: noneOfThese, label: 'none of these' }]} value={id} onChange={(f) => setId(f ?? faultId)} />
+      <Textarea label="What was found and what cured it" value={reason} onChange={(e) => setReason(e.currentTarget.value)} data-autofocus />
+      {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+      <div className="row-actions">
+        <Button disabled={reason.trim().length < 3} loading={put.isPending} onClick={() => put.mutate({ kind: 'case', key: caseId, data: { ...record, closed: { faultId: id, reason } } }, { onSuccess: close })}>
+          Close the case
+        </Button>
+      </div>
+    </Modal>
+  );
+}
+
+function OpenedCase({ caseId, record }: { caseId: string; record: Case }) {
+  const { plan, mayWrite } = useJob();
+  const all = useRecords<Observation>('observation');
+  const put = usePut();
+  const [cannot, setCannot] = useState<string[]>([]);
+  const [chosen, setChosen] = useState<string>();
+  const [found, setFound] = useState<string>();
+  const [whole, setWhole] = useState(false);
+  const seen = useMemo(() => Object.entries(all).filter(([, o]) => o.caseId === caseId && !o.withdrawn).sort(([, a], [, b]) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1)), [all, caseId]);
+  const ranking = useMemo(() => {
+    const answers: Answer[] = seen.map(([, o]) => ({ observationId: o.observationId, outcome: o.outcome }));
+    const suspects = rankSuspects(startWeights(plan.scope, record.touched), answers);
+    return { suspects, tests: nextTests(suspects, answers.map((a) => a.observationId)) };
+  }, [plan.scope, record.touched, seen]);
+  const tests = ranking.tests.filter((t) => !cannot.includes(t.observation.id));
+  const best = tests.find((t) => t.observation.id === chosen) ?? tests[0];
+  const shown = whole ? ranking.suspects : ranking.suspects.slice(0, 8);
+  const rest = ranking.suspects.slice(8).reduce((s, x) => s + x.now, 0);
+  return (
+    <>
+      <p style={{ marginBottom: 10 }}>
+        <b>{record.symptom}</b> <span className="quiet">{record.touched.length > 0 ? `touched: ${record.touched.join(', ')}` : ''} opened by {record.by}, {record.at ? dayWords(record.at) : ''}</span>
+      </p>
+      <div className="grid-2">
+        <div>
+          {best && (
+            <div className="panel next-test">
+              <div className="bench-head" style={{ marginBottom: 2 }}>
+                <span className="quiet">{chosen === best.observation.id ? 'Chosen test' : 'Next best test'}</span>
+                <span className="right mono quiet">{best.observation.minutes} min</span>
+              </div>
+              <h3 style={{ fontSize: 20 }}>{best.observation.question}</h3>
+              <p className="quiet">
+                Tells {best.bits.toFixed(2)} bit, {best.bitsPerMinute.toFixed(2)} bit a minute. {best.observation.needs}
+              </p>
+              {best.observation.risk > 0 && <p className={best.observation.risk >= 2 ? 'oxide' : 'quiet'}>{riskWords[best.observation.risk]}</p>}
+              <TestForm key={best.observation.id} caseId={caseId} test={best} done={() => setChosen(undefined)} />
+              <div className="row-actions">
+                <button
+                  type="button"
+                  className="plain-button small bare"
+                  onClick={() => {
+                    setCannot([...cannot, best.observation.id]);
+                    setChosen(undefined);
+                  }}
+                >
+                  Cannot do this now
+                </button>
+              </div>
+            </div>
+          )}
+          <table className="data">
+            <thead>
+              <tr>
+                <th>Then</th>
+                <th className="num">min</th>
+                <th className="num">bit a min</th>
+              </tr>
+            </thead>
+            <tbody>
+              {tests.filter((t) => t !== best).slice(0, 5).map((t) => (
+                <tr key={t.observation.id}>
+                  <td>
+                    <button type="button" className="plain-button small bare" style={{ padding: 0, textAlign: 'left' }} onClick={() => setChosen(t.observation.id)}>
+                      {t.observation.question}
+                    </button>
+                  </td>
+                  <td className="num">{t.observation.minutes}</td>
+                  <td className="num">{t.bitsPerMinute.toFixed(2)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <Select label="Or any other" searchable placeholder="Find a test" data={tests.map((t) => ({ value: t.observation.id, label: t.observation.question }))} value={null} onChange={(id) => setChosen(id ?? undefined)} mt="sm" />
+        </div>
+        <div>
+          <div className="row-button" style={{ gridTemplateColumns: 'minmax(0, 1fr) 56px 62px', minHeight: 28, cursor: 'default' }}>
+            <h3>Suspects</h3>
+            <span className="figure">before</span>
+            <span className="figure">now</span>
+          </div>
+          <ul>
+            {shown.map((s) => (
+              <SuspectRow key={s.id} s={s} close={setFound} />
+            ))}
+          </ul>
+          {ranking.suspects.length > 8 && (
+            <button type="button" className="plain-button small bare" onClick={() => setWhole(!whole)}>
+              {whole ? 'The first eight' : `${ranking.suspects.length - 8} others together ${percent(rest)}`}
+            </button>
+          )}
+          <h3 style={{ marginTop: 14 }}>Answered</h3>
+          {seen.length === 0 && <p className="quiet">Nothing yet. Say what was heard and seen first.</p>}
+          <ul>
+            {seen.map(([key, o]) => (
+              <li key={key} style={{ display: 'flex', gap: 8, alignItems: 'center', borderBottom: '1px solid var(--line)' }}>
+                <span style={{ flex: 1 }}>
+                  {observationOf(o.observationId).question}: <b>{o.reading ? `${o.reading}, ` : ''}{words(o.outcome)}</b>{' '}
+                  <span className="quiet">
+                    {o.by} {o.at ? timeWords(o.at) : ''}
+                  </span>
+                </span>
+                {mayWrite && (
+                  <button type="button" className="plain-button small bare" aria-label={`Withdraw: ${observationOf(o.observationId).question}`} onClick={() => put.mutate({ kind: 'observation', key, data: { ...o, withdrawn: true } })}>
+                    Withdraw
+                  </button>
+                )}
+              </li>
+            ))}
+          </ul>
+        </div>
+      </div>
+      {found && <CloseCase caseId={caseId} record={record} faultId={found} close={() => setFound(undefined)} />}
+    </>
+  );
+}
+
+/** Finding the fault: observations in, suspects ranked, the next best test by what it tells a minute. */
+export function Diagnosis() {
+  const { mayWrite } = useJob();
+  const cases = Object.entries(useRecords<Case>('case')).sort(([, a], [, b]) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1));
+  const open = cases.find(([, c]) => !c.closed);
+  const closed = cases.filter(([, c]) => c.closed);
+  return (
+    <>
+      {open ? <OpenedCase key={open[0]} caseId={open[0]} record={open[1]} /> : mayWrite ? <OpenCase /> : <Empty title="No fault is being looked for" />}
+      {closed.length > 0 && (
+        <section style={{ marginTop: 18 }}>
+          <h3 className="group-title">Closed cases</h3>
+          {closed.map(([id, c]) => (
+            <p key={id} style={{ padding: '6px 0' }}>
+              <b>{c.symptom}</b>: {titleOf(c.closed!.faultId)}. {c.closed!.reason}{' '}
+              <span className="quiet">
+                {c.closed!.by}, {dayWords(c.closed!.at)}
+              </span>
+            </p>
+          ))}
+        </section>
+      )}
+    </>
+  );
+}

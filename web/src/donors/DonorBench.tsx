@@ -1,0 +1,170 @@
+import { Button, Select, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { donorMoneyRules, labelRules, partConditions } from '@bay/core/donors';
+import type { PartRecord } from '@bay/core/donors';
+import { newId, sentenceOf } from '../api/index.ts';
+import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
+import { UnitForm } from '../jobs/UnitForm.tsx';
+import { Because } from '../ui/index.ts';
+import { StepList } from '../pull/StepList.tsx';
+
+const unitRoles = [
+  ['donor', 'Donor car'],
+  ['engine', 'Engine'],
+  ['gearbox', 'Gearbox'],
+  ['computer', 'Engine unit'],
+  ['loom', 'Loom'],
+] as const;
+
+/** Next free label: the letter of the job and a running number. */
+function nextLabel(parts: readonly PartRecord[]): string {
+  const used = parts.map((p) => /^([A-Z])-(\d+)$/.exec(p.label)).filter((m) => m !== null);
+  const letter = used.at(-1)?.[1] ?? 'P';
+  return `${letter}-${Math.max(100, ...used.map((m) => Number(m[2]))) + 1}`;
+}
+
+function TickOff({ takeId, title, done }: { takeId: string; title: string; done: () => void }) {
+  const parts = Object.values(useRecords<PartRecord>('part'));
+  const put = usePut();
+  const [v, setV] = useState({ title, condition: 'good', label: nextLabel(parts), place: parts.at(-1)?.place ?? '', note: '' });
+  const taken = parts.some((p) => p.label !== '' && p.label === v.label);
+  return (
+    <form
+      className="card-open"
+      onSubmit={(e) => {
+        e.preventDefault();
+        put.mutate({ kind: 'part', key: newId(), data: { takeId, ...v, note: v.note || undefined }, revision: 0 }, { onSuccess: done });
+      }}
+    >
+      <div className="fields">
+        <TextInput label="What came off" value={v.title} onChange={(e) => setV({ ...v, title: e.currentTarget.value })} data-autofocus autoFocus />
+        <Select label="Condition" data={[...partConditions]} value={v.condition} onChange={(condition) => setV({ ...v, condition: condition ?? 'good' })} />
+        <TextInput label="Bag or label" value={v.label} onChange={(e) => setV({ ...v, label: e.currentTarget.value.toUpperCase() })} error={taken ? `${v.label} is on another part of this job.` : undefined} classNames={{ input: 'mono' }} />
+        <TextInput label="Storage place" placeholder="shelf C2" value={v.place} onChange={(e) => setV({ ...v, place: e.currentTarget.value })} />
+        <TextInput label="Note" value={v.note} onChange={(e) => setV({ ...v, note: e.currentTarget.value })} />
+      </div>
+      {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+      <div className="row-actions">
+        <Button type="submit" loading={put.isPending} disabled={taken}>
+          Taken off
+        </Button>
+        <Button variant="subtle" onClick={done}>
+          Not now
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+/** The donor: units it brings, the harvest list from the plan, and the order of taking it apart. */
+export default function DonorBench() {
+  const { sheet, plan, mayWrite } = useJob();
+  const parts = useRecords<PartRecord>('part');
+  const [open, setOpen] = useState<string>();
+  const [adding, setAdding] = useState<(typeof unitRoles)[number][0]>();
+  const [tab, setTab] = useState<'list' | 'order' | 'labels'>('list');
+  const byTake = (takeId: string) => Object.entries(parts).filter(([, p]) => p.takeId === takeId);
+  const have = plan.harvest.filter((l) => byTake(l.part.id).length > 0).length;
+  return (
+    <>
+      <div className="bench-head">
+        <h2>Harvest</h2>
+        <span className="quiet">
+          {have} of {plan.harvest.length} lines taken off
+        </span>
+      </div>
+      <div className="panel">
+        <table className="data">
+          <tbody>
+            {unitRoles.map(([role, name]) => {
+              const unit = sheet.units.find((u) => u.role === role);
+              return (
+                <tr key={role}>
+                  <td style={{ width: 130 }}>{name}</td>
+                  <td>
+                    {unit ? (
+                      <>
+                        <b>{unit.name}</b> <span className="quiet mono">{unit.identity}</span>, {unit.place}
+                      </>
+                    ) : (
+                      <button type="button" className="plain-button small bare" disabled={!mayWrite} onClick={() => setAdding(role)}>
+                        Add the {name.toLowerCase()}
+                      </button>
+                    )}
+                    {adding === role && !unit && <UnitForm jobId={sheet.job.id} role={role} label={name} done={() => setAdding(undefined)} />}
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
+      <div className="tabs" role="tablist">
+        {(['list', 'order', 'labels'] as const).map((t) => (
+          <button key={t} type="button" role="tab" aria-selected={tab === t} onClick={() => setTab(t)}>
+            {{ list: 'Harvest list', order: 'Order of taking apart', labels: 'Labels and money' }[t]}
+          </button>
+        ))}
+      </div>
+      {tab === 'list' && (
+        <ul className="rows">
+          {plan.harvest.map((line) => {
+            const taken = byTake(line.part.id);
+            return (
+              <li key={line.part.id}>
+                <button type="button" className="row-button" style={{ gridTemplateColumns: '34px minmax(0, 1fr) minmax(120px, auto)' }} aria-expanded={open === line.part.id} onClick={() => setOpen(open === line.part.id ? undefined : line.part.id)}>
+                  <span className={`step ${taken.length > 0 ? 'done' : 'free'}`} style={{ padding: 0, border: 0, display: 'block' }}>
+                    <span className="mark" aria-hidden="true">{taken.length > 0 ? '✓' : ''}</span>
+                  </span>
+                  <span>
+                    {line.part.title}
+                    <br />
+                    <span className="quiet" style={{ fontSize: 13.5 }}>{line.part.why}</span>
+                  </span>
+                  <span className="figure">{taken.length > 0 ? taken.map(([, p]) => p.label || 'no label').join(', ') : 'still on the donor'}</span>
+                </button>
+                {taken.map(([key, p]) => (
+                  <p key={key} style={{ padding: '0 0 8px 42px', fontSize: 14 }}>
+                    <span className={`tag ${p.condition === 'good' ? 'teal' : 'ochre'}`}>{p.condition}</span> {p.title}, {p.place || 'no place'} <Link to={`/parts/${key}`}>Label and QR</Link>
+                  </p>
+                ))}
+                {open === line.part.id && (
+                  <>
+                    <Because ids={line.because} facts={plan.facts} />
+                    {mayWrite && <TickOff takeId={line.part.id} title={line.part.title.split(',')[0]!} done={() => setOpen(undefined)} />}
+                  </>
+                )}
+              </li>
+            );
+          })}
+        </ul>
+      )}
+      {tab === 'order' && <StepList plan={plan.harvestSteps} prefix="donor-" />}
+      {tab === 'labels' && (
+        <div className="grid-2">
+          <div className="panel">
+            <h3>How bags and labels are written</h3>
+            <ul>
+              {labelRules.map((r) => (
+                <li key={r.id} style={{ padding: '5px 0' }}>
+                  {r.rule} <span className="quiet">({r.why})</span>
+                </li>
+              ))}
+            </ul>
+          </div>
+          <div className="panel">
+            <h3>How a donor is counted</h3>
+            <ul>
+              {donorMoneyRules.map((r) => (
+                <li key={r.id} style={{ padding: '5px 0' }}>
+                  <b>{r.subject}</b>: {r.rule}
+                </li>
+              ))}
+            </ul>
+          </div>
+        </div>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,52 @@
+import { Button } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import QRCode from 'qrcode';
+import { Link, useParams } from 'react-router';
+import type { PartRecord } from '@bay/core/donors';
+import { readPart } from '@bay/contract/jobs';
+import { call, sentenceOf } from '../api/index.ts';
+import { dayWords, Failed, Loading } from '../ui/index.ts';
+
+/** What a label opens: the part, where it is, whose it is; and the label itself to print. */
+export function PartPage() {
+  const { partId = '' } = useParams();
+  const part = useQuery({ queryKey: ['part', partId], queryFn: () => call(readPart, { params: { partId } }) });
+  const address = `${window.location.origin}/parts/${partId}`;
+  const code = useQuery({ queryKey: ['qr', address], queryFn: () => QRCode.toDataURL(address, { margin: 0, width: 256 }), staleTime: Infinity });
+  if (part.isPending) return <div className="page"><Loading /></div>;
+  if (part.isError) return <div className="page"><Failed sentence={sentenceOf(part.error)} again={() => void part.refetch()} /></div>;
+  const { number, carName, jobId, record } = part.data;
+  const data = record.data as unknown as PartRecord;
+  return (
+    <div className="page" style={{ maxWidth: 760 }}>
+      <div className="page-head no-print">
+        <h1>{data.title}</h1>
+        <span className="quiet">
+          {data.condition}, {data.place || 'no place yet'}
+        </span>
+        <span className="right">
+          <Button onClick={() => window.print()}>Print the label</Button>
+        </span>
+      </div>
+      <div className="label-sheet">
+        {code.data ? <img src={code.data} width={128} height={128} alt={`QR code of ${address}`} /> : <div style={{ width: 128, height: 128 }} />}
+        <div>
+          <b className="mono">{data.label || 'no label'}</b>
+          <p>{data.title}</p>
+          <p>
+            Job {number}, {carName}
+          </p>
+          <p>
+            {data.place}, {data.condition}
+          </p>
+          <p>
+            {record.by}, {dayWords(record.at)}
+          </p>
+        </div>
+      </div>
+      <p className="no-print" style={{ marginTop: 14 }}>
+        {data.note} <Link to={`/jobs/${jobId}/donor`}>To the harvest of job {number}</Link>
+      </p>
+    </div>
+  );
+}

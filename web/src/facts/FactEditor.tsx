@@ -1,0 +1,157 @@
+import { Button, Modal, Select, TextInput } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { factDef, optionWords, showFact } from '@bay/core/facts';
+import type { FactSource } from '@bay/core/facts';
+import { hasDifference, titleOf } from '@bay/core/plan';
+import { factHistory } from '@bay/contract/facts';
+import type { FactRow } from '@bay/contract/facts';
+import { call, fieldsOf, Refused, sentenceOf } from '../api/index.ts';
+import { useJob } from '../jobs/useJob.ts';
+import { dayWords, MeasuredInput, timeWords, verdictWords } from '../ui/index.ts';
+import { useFactRow, usePutFact } from './useFact.ts';
+import type { Bearer } from './useFact.ts';
+
+export const sourceWords: Record<FactSource, string> = { measured: 'Measured', 'looked-up': 'Looked up', assumed: 'Assumed' };
+
+function Difference({ d }: { d: { added: string[]; dropped: string[]; verdicts: { id: string; from: string; to: string }[] } }) {
+  if (!hasDifference(d)) return <p>Saved. Nothing in the plan changed.</p>;
+  return (
+    <div role="status">
+      <p>
+        <b>Saved. The plan changed:</b>
+      </p>
+      <ul style={{ marginTop: 6 }}>
+        {d.verdicts.map((v) => (
+          <li key={v.id}>
+            {titleOf(v.id)}: {verdictWords[v.from as 'clash']} → <b>{verdictWords[v.to as 'clash']}</b>
+          </li>
+        ))}
+        {d.added.map((id) => (
+          <li key={id}>
+            <span className="tag teal">added</span> {titleOf(id)}
+          </li>
+        ))}
+        {d.dropped.map((id) => (
+          <li key={id}>
+            <span className="tag ochre">dropped</span> {titleOf(id)}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+/** Writes one fact: every part, where it comes from, what hangs on it, and what changed afterwards. */
+export function FactEditor({ factId, bearer, close }: { factId: string; bearer: Bearer; close: () => void }) {
+  const { sheet, plan, mayWrite } = useJob();
+  const def = factDef(factId);
+  const row = useFactRow(factId, bearer);
+  const [typed, setTyped] = useState<Record<string, string>>(() => ({ ...Object.fromEntries(Object.entries(row?.parts ?? {}).map(([k, v]) => [k, String(v)])), ...row?.typed }));
+  const [source, setSource] = useState<FactSource>(row?.source ?? 'measured');
+  const [note, setNote] = useState(row?.note ?? '');
+  // The revision on screen when the form was opened: a change by somebody else meanwhile is shown, not overwritten.
+  const [revision, setRevision] = useState(row?.revision ?? 0);
+  const saving = usePutFact();
+  const fields = fieldsOf(saving.error);
+  const stale = saving.error instanceof Refused && saving.error.problem.status === 409 ? (saving.error.problem.current as FactRow | null | undefined) : undefined;
+  const history = useQuery({ queryKey: ['fact-history', sheet.job.id, bearer, factId, row?.revision], queryFn: () => call(factHistory, { params: { jobId: sheet.job.id, bearer, factId } }), enabled: row !== undefined });
+  const waiting = plan.waitingFor.get(factId) ?? [];
+  const save = (rev: number) => saving.mutate({ bearer, factId, typed, source, ...(note.trim() ? { note } : {}), revision: rev });
+  return (
+    <Modal opened onClose={close} title={def.label} size="lg">
+      <p className="quiet">{def.howTo}</p>
+      {def.kindNote && <p className="quiet">Taken: {def.kindNote}.</p>}
+      {saving.isSuccess ? (
+        <>
+          <div className="notice" style={{ marginTop: 12 }}>
+            <Difference d={saving.data.difference} />
+          </div>
+          <Button onClick={close} autoFocus>
+            Close
+          </Button>
+        </>
+      ) : (
+        <form
+          onSubmit={(e) => {
+            e.preventDefault();
+            save(revision);
+          }}
+          style={{ marginTop: 12 }}
+        >
+          <div className="fields">
+            {def.parts.map((part, i) => {
+              const label = part.label === '' ? def.label : part.label;
+              const set = (text: string) => setTyped({ ...typed, [part.key]: text });
+              if (part.options) {
+                return <Select key={part.key} label={label} allowDeselect clearable data={part.options.map((o) => ({ value: o, label: optionWords(o) }))} value={typed[part.key] || null} onChange={(o) => set(o ?? '')} error={fields[part.key]} {...(i === 0 ? { 'data-autofocus': true } : {})} />;
+              }
+              if (part.text) return <TextInput key={part.key} label={label} value={typed[part.key] ?? ''} onChange={(e) => set(e.currentTarget.value)} error={fields[part.key]} {...(i === 0 ? { 'data-autofocus': true } : {})} />;
+              return <MeasuredInput key={part.key} label={label} unit={part.unit ?? ''} value={typed[part.key] ?? ''} onChange={set} error={fields[part.key]} {...(i === 0 ? { autoFocus: true } : {})} />;
+            })}
+          </div>
+          <div className="fields">
+            <Select label="Where it comes from" data={Object.entries(sourceWords).map(([value, label]) => ({ value, label }))} value={source} onChange={(s) => setSource((s ?? 'measured') as FactSource)} />
+            <TextInput label="Note" value={note} onChange={(e) => setNote(e.currentTarget.value)} />
+          </div>
+          {waiting.length > 0 && (
+            <p className="because">
+              <b>Waits for this:</b> {waiting.map(titleOf).join(' · ')}
+            </p>
+          )}
+          {stale !== undefined && (
+            <div className="notice ochre-notice" role="alert">
+              {stale ? (
+                <>
+                  {stale.by} wrote <b>{showFact(factId, stale)}</b> meanwhile. What you typed is still above.
+                </>
+              ) : (
+                'It was cleared meanwhile.'
+              )}
+              <div className="row-actions">
+                <Button
+                  onClick={() => {
+                    setRevision(stale?.revision ?? 0);
+                    save(stale?.revision ?? 0);
+                  }}
+                >
+                  Mine counts
+                </Button>
+                <Button variant="default" onClick={close}>
+                  Theirs counts
+                </Button>
+              </div>
+            </div>
+          )}
+          {saving.isError && stale === undefined && <p role="alert" className="oxide">{sentenceOf(saving.error)}</p>}
+          <div className="row-actions">
+            <Button type="submit" loading={saving.isPending} disabled={!mayWrite}>
+              Save
+            </Button>
+            <Button variant="subtle" onClick={close}>
+              Leave it
+            </Button>
+          </div>
+          {(history.data?.versions.length ?? 0) > 0 && (
+            <div style={{ marginTop: 14 }}>
+              <h3>History</h3>
+              <table className="data">
+                <tbody>
+                  {history.data!.versions.map((v) => (
+                    <tr key={v.revision}>
+                      <td className="mono">{Object.keys(v.parts).length > 0 ? showFact(factId, v) : 'not known'}</td>
+                      <td>{sourceWords[v.source]}</td>
+                      <td className="quiet">
+                        {v.by}, {dayWords(v.at)} {timeWords(v.at)}
+                      </td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </div>
+          )}
+        </form>
+      )}
+    </Modal>
+  );
+}

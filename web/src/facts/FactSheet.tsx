@@ -1,0 +1,127 @@
+import { TextInput } from '@mantine/core';
+import { useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { factCatalogue, showPart } from '@bay/core/facts';
+import type { FactDef } from '@bay/core/facts';
+import { titleOf } from '@bay/core/plan';
+import type { FactRow } from '@bay/contract/facts';
+import { useJob } from '../jobs/useJob.ts';
+import { dayWords } from '../ui/index.ts';
+import { FactEditor, sourceWords } from './FactEditor.tsx';
+import { usualBearer } from './useFact.ts';
+import type { Bearer } from './useFact.ts';
+
+const subjects: readonly { id: string; title: string; bearer: Bearer; of: FactDef['subject'] }[] = [
+  { id: 'recipient', title: 'Car', bearer: 'car', of: 'recipient' },
+  { id: 'engine', title: 'Engine going in', bearer: 'engine', of: 'engine' },
+  { id: 'gearbox', title: 'Gearbox', bearer: 'gearbox', of: 'gearbox' },
+  { id: 'donor', title: 'Donor', bearer: 'donor', of: 'donor' },
+  { id: 'choice', title: 'Choices', bearer: 'job', of: 'choice' },
+  { id: 'own-engine', title: 'Engine coming out', bearer: 'own-engine', of: 'engine' },
+];
+
+function Value({ def, row }: { def: FactDef; row: FactRow }) {
+  return (
+    <span>
+      {def.parts
+        .filter((p) => row.parts[p.key] !== undefined)
+        .map((p) => {
+          const shown = showPart(def.id, p.key, row.parts[p.key]!, row.typed[p.key]);
+          return (
+            <span key={p.key} style={{ display: 'inline-block', marginRight: 14 }}>
+              {p.label && <span className="quiet">{p.label.toLowerCase()} </span>}
+              <span className="mono">{shown.main}</span> {shown.beside && <small className="quiet mono">{shown.beside}</small>}
+            </span>
+          );
+        })}
+    </span>
+  );
+}
+
+/** The fact sheet: what is known, what is not, and which verdicts wait for it. */
+export default function FactSheet() {
+  const { sheet, plan } = useJob();
+  const [params, setParams] = useSearchParams();
+  const subject = subjects.find((s) => s.id === params.get('of')) ?? subjects[0]!;
+  const [filter, setFilter] = useState('');
+  const [missingOnly, setMissingOnly] = useState(false);
+  const openId = params.get('fact');
+  const bearerId = subject.bearer === 'job' ? sheet.job.id : sheet.units.find((u) => u.role === subject.bearer)?.id;
+  const rows = useMemo(() => new Map(sheet.facts.filter((f) => f.bearerId === bearerId).map((f) => [f.factId, f])), [sheet.facts, bearerId]);
+  const defs = factCatalogue.filter((d) => d.subject === subject.of);
+  const shown = defs.filter((d) => (!missingOnly || !rows.has(d.id)) && `${d.label} ${d.id}`.toLowerCase().includes(filter.trim().toLowerCase()));
+  const groups = [...new Set(shown.map((d) => d.group))];
+  const open = (fact: string | undefined) => {
+    const next = new URLSearchParams(params);
+    if (fact) next.set('fact', fact);
+    else next.delete('fact');
+    setParams(next, { replace: true });
+  };
+  return (
+    <>
+      <div className="bench-head">
+        <h2>Facts</h2>
+        <span className="quiet">
+          {rows.size} of {defs.length} known about the {subject.title.toLowerCase()}
+        </span>
+      </div>
+      <div className="tabs" role="tablist">
+        {subjects.map((s) => (
+          <button key={s.id} type="button" role="tab" aria-selected={s.id === subject.id} onClick={() => setParams({ of: s.id }, { replace: true })}>
+            {s.title}
+          </button>
+        ))}
+      </div>
+      {!bearerId ? (
+        <p className="notice ochre-notice">This job has no {subject.title.toLowerCase()} yet. Add it at Scope or Donor, then its facts have something to hang on.</p>
+      ) : (
+        <>
+          <div className="row-actions" style={{ marginTop: 0 }}>
+            <TextInput aria-label="Find a fact" placeholder="Find a fact" value={filter} onChange={(e) => setFilter(e.currentTarget.value)} />
+            <button type="button" className="plain-button" aria-pressed={missingOnly} onClick={() => setMissingOnly(!missingOnly)}>
+              {missingOnly ? 'Show all' : 'Only what is not known'}
+            </button>
+          </div>
+          {groups.map((group) => (
+            <section key={group}>
+              <h3 className="group-title">{group}</h3>
+              <ul className="rows">
+                {shown
+                  .filter((d) => d.group === group)
+                  .map((def) => {
+                    const row = rows.get(def.id);
+                    const assumed = !row && subject.bearer === usualBearer(def.id) ? plan.facts.get(def.id) : undefined;
+                    const waiting = row ? [] : (plan.waitingFor.get(def.id) ?? []);
+                    return (
+                      <li key={def.id}>
+                        <button type="button" className="row-button" style={{ gridTemplateColumns: 'minmax(150px, 0.8fr) minmax(0, 2fr)' }} onClick={() => open(def.id)}>
+                          <b>{def.label}</b>
+                          <span>
+                            {row ? (
+                              <>
+                                <Value def={def} row={row} />
+                                <small className="quiet">
+                                  {sourceWords[row.source].toLowerCase()}, {row.by}, {dayWords(row.at)}
+                                </small>
+                              </>
+                            ) : assumed ? (
+                              <span className="quiet">taken as {String(Object.values(assumed.parts)[0]).replaceAll('-', ' ')}, by the school chosen</span>
+                            ) : (
+                              <span className="quiet">
+                                not known{waiting.length > 0 && <span className="ochre">, {waiting.length === 1 ? `"${titleOf(waiting[0]!)}" waits` : `${waiting.length} lines wait`} for it</span>}
+                              </span>
+                            )}
+                          </span>
+                        </button>
+                      </li>
+                    );
+                  })}
+              </ul>
+            </section>
+          ))}
+        </>
+      )}
+      {openId && bearerId && <FactEditor key={openId} factId={openId} bearer={subject.bearer} close={() => open(undefined)} />}
+    </>
+  );
+}

@@ -1,0 +1,223 @@
+import { Button, Checkbox, Select, TextInput, Textarea } from '@mantine/core';
+import { useState } from 'react';
+import { interfaceOf, knockOnChain } from '@bay/core/fit';
+import type { FitLine, FitRecord } from '@bay/core/fit';
+import { partName } from '@bay/core/facts';
+import { kitLineOf } from '@bay/core/kit';
+import { parseMeasure } from '@bay/core/units';
+import { sentenceOf } from '../api/index.ts';
+import { FactEditor, usualBearer } from '../facts/index.ts';
+import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
+import { Because, dayWords, MeasuredInput, Sum, VerdictMark, verdictWords } from '../ui/index.ts';
+import { KnockOnDrawing } from './KnockOnDrawing.tsx';
+
+const judgedWords = ['bolts-up', 'adapt', 'clash'] as const;
+const wordOptions = judgedWords.map((value) => ({ value, label: verdictWords[value] }));
+type JudgedWord = (typeof judgedWords)[number];
+
+type Save = (next: FitRecord, done?: () => void) => void;
+
+function WayOut({ line, record, save, close, busy }: { line: FitLine; record: FitRecord; save: Save; close: () => void; busy: boolean }) {
+  const usual = line.def.resolutions.split(/;\s*/);
+  const [text, setText] = useState(record.resolution?.text ?? '');
+  const [kit, setKit] = useState<string[]>([...(record.resolution?.kit ?? line.def.kit)]);
+  return (
+    <form
+      onSubmit={(e) => {
+        e.preventDefault();
+        save({ ...record, resolution: { text, kit, asked: record.resolution?.asked ?? [], by: '', at: '' } }, close);
+      }}
+      style={{ marginTop: 12 }}
+    >
+      <h4>Ways out that are usual here</h4>
+      <div className="row-actions" style={{ marginTop: 4 }}>
+        {usual.map((u) => (
+          <button key={u} type="button" className="plain-button small bare" style={{ textAlign: 'left' }} onClick={() => setText(u)}>
+            {u}
+          </button>
+        ))}
+      </div>
+      <Textarea label="What is done" value={text} onChange={(e) => setText(e.currentTarget.value)} data-autofocus autoFocus />
+      {line.def.kit.length > 0 && (
+        <fieldset style={{ border: 0, padding: 0, margin: '10px 0' }}>
+          <legend style={{ fontFamily: 'var(--head)', fontWeight: 600 }}>Kit it adds</legend>
+          {line.def.kit.map((id) => (
+            <Checkbox key={id} mt={6} label={kitLineOf(id).title} checked={kit.includes(id)} onChange={(e) => setKit(e.currentTarget.checked ? [...kit, id] : kit.filter((k) => k !== id))} />
+          ))}
+        </fieldset>
+      )}
+      <div className="row-actions">
+        <Button type="submit" disabled={text.trim().length < 3} loading={busy}>
+          Choose this
+        </Button>
+        <Button variant="subtle" onClick={close}>
+          Not now
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+function Trial({ record, save, close, busy }: { record: FitRecord; save: Save; close: () => void; busy: boolean }) {
+  const [gap, setGap] = useState('');
+  const [place, setPlace] = useState('');
+  const [word, setWord] = useState<JudgedWord>('bolts-up');
+  const [condition, setCondition] = useState<'cold' | 'hot'>('cold');
+  const read = gap.trim() === '' ? undefined : parseMeasure(gap, 'mm');
+  return (
+    <form
+      onSubmit={(e) => {
+        e.preventDefault();
+        save({ ...record, trial: { word, place, condition, ...(read?.ok ? { gapMm: Number(read.measure.value.toFixed(2)) } : {}), by: '', at: '' } }, close);
+      }}
+      style={{ marginTop: 12 }}
+    >
+      <div className="fields">
+        <MeasuredInput label="Gap read" unit="mm" value={gap} onChange={setGap} autoFocus />
+        <TextInput label="Where" placeholder="sump rear edge to crossmember" value={place} onChange={(e) => setPlace(e.currentTarget.value)} />
+        <Select label="Cold or hot" data={['cold', 'hot']} value={condition} onChange={(c) => setCondition((c ?? 'cold') as 'cold')} />
+        <Select label="Verdict" data={wordOptions} value={word} onChange={(w) => setWord((w ?? 'bolts-up') as JudgedWord)} />
+      </div>
+      <p className="quiet">A reading overrules the sum until a fact it stands on changes.</p>
+      <div className="row-actions">
+        <Button type="submit" disabled={place.trim().length < 2 || (read !== undefined && !read.ok)} loading={busy}>
+          Write the reading
+        </Button>
+        <Button variant="subtle" onClick={close}>
+          Not now
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+function Judge({ line, record, save, close, busy }: { line: FitLine; record: FitRecord; save: Save; close: () => void; busy: boolean }) {
+  const [word, setWord] = useState<JudgedWord>('bolts-up');
+  const [why, setWhy] = useState('');
+  return (
+    <form
+      onSubmit={(e) => {
+        e.preventDefault();
+        save({ ...record, judged: { word, why, by: '', at: '' } }, close);
+      }}
+      style={{ marginTop: 12 }}
+    >
+      <div className="fields">
+        <Select label="Verdict" data={wordOptions} value={word} onChange={(w) => setWord((w ?? 'bolts-up') as JudgedWord)} />
+        <TextInput label="Why" value={why} onChange={(e) => setWhy(e.currentTarget.value)} autoFocus />
+      </div>
+      <p className="quiet">{line.def[word === 'bolts-up' ? 'boltsUp' : word]}</p>
+      <div className="row-actions">
+        <Button type="submit" disabled={why.trim().length < 3} loading={busy}>
+          Judge it so
+        </Button>
+        <Button variant="subtle" onClick={close}>
+          Not now
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+/** One interface opened: the sum, what it waits for, ways out, the trial fit, and what a way out touches. */
+export function FitCard({ line, record = {} }: { line: FitLine; record?: FitRecord | undefined }) {
+  const { plan, mayWrite } = useJob();
+  const records = useRecords<FitRecord>('fit');
+  const put = usePut();
+  const [doing, setDoing] = useState<'way-out' | 'trial' | 'judge'>();
+  const [fact, setFact] = useState<string>();
+  const { def, verdict } = line;
+  const save: Save = (next, done) => put.mutate({ kind: 'fit', key: def.id, data: next as Record<string, unknown> }, { onSuccess: () => done?.() });
+  const { resolution } = record;
+  const forms = { line, record, save, close: () => setDoing(undefined), busy: put.isPending };
+  return (
+    <div className={`card-open ${verdict.word}`}>
+      <div className="card-title">
+        <VerdictMark word={verdict.word} size={40} />
+        <h3>{def.title}</h3>
+        <span className={`word verdict-${verdict.word}`}>
+          {verdictWords[verdict.word]}, {verdict.headline}
+        </span>
+      </div>
+      <Sum rows={verdict.sum} result={verdict.result} />
+      {verdict.needs.length > 0 && (
+        <div>
+          <p>
+            <b>Measure to finish this check:</b>
+          </p>
+          <div className="row-actions" style={{ marginTop: 4 }}>
+            {verdict.needs.map((n) => (
+              <button key={n.factId + n.partKey} type="button" className="plain-button small" disabled={!mayWrite} onClick={() => setFact(n.factId)}>
+                {partName(n.factId, n.partKey)}
+              </button>
+            ))}
+          </div>
+        </div>
+      )}
+      <Because ids={verdict.because} facts={plan.facts} source={verdict.source} />
+      {line.forecast && line.forecast.basis === 'computed' && line.forecast.word !== 'not-measured' && (
+        <p className="quiet">
+          The sum alone said {verdictWords[line.forecast.word]}, {line.forecast.headline}.
+        </p>
+      )}
+      {line.stale && <p className="ochre">Facts changed after this was read or judged: look again.</p>}
+      <div className="words-3">
+        <p>
+          <b>Bolts up</b> {def.boltsUp}
+        </p>
+        <p>
+          <b>Adapt</b> {def.adapt}
+        </p>
+        <p>
+          <b>Clash</b> {def.clash}
+        </p>
+      </div>
+      {resolution && (
+        <div className="notice" style={{ marginTop: 12 }}>
+          <b>Way out:</b> {resolution.text} <span className="quiet">{resolution.by}, {dayWords(resolution.at)}</span>
+          {def.knockOn.length > 0 && (
+            <>
+              <p style={{ marginTop: 8 }}>
+                <b>What does this now touch?</b> Tick what was looked at again.
+              </p>
+              {def.knockOn.map((id) => (
+                <Checkbox
+                  key={id}
+                  mt={6}
+                  disabled={!mayWrite || put.isPending}
+                  label={interfaceOf(id).title}
+                  checked={resolution.asked.includes(id)}
+                  onChange={(e) => save({ ...record, resolution: { ...resolution, asked: e.currentTarget.checked ? [...resolution.asked, id] : resolution.asked.filter((a) => a !== id) } })}
+                />
+              ))}
+            </>
+          )}
+        </div>
+      )}
+      {resolution && <KnockOnDrawing start={def.id} links={knockOnChain(def.id, records)} />}
+      {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+      {doing === 'way-out' && <WayOut {...forms} />}
+      {doing === 'trial' && <Trial {...forms} />}
+      {doing === 'judge' && <Judge {...forms} />}
+      {!doing && mayWrite && (
+        <div className="row-actions">
+          {(verdict.word === 'adapt' || verdict.word === 'clash') && <Button onClick={() => setDoing('way-out')}>{resolution ? 'Change the way out' : 'Choose a way out'}</Button>}
+          <Button variant="default" onClick={() => setDoing('trial')}>
+            Trial fit reading
+          </Button>
+          {(verdict.basis === 'open' || verdict.basis === 'judged' || verdict.word === 'not-measured') && (
+            <Button variant="default" onClick={() => setDoing('judge')}>
+              Judge by eye
+            </Button>
+          )}
+          {resolution && (
+            <Button variant="subtle" onClick={() => save({ ...record, resolution: undefined })}>
+              Withdraw the way out
+            </Button>
+          )}
+        </div>
+      )}
+      {fact && <FactEditor factId={fact} bearer={usualBearer(fact)} close={() => setFact(undefined)} />}
+    </div>
+  );
+}

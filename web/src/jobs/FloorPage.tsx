@@ -1,0 +1,147 @@
+import { Button } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { readFloor } from '@bay/contract/jobs';
+import type { Strip } from '@bay/contract/jobs';
+import { stationName } from '@bay/core/jobs';
+import { call, sentenceOf } from '../api/index.ts';
+import { dayWords, Empty, Failed, fromToday, Loading, sinceWords, StationLine } from '../ui/index.ts';
+
+function BayStrip({ strip, bay }: { strip: Strip; bay: string }) {
+  return (
+    <li>
+      <Link to={`/jobs/${strip.id}/${strip.station}`} className="strip" aria-label={`Bay ${bay}, job ${strip.number}, ${strip.carName}`}>
+        <span className="bay-number" aria-hidden="true">{bay}</span>
+        <span className="strip-car">
+          <b>{strip.carName}</b>
+          <span className="gets">
+            gets <b>{strip.engineName ?? 'an engine to be chosen'}</b>
+          </span>
+          <span className="foot quiet">
+            {strip.number}, {strip.customer}
+          </span>
+        </span>
+        <span className="strip-work">
+          <p>
+            <b>{stationName(strip.station)}</b>, {strip.doing}
+            {strip.onIt.length > 0 && <span className="quiet">. {strip.onIt.map((o) => `${o.initials} is on it`).join(', ')}</span>}
+          </p>
+          <StationLine at={strip.station} signed={strip.signedStations} />
+        </span>
+        <span className={`strip-state ${strip.state.kind}`}>
+          <b>{strip.state.title}</b>
+          <span>{strip.state.sentence}</span>
+          {strip.promised && (
+            <span className="foot" title={strip.promised}>
+              promised {dayWords(strip.promised)}, {fromToday(strip.promised)}
+            </span>
+          )}
+        </span>
+      </Link>
+    </li>
+  );
+}
+
+/** Home: a strip for each bay, the yard, and who is on what. */
+export function FloorPage() {
+  const floor = useQuery({ queryKey: ['floor'], queryFn: () => call(readFloor) });
+  if (floor.isPending) return <div className="page"><Loading rows={5} /></div>;
+  if (floor.isError) return <div className="page"><Failed sentence={sentenceOf(floor.error)} again={() => void floor.refetch()} /></div>;
+  const { bays, strips, crew, finished } = floor.data;
+  const inBay = (bay: string): Strip | undefined => strips.find((s) => s.bay === bay);
+  const yard = strips.filter((s) => !bays.includes(s.bay ?? ''));
+  const held = strips.filter((s) => s.state.kind !== 'free').length;
+  const full = bays.filter((b) => inBay(b)).length;
+  return (
+    <>
+      <ul className="crew-ribbon" aria-label="Crew">
+        {crew.map((p) => (
+          <li key={p.id}>
+            <span className={`disc ${p.on ? '' : 'free'}`}>{p.initials}</span>
+            {p.on ? (
+              <Link to={`/jobs/${p.on.jobId}`}>
+                <span className="what">
+                  <b>{p.on.bay ? `Bay ${p.on.bay}` : p.on.number}</b> {p.on.what}
+                </span>
+                <span className="quiet mono">{sinceWords(p.on.since)}</span>
+              </Link>
+            ) : (
+              <span className="quiet">{p.name}: no step running</span>
+            )}
+          </li>
+        ))}
+      </ul>
+      <div className="page">
+        <div className="page-head">
+          <h1>The Floor</h1>
+          <span className="quiet">
+            {full} of {bays.length} bays full, {yard.length} in the yard, {held} held or waiting
+          </span>
+          <span className="right">
+            <Button component={Link} to="/book-in">
+              Book in a car
+            </Button>
+          </span>
+        </div>
+        <ul>
+          {bays.map((bay) => {
+            const strip = inBay(bay);
+            return strip ? (
+              <BayStrip key={bay} bay={bay} strip={strip} />
+            ) : (
+              <li key={bay} className="strip" style={{ gridTemplateColumns: '64px 1fr', minHeight: 64 }}>
+                <span className="bay-number" aria-hidden="true">{bay}</span>
+                <span className="quiet" style={{ alignSelf: 'center', padding: '0 16px' }}>Bay {bay} is free.</span>
+              </li>
+            );
+          })}
+        </ul>
+        <div className="section-head">
+          <h2>The Yard</h2>
+          <span className="quiet">outside, waiting</span>
+        </div>
+        {yard.length === 0 ? (
+          <Empty title={strips.length === 0 ? 'No job yet' : 'Nothing outside'}>{strips.length === 0 ? 'Book in the first car: plate number, customer, wish.' : null}</Empty>
+        ) : (
+          <ul className="yard">
+            {yard.map((s) => (
+              <li key={s.id}>
+                <Link to={`/jobs/${s.id}/${s.station}`}>
+                  <b>{s.carName}</b> gets {s.engineName ?? 'an engine to be chosen'}
+                  <br />
+                  <span className="quiet">
+                    {stationName(s.station)}: {s.doing}
+                  </span>
+                  <br />
+                  <span className={s.state.kind === 'stop' ? 'oxide' : s.state.kind === 'free' ? 'quiet' : 'ochre'}>
+                    {s.state.title} {s.state.kind === 'free' ? '' : s.state.sentence}
+                  </span>
+                </Link>
+              </li>
+            ))}
+          </ul>
+        )}
+        {finished.length > 0 && (
+          <>
+            <div className="section-head">
+              <h2>Handed over</h2>
+            </div>
+            <ul className="yard">
+              {finished.map((j) => (
+                <li key={j.id}>
+                  <Link to={`/jobs/${j.id}/hand-over`}>
+                    <b>{j.carName}</b> got {j.engineName}
+                    <br />
+                    <span className="quiet">
+                      {j.number}, {j.customer}, {j.closedAt ? dayWords(j.closedAt) : ''}
+                    </span>
+                  </Link>
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+      </div>
+    </>
+  );
+}

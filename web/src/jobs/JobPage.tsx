@@ -1,0 +1,152 @@
+import { Select } from '@mantine/core';
+import { useHotkeys } from '@mantine/hooks';
+import { Suspense, lazy, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { stationName, stations } from '@bay/core/jobs';
+import type { StationId } from '@bay/core/jobs';
+import { sentenceOf } from '../api/index.ts';
+import { useMe } from '../crew/index.ts';
+import { LogBar, Logbook } from '../logbook/index.ts';
+import { dayWords, Failed, fromToday, Loading, StationMark, stationState } from '../ui/index.ts';
+import { ConflictDialog } from './ConflictDialog.tsx';
+import { JobCtx, useChangeJob, useJob, usePlanOf, useRights, useSheet } from './useJob.ts';
+import type { Conflict } from './useJob.ts';
+import { progressOf } from './progress.ts';
+
+const benches: Record<string, React.LazyExoticComponent<React.ComponentType>> = {
+  scope: lazy(() => import('./ScopeBench.tsx')),
+  donor: lazy(() => import('../donors/DonorBench.tsx')),
+  pull: lazy(() => import('../pull/PullBench.tsx')),
+  prep: lazy(() => import('../prep/PrepBench.tsx')),
+  fit: lazy(() => import('../fit/FitBench.tsx')),
+  connect: lazy(() => import('../systems/ConnectBench.tsx')),
+  start: lazy(() => import('../commissioning/StartBench.tsx')),
+  'hand-over': lazy(() => import('../handover/HandOverBench.tsx')),
+  facts: lazy(() => import('../facts/FactSheet.tsx')),
+  kit: lazy(() => import('../kit/KitBench.tsx')),
+};
+
+function JobHead({ unfold }: { unfold: () => void }) {
+  const { sheet, mayWrite } = useJob();
+  const { job } = sheet;
+  const me = useMe();
+  const changing = useChangeJob();
+  const bays = me.data?.shop?.bays ?? [];
+  return (
+    <div className="job-head">
+      <span className="mono quiet">{job.number}</span>
+      <h1 style={{ fontSize: 23 }}>{job.carName}</h1>
+      <span className="gets">gets {job.engineName ?? 'an engine to be chosen'}</span>
+      <div className="right">
+        <span className="quiet" title={job.promised ?? undefined}>
+          {job.promised ? `promised ${dayWords(job.promised)}, ${fromToday(job.promised)}` : 'no date promised'}
+        </span>
+        <Select
+          aria-label="Where the car stands"
+          w={130}
+          data={[{ value: '', label: 'Yard' }, ...bays.map((b) => ({ value: b, label: `Bay ${b}` }))]}
+          value={job.bay ?? ''}
+          disabled={!mayWrite || changing.isPending}
+          onChange={(bay) => changing.mutate({ bay: bay || null })}
+        />
+        <button type="button" className="plain-button fold" onClick={unfold}>
+          Logbook
+        </button>
+      </div>
+      {changing.isError && <p role="alert" className="oxide">{sentenceOf(changing.error)}</p>}
+    </div>
+  );
+}
+
+function Line({ view }: { view: string }) {
+  const { sheet, plan } = useJob();
+  const progress = progressOf(sheet, plan);
+  return (
+    <nav className="line" aria-label="Stations">
+      {stations.map((s) => {
+        const { said, waits } = progress[s.id];
+        return (
+          <Link key={s.id} to={`/jobs/${sheet.job.id}/${s.id}`} className={waits ? 'waits' : ''} {...(view === s.id ? { 'aria-current': 'page' as const } : {})}>
+            <StationMark state={stationState(s.id, sheet.job.station, sheet.job.signedStations)} />
+            <span>
+              {s.name}
+              <small>{said}</small>
+            </span>
+          </Link>
+        );
+      })}
+      <hr />
+      <Link className="plain" to={`/jobs/${sheet.job.id}/facts`} {...(view === 'facts' ? { 'aria-current': 'page' as const } : {})}>
+        Facts
+      </Link>
+      <Link className="plain" to={`/jobs/${sheet.job.id}/kit`} {...(view === 'kit' ? { 'aria-current': 'page' as const } : {})}>
+        Kit
+      </Link>
+    </nav>
+  );
+}
+
+function StationFoot({ view }: { view: string }) {
+  const { sheet, mayWrite } = useJob();
+  const changing = useChangeJob();
+  const at = stations.findIndex((s) => s.id === view);
+  if (at < 0 || !mayWrite || view === 'hand-over') return null;
+  const station = view as StationId;
+  const signed = sheet.job.signedStations.includes(station);
+  const next = stations[at + 1];
+  return (
+    <div className="row-actions no-print" style={{ marginTop: 22 }}>
+      {!signed && (
+        <button type="button" className="plain-button bare" onClick={() => changing.mutate({ signStation: station, ...(sheet.job.station === station && next ? { station: next.id } : {}) })}>
+          Sign {stationName(view)}
+          {sheet.job.station === station && next ? ` and go on to ${next.name}` : ''}
+        </button>
+      )}
+      {sheet.job.station !== station && !signed && (
+        <button type="button" className="plain-button bare" onClick={() => changing.mutate({ station })}>
+          The job stands here
+        </button>
+      )}
+      {signed && <span className="quiet">{stationName(view)} is signed.</span>}
+      {changing.isError && <span role="alert" className="oxide">{sentenceOf(changing.error)}</span>}
+    </div>
+  );
+}
+
+/** The job record: the line of stations, the bench with the work, the logbook, and the log bar. */
+export function JobPage() {
+  const { jobId = '', view = 'scope' } = useParams();
+  const sheet = useSheet(jobId);
+  const plan = usePlanOf(sheet.data);
+  const rights = useRights();
+  const navigate = useNavigate();
+  const [clash, setClash] = useState<Conflict>();
+  const [unfolded, setUnfolded] = useState(false);
+  useHotkeys(stations.map((s, i) => [String(i + 1), () => void navigate(`/jobs/${jobId}/${s.id}`)]));
+  if (sheet.isError) return <div className="page"><Failed sentence={sentenceOf(sheet.error)} again={() => void sheet.refetch()} /></div>;
+  if (!sheet.data || !plan) return <div className="page"><Loading rows={6} /></div>;
+  const Bench = benches[view];
+  return (
+    <JobCtx value={{ sheet: sheet.data, plan, ...rights, conflict: setClash }}>
+      <div className="job">
+        <JobHead unfold={() => setUnfolded(!unfolded)} />
+        <div className="job-body">
+          <Line view={view} />
+          <section className="bench" aria-label={Bench ? stationName(view) : 'Bench'} tabIndex={-1}>
+            {Bench ? (
+              <Suspense fallback={<Loading />}>
+                <Bench key={view} />
+              </Suspense>
+            ) : (
+              <p>This job has no view called "{view}". Choose a station on the left.</p>
+            )}
+            <StationFoot view={view} />
+          </section>
+          <Logbook shut={!unfolded} />
+        </div>
+        <LogBar />
+      </div>
+      {clash && <ConflictDialog jobId={jobId} clash={clash} close={() => setClash(undefined)} />}
+    </JobCtx>
+  );
+}

@@ -1,0 +1,206 @@
+import { Button, Textarea } from '@mantine/core';
+import { useMutation, useQueries, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { bookOf, compareCandidates } from '@bay/core/jobs';
+import { factDef } from '@bay/core/facts';
+import { checkIdentity } from '@bay/core/sums';
+import { moveUnit, unitFacts } from '@bay/contract/jobs';
+import { call, newId, sentenceOf } from '../api/index.ts';
+import { FactEditor, usualBearer } from '../facts/index.ts';
+import { MeasuredInput, VerdictMark } from '../ui/index.ts';
+import { UnitForm } from './UnitForm.tsx';
+import { useChangeJob, useJob, usePut, useRecords } from './useJob.ts';
+
+function Wish() {
+  const { sheet, mayWrite } = useJob();
+  const { job } = sheet;
+  const [wish, setWish] = useState(job.wish);
+  const [faults, setFaults] = useState(job.faults);
+  const changing = useChangeJob();
+  const car = sheet.units.find((u) => u.role === 'car');
+  const year = sheet.facts.find((f) => f.factId === 'rec-model-year' && f.bearerId === car?.id)?.parts['value'];
+  const check = car?.identity ? checkIdentity(car.identity, typeof year === 'number' ? year : undefined) : undefined;
+  const changed = wish !== job.wish || faults !== job.faults;
+  return (
+    <div className="panel">
+      <p>
+        <b>{job.customer}</b>, <span className="mono">{car?.identity}</span>{' '}
+        {check && <span className={check.state === 'wrong' ? 'oxide' : 'quiet'}>{check.sentence}</span>}
+      </p>
+      <div className="grid-2" style={{ marginTop: 8 }}>
+        <Textarea label="What the customer wants" value={wish} onChange={(e) => setWish(e.currentTarget.value)} disabled={!mayWrite} />
+        <Textarea label="Faults at arrival" value={faults} onChange={(e) => setFaults(e.currentTarget.value)} disabled={!mayWrite} />
+      </div>
+      {changing.isError && <p role="alert" className="oxide">{sentenceOf(changing.error)}</p>}
+      {changed && (
+        <div className="row-actions">
+          <Button loading={changing.isPending} onClick={() => changing.mutate({ wish, faults })}>
+            Save
+          </Button>
+        </div>
+      )}
+    </div>
+  );
+}
+
+function Candidates() {
+  const { sheet, mayWrite } = useJob();
+  const client = useQueryClient();
+  const put = usePut();
+  const prices = useRecords<{ cost?: number; note?: string }>('candidate');
+  const [pricing, setPricing] = useState<{ id: string; cost: string }>();
+  const [adding, setAdding] = useState(false);
+  const units = sheet.units.filter((u) => u.role === 'candidate' || u.role === 'engine');
+  const facts = useQueries({ queries: units.map((u) => ({ queryKey: ['unit-facts', u.id], queryFn: () => call(unitFacts, { params: { unitId: u.id } }) })) });
+  const choosing = useMutation({
+    mutationFn: async (unitId: string) => {
+      const now = units.find((u) => u.role === 'engine');
+      if (now) await call(moveUnit, { params: { unitId: now.id }, body: { commandId: newId(), place: now.place, job: { jobId: sheet.job.id, role: 'candidate' }, leaveJobId: sheet.job.id } });
+      return call(moveUnit, { params: { unitId }, body: { commandId: newId(), place: units.find((u) => u.id === unitId)!.place, job: { jobId: sheet.job.id, role: 'engine' }, leaveJobId: sheet.job.id } });
+    },
+    onSuccess: () => client.invalidateQueries({ queryKey: ['job', sheet.job.id] }),
+  });
+  const material = { jobId: sheet.job.id, units: sheet.units, facts: sheet.facts };
+  const car = bookOf(material, [['car', 'rec-'], ['gearbox', 'gbx-'], ['job', 'cho-']]);
+  const outgoing = bookOf(material, [['own-engine', 'eng-']]);
+  const rows = compareCandidates(car, outgoing, units.map((u, i) => ({ unitId: u.id, name: u.name, facts: new Map((facts[i]?.data?.facts ?? []).map((f) => [f.factId, f])), cost: prices[u.id]?.cost })));
+  const figure = (value: number | undefined, unit: string, sign = false): React.ReactNode => (value === undefined ? <span className="quiet">not known</span> : `${sign && value > 0 ? '+' : ''}${value.toFixed(0)} ${unit}`);
+  return (
+    <div className="panel">
+      <div className="bench-head">
+        <h3>Engines side by side</h3>
+        <span className="quiet">each judged in this car as if it were the one</span>
+      </div>
+      {rows.length === 0 ? (
+        <p className="quiet">No engine yet. Add one or more candidates; what is known of them is compared here.</p>
+      ) : (
+        <div className="scroll-x">
+          <table className="data">
+            <thead>
+              <tr>
+                <th>Engine</th>
+                <th className="num">Power</th>
+                <th className="num">Mass on its axle</th>
+                <th className="num">Left along</th>
+                <th className="num">Left across</th>
+                <th>Places</th>
+                <th>Control</th>
+                <th className="num">Cost</th>
+                <th />
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map((r) => {
+                const unit = units.find((u) => u.id === r.unitId)!;
+                return (
+                  <tr key={r.unitId}>
+                    <td>
+                      <b>{r.name}</b>
+                      <br />
+                      <span className="quiet mono">{unit.identity}</span>
+                    </td>
+                    <td className="num">{figure(r.powerKw, 'kW')}</td>
+                    <td className="num">{figure(r.massChangeKg, 'kg', true)}</td>
+                    <td className={`num ${(r.lengthSpareMm ?? 0) < 0 ? 'oxide' : ''}`}>{figure(r.lengthSpareMm, 'mm')}</td>
+                    <td className={`num ${(r.widthSpareMm ?? 0) < 0 ? 'oxide' : ''}`}>{figure(r.widthSpareMm, 'mm')}</td>
+                    <td>
+                      {(['bolts-up', 'adapt', 'clash', 'not-measured'] as const).map((w) => (
+                        <span key={w} title={w.replace('-', ' ')} style={{ display: 'inline-flex', gap: 3, marginRight: 8, alignItems: 'center' }}>
+                          <VerdictMark word={w} /> {r.counts[w]}
+                          <span className="skip">{w.replace('-', ' ')}</span>
+                        </span>
+                      ))}
+                    </td>
+                    <td>{r.control ?? <span className="quiet">not known</span>}</td>
+                    <td className="num">
+                      {pricing?.id === r.unitId ? (
+                        <form
+                          onSubmit={(e) => {
+                            e.preventDefault();
+                            put.mutate({ kind: 'candidate', key: r.unitId, data: { ...prices[r.unitId], cost: Number(pricing.cost) } }, { onSuccess: () => setPricing(undefined) });
+                          }}
+                        >
+                          <MeasuredInput label="Cost" unit="" value={pricing.cost} onChange={(cost) => setPricing({ id: r.unitId, cost })} autoFocus error={put.isError ? sentenceOf(put.error) : undefined} />
+                        </form>
+                      ) : (
+                        <button type="button" className="plain-button small bare" disabled={!mayWrite} onClick={() => setPricing({ id: r.unitId, cost: String(r.cost ?? '') })} aria-label={`Cost of ${r.name}`}>
+                          {r.cost ?? 'enter'}
+                        </button>
+                      )}
+                    </td>
+                    <td>
+                      {unit.role === 'engine' ? (
+                        <span className="tag teal">going in</span>
+                      ) : (
+                        <button type="button" className="plain-button small" disabled={!mayWrite || choosing.isPending} onClick={() => choosing.mutate(r.unitId)}>
+                          Choose
+                        </button>
+                      )}
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        </div>
+      )}
+      {choosing.isError && <p role="alert" className="oxide">{sentenceOf(choosing.error)}</p>}
+      {mayWrite && (adding ? <UnitForm jobId={sheet.job.id} role="candidate" label="Candidate engine" done={() => setAdding(false)} /> : (
+        <div className="row-actions">
+          <button type="button" className="plain-button bare" onClick={() => setAdding(true)}>
+            Add a candidate
+          </button>
+        </div>
+      ))}
+    </div>
+  );
+}
+
+/** What to measure first: the facts that most lines of the plan wait for. */
+function AskFirst() {
+  const { sheet, plan } = useJob();
+  const [open, setOpen] = useState<string>();
+  const roles = new Set<string>(['job', ...sheet.units.map((u) => u.role)]);
+  const asked = [...plan.waitingFor]
+    .filter(([id]) => roles.has(usualBearer(id)))
+    .sort((a, b) => b[1].length - a[1].length || (a[0] < b[0] ? -1 : 1))
+    .slice(0, 10);
+  return (
+    <div className="panel">
+      <div className="bench-head">
+        <h3>Find out first</h3>
+        <span className="quiet">{plan.waitingFor.size} facts are asked for; these decide most</span>
+        <span className="right">
+          <Link to={`/jobs/${sheet.job.id}/facts`}>The whole sheet</Link>
+        </span>
+      </div>
+      <ul className="rows">
+        {asked.map(([id, lines]) => (
+          <li key={id}>
+            <button type="button" className="row-button" style={{ gridTemplateColumns: 'minmax(140px, 0.7fr) minmax(0, 1.6fr) 96px' }} onClick={() => setOpen(id)}>
+              <b>{factDef(id).label}</b>
+              <span className="quiet">{factDef(id).howTo}</span>
+              <span className="ochre" style={{ textAlign: 'right' }}>{lines.length === 1 ? '1 line waits' : `${lines.length} lines wait`}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {asked.length === 0 && <p className="quiet">Nothing in the plan waits for a fact.</p>}
+      {open && <FactEditor factId={open} bearer={usualBearer(open)} close={() => setOpen(undefined)} />}
+    </div>
+  );
+}
+
+export default function ScopeBench() {
+  return (
+    <>
+      <div className="bench-head">
+        <h2>What comes in, what goes in</h2>
+      </div>
+      <Wish />
+      <Candidates />
+      <AskFirst />
+    </>
+  );
+}

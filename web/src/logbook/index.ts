@@ -1,0 +1,2 @@
+export { LogBar } from './LogBar.tsx';
+export { Logbook } from './Logbook.tsx';

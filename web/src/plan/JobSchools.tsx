@@ -1,0 +1,67 @@
+import { Button, Modal, Select, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { schoolQuestions, schoolSides } from '@bay/core/plan';
+import { sentenceOf } from '../api/index.ts';
+import { useJob, usePut } from '../jobs/useJob.ts';
+
+const sideOf = (id: string) => schoolSides.find((s) => s.id === id);
+
+/** Schools that shape this station; a job may differ from the shop, with a reason. */
+export function JobSchools({ ids }: { ids: readonly string[] }) {
+  const { plan, mayWrite } = useJob();
+  const [open, setOpen] = useState<string>();
+  return (
+    <div className="row-actions" style={{ margin: '0 0 12px' }}>
+      {ids.map((id) => {
+        const question = schoolQuestions.find((q) => q.id === id)!;
+        const choice = plan.schools.get(id)!;
+        return (
+          <button key={id} type="button" className="plain-button small bare" disabled={!mayWrite} onClick={() => setOpen(id)} title={question.question}>
+            {sideOf(choice.side)?.standsFor ?? choice.side} <span className="quiet" style={{ fontWeight: 400 }}>{choice.from === 'job' ? 'this job' : choice.from === 'shop' ? "shop's school" : 'default'}</span>
+          </button>
+        );
+      })}
+      {open && <Differ id={open} close={() => setOpen(undefined)} />}
+    </div>
+  );
+}
+
+function Differ({ id, close }: { id: string; close: () => void }) {
+  const { plan } = useJob();
+  const question = schoolQuestions.find((q) => q.id === id)!;
+  const choice = plan.schools.get(id)!;
+  const put = usePut();
+  const [side, setSide] = useState(choice.side);
+  const [reason, setReason] = useState('');
+  const chosen = sideOf(side);
+  return (
+    <Modal opened onClose={close} title={question.question} size="lg">
+      <Select label="On this job" data={question.sides.map((s) => ({ value: s.id, label: sideOf(s.id)?.standsFor ?? s.label }))} value={side} onChange={(s) => setSide(s ?? choice.side)} data-autofocus />
+      {chosen && (
+        <div className="words-3">
+          <p>
+            <b>For it</b> {chosen.reasons}
+          </p>
+          <p>
+            <b>Against it</b> {chosen.weak}
+          </p>
+          <p>
+            <b>What the plan changes</b> {chosen.changes}
+          </p>
+        </div>
+      )}
+      <TextInput label="Why this job differs" value={reason} onChange={(e) => setReason(e.currentTarget.value)} mt="sm" />
+      {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+      <div className="row-actions">
+        <Button disabled={reason.trim().length < 3} loading={put.isPending} onClick={() => put.mutate({ kind: 'school', key: id, data: { side, reason } }, { onSuccess: close })}>
+          Take this side here
+        </Button>
+        {choice.from === 'job' && (
+          <Button variant="default" loading={put.isPending} onClick={() => put.mutate({ kind: 'school', key: id, data: { side: '', reason: 'as the shop does' } }, { onSuccess: close })}>
+            Back to the shop's
+          </Button>
+        )}
+      </div>
+    </Modal>
+  );
+}

@@ -1,0 +1,73 @@
+import { useState } from 'react';
+import { fates, findings, knockOnChains, variantFeatures, whileOut } from '@bay/core/prep';
+import { useJob } from '../jobs/useJob.ts';
+import { BuildUp } from './BuildUp.tsx';
+import { Sheets } from './Sheets.tsx';
+import { Torques } from './Torques.tsx';
+
+const tabs = { sheets: 'Measurements', torques: 'Torques', build: 'Build-up', out: 'While it is out', look: 'Look over', transfer: 'Moving parts across' } as const;
+
+function Table({ heads, rows }: { heads: readonly string[]; rows: readonly (readonly string[])[] }) {
+  return (
+    <div className="scroll-x">
+      <table className="data">
+        <thead>
+          <tr>
+            {heads.map((h) => (
+              <th key={h}>{h}</th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((r) => (
+            <tr key={r[0]}>
+              {r.map((c, i) => (
+                <td key={heads[i]}>{i === 0 ? <b>{c}</b> : c}</td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** Knowing the engine, measuring it, building it up. */
+export default function PrepBench() {
+  const { sheet } = useJob();
+  const [tab, setTab] = useState<keyof typeof tabs>('sheets');
+  const engine = sheet.units.find((u) => u.role === 'engine');
+  return (
+    <>
+      <div className="bench-head">
+        <h2>{engine ? engine.name : 'No engine yet'}</h2>
+        <span className="quiet mono">{engine?.identity}</span>
+      </div>
+      <div className="tabs" role="tablist">
+        {Object.entries(tabs).map(([id, name]) => (
+          <button key={id} type="button" role="tab" aria-selected={tab === id} onClick={() => setTab(id as keyof typeof tabs)}>
+            {name}
+          </button>
+        ))}
+      </div>
+      {tab === 'sheets' && <Sheets />}
+      {tab === 'torques' && <Torques />}
+      {tab === 'build' && <BuildUp />}
+      {tab === 'out' && <Table heads={['What', 'Do it when', 'Minutes now', 'Minutes later', 'Failing later costs']} rows={whileOut.map((w) => [w.item, w.when, w.minutesNow, w.minutesLater, w.failing])} />}
+      {tab === 'look' && (
+        <>
+          <Table heads={['Looked at', 'How', 'What it means', 'What follows']} rows={findings.map((f) => [f.lookedAt, f.how, f.means, f.follows])} />
+          <h3 style={{ margin: '18px 0 6px' }}>Which variant is it</h3>
+          <Table heads={['Feature', 'How to tell', 'What differs']} rows={variantFeatures.map((f) => [f.feature, f.tell, f.differs])} />
+        </>
+      )}
+      {tab === 'transfer' && (
+        <>
+          <Table heads={['Fate', 'For example', 'Closed when']} rows={fates.map((f) => [f.fate, f.examples, f.closesWhen])} />
+          <h3 style={{ margin: '18px 0 6px' }}>What one change touches</h3>
+          <Table heads={['If this changes', 'Then look at']} rows={knockOnChains.map((c) => [c.change, c.check])} />
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,192 @@
+import { Button, Modal, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { judgeSheet, limitNames, measurementDefs, sheetDefs, sheetWords } from '@bay/core/prep';
+import type { SheetDef, SheetLimits, SheetWord } from '@bay/core/prep';
+import { formatMeasure, parseMeasure } from '@bay/core/units';
+import { sentenceOf } from '../api/index.ts';
+import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
+import { dayWords, MeasuredInput } from '../ui/index.ts';
+
+interface SheetRecord {
+  sheet: string;
+  place: string;
+  readings: Record<string, number>;
+  typed: Record<string, string>;
+  by?: string;
+  at?: string;
+}
+interface LimitsRecord {
+  limits: SheetLimits;
+  source: string;
+}
+
+const wordClass: Record<SheetWord, string> = { 'in-limits': 'teal', doubtful: 'ochre', 'out-of-limits': 'oxide', 'no-limit': '', 'not-read': '' };
+
+function PlaceForm({ def, place, record, limits, close }: { def: SheetDef; place: string; record: SheetRecord | undefined; limits: SheetLimits; close: () => void }) {
+  const put = usePut();
+  const { sheet } = useJob();
+  const [revision] = useState(() => sheet.records.find((r) => r.kind === 'sheet' && r.key === `${def.id}:${place}`)?.revision ?? 0);
+  const [typed, setTyped] = useState<Record<string, string>>(() => ({ ...Object.fromEntries(Object.entries(record?.readings ?? {}).map(([k, v]) => [k, String(v)])), ...record?.typed }));
+  const read = def.readings.map((r) => [r.key, typed[r.key]?.trim() ? parseMeasure(typed[r.key]!, def.unit) : undefined] as const);
+  const readings = Object.fromEntries(read.flatMap(([key, m]) => (m?.ok ? [[key, m.measure.value]] : [])));
+  const wrong = read.some(([, m]) => m && !m.ok);
+  const verdict = judgeSheet(def.id, readings, limits);
+  return (
+    <Modal opened onClose={close} title={`${def.title}, ${def.place} ${place}`} size="lg">
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          put.mutate({ kind: 'sheet', key: `${def.id}:${place}`, data: { sheet: def.id, place, readings, typed: Object.fromEntries(Object.entries(typed).filter(([k]) => readings[k] !== undefined)) }, revision }, { onSuccess: close });
+        }}
+      >
+        <div className="fields">
+          {def.readings.map((r, i) => (
+            <MeasuredInput key={r.key} label={r.label} unit={def.unit} value={typed[r.key] ?? ''} onChange={(t) => setTyped({ ...typed, [r.key]: t })} autoFocus={i === 0} />
+          ))}
+        </div>
+        {verdict.findings.map((f) => (
+          <p key={f.label} style={{ padding: '4px 0' }}>
+            <b>{f.label}</b> <span className="mono">{formatMeasure(f.value, 'mm', 3)}</span> <span className={`tag ${wordClass[f.word]}`}>{sheetWords[f.word]}</span>
+            <br />
+            <span className="quiet">
+              {f.sum}
+              {f.limit ? `; ${f.limit} (${f.source})` : ''}
+            </span>
+          </p>
+        ))}
+        {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+        <div className="row-actions">
+          <Button type="submit" loading={put.isPending} disabled={wrong || Object.keys(readings).length === 0}>
+            Save readings
+          </Button>
+          <Button variant="subtle" onClick={close}>
+            Leave it
+          </Button>
+        </div>
+      </form>
+    </Modal>
+  );
+}
+
+function LimitsForm({ def, record, close }: { def: SheetDef; record: LimitsRecord | undefined; close: () => void }) {
+  const put = usePut();
+  const [typed, setTyped] = useState<Record<string, string>>(() => Object.fromEntries(Object.entries(record?.limits ?? {}).map(([k, v]) => [k, String(v)])));
+  const [source, setSource] = useState(record?.source ?? '');
+  const read = Object.entries(typed).filter(([, t]) => t.trim() !== '').map(([k, t]) => [k, parseMeasure(t, 'mm')] as const);
+  const limits = Object.fromEntries(read.flatMap(([k, m]) => (m.ok ? [[k, m.measure.value]] : [])));
+  return (
+    <Modal opened onClose={close} title={`Limits for ${def.title.toLowerCase()}`}>
+      <p className="quiet">From the maker's manual. Where none is entered, a rule of common practice is used and marked so.</p>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          put.mutate({ kind: 'limits', key: def.id, data: { limits, source } }, { onSuccess: close });
+        }}
+      >
+        {limitNames[def.id].map((name) => (
+          <MeasuredInput key={name} label={name.replaceAll('-', ' ')} unit="mm" value={typed[name] ?? ''} onChange={(t) => setTyped({ ...typed, [name]: t })} />
+        ))}
+        <TextInput label="Manual and page" value={source} onChange={(e) => setSource(e.currentTarget.value)} />
+        {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+        <div className="row-actions">
+          <Button type="submit" loading={put.isPending} disabled={source.trim() === '' || read.some(([, m]) => !m.ok)}>
+            Save limits
+          </Button>
+        </div>
+      </form>
+    </Modal>
+  );
+}
+
+/** Measurement sheets: readings, what follows from them, and the verdict. */
+export function Sheets() {
+  const { mayWrite } = useJob();
+  const sheets = useRecords<SheetRecord>('sheet');
+  const limits = useRecords<LimitsRecord>('limits');
+  const [open, setOpen] = useState<{ def: SheetDef; place: string }>();
+  const [limitsOf, setLimitsOf] = useState<SheetDef>();
+  const [place, setPlace] = useState<Record<string, string>>({});
+  return (
+    <>
+      {sheetDefs.map((def) => {
+        const own = Object.values(sheets).filter((s) => s.sheet === def.id).sort((a, b) => a.place.localeCompare(b.place, 'en', { numeric: true }));
+        const entered = limits[def.id];
+        const words = measurementDefs.find((m) => m.id === def.measurement);
+        return (
+          <div className="panel" key={def.id}>
+            <div className="bench-head">
+              <h3>{def.title}</h3>
+              <span className="quiet">
+                {words?.instrument}; {words?.readings}
+              </span>
+              <span className="right">
+                <button type="button" className="plain-button small bare" disabled={!mayWrite} onClick={() => setLimitsOf(def)}>
+                  {entered ? 'Limits entered' : 'Enter limits'}
+                </button>
+              </span>
+            </div>
+            {own.length > 0 && (
+              <div className="scroll-x">
+                <table className="data">
+                  <thead>
+                    <tr>
+                      <th>{def.place}</th>
+                      <th>Computed</th>
+                      <th>Verdict</th>
+                      <th>Read by</th>
+                    </tr>
+                  </thead>
+                  <tbody>
+                    {own.map((s) => {
+                      const verdict = judgeSheet(def.id, s.readings, entered?.limits ?? {});
+                      return (
+                        <tr key={s.place}>
+                          <td>
+                            <button type="button" className="plain-button small bare mono" onClick={() => setOpen({ def, place: s.place })} aria-label={`${def.title}, ${def.place} ${s.place}`}>
+                              {s.place}
+                            </button>
+                          </td>
+                          <td>
+                            {verdict.findings.map((f) => (
+                              <span key={f.label} title={`${f.sum}${f.limit ? `; ${f.limit}` : ''}`} style={{ display: 'inline-block', marginRight: 14 }}>
+                                {f.label.toLowerCase()} <span className={`mono ${wordClass[f.word]}`}>{formatMeasure(f.value, 'mm', 3)}</span>
+                              </span>
+                            ))}
+                            {verdict.open.length > 0 && <span className="quiet">{verdict.open.length} readings to take</span>}
+                          </td>
+                          <td>
+                            <span className={`tag ${wordClass[verdict.word]}`}>{sheetWords[verdict.word]}</span>
+                          </td>
+                          <td className="quiet">
+                            {s.by}, {s.at ? dayWords(s.at) : ''}
+                          </td>
+                        </tr>
+                      );
+                    })}
+                  </tbody>
+                </table>
+              </div>
+            )}
+            {mayWrite && (
+              <form
+                className="row-actions"
+                onSubmit={(e) => {
+                  e.preventDefault();
+                  const wanted = place[def.id]?.trim();
+                  if (wanted) setOpen({ def, place: wanted });
+                }}
+              >
+                <TextInput aria-label={`${def.title}: which ${def.place}`} placeholder={`${def.place} 1`} value={place[def.id] ?? ''} onChange={(e) => setPlace({ ...place, [def.id]: e.currentTarget.value })} w={140} maxLength={10} />
+                <Button type="submit" variant="default" disabled={!place[def.id]?.trim()}>
+                  Read {def.place}
+                </Button>
+              </form>
+            )}
+          </div>
+        );
+      })}
+      {open && <PlaceForm key={open.def.id + open.place} def={open.def} place={open.place} record={sheets[`${open.def.id}:${open.place}`]} limits={limits[open.def.id]?.limits ?? {}} close={() => setOpen(undefined)} />}
+      {limitsOf && <LimitsForm def={limitsOf} record={limits[limitsOf.id]} close={() => setLimitsOf(undefined)} />}
+    </>
+  );
+}

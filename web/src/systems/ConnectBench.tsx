@@ -1,0 +1,280 @@
+import { Button, Modal, Select, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { dropLimits } from '@bay/core/sums';
+import type { LoadKind } from '@bay/core/sums';
+import { doubleLabels, earths, fillSteps, heatMeans, judgeCircuit, practiceRules } from '@bay/core/systems';
+import type { CircuitDef, CircuitRecord } from '@bay/core/systems';
+import type { TaskRecord } from '@bay/core/pull';
+import { parseMeasure } from '@bay/core/units';
+import { newId, sentenceOf } from '../api/index.ts';
+import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
+import { dayWords, Empty, MeasuredInput } from '../ui/index.ts';
+
+type Draft = Omit<CircuitRecord, 'currentA' | 'lengthM' | 'areaMm2' | 'fuseA'> & { currentA: string; lengthM: string; areaMm2: string; fuseA: string };
+const measured = [
+  ['currentA', 'Current', 'A'],
+  ['lengthM', 'Length one way', 'm'],
+  ['areaMm2', 'Wire', 'mm²'],
+  ['fuseA', 'Fuse', 'A'],
+] as const;
+
+const loadOf = (def: CircuitDef): LoadKind => (/pump|fan/.test(def.id) ? 'pump or fan' : /starter/.test(def.id) ? 'starter feed' : /alternator/.test(def.id) ? 'alternator to battery' : /lamp|body/.test(def.id) ? 'lamps' : 'engine unit');
+
+const asDraft = (c: CircuitRecord): Draft => ({ ...c, currentA: String(c.currentA ?? ''), lengthM: String(c.lengthM ?? ''), areaMm2: String(c.areaMm2 ?? ''), fuseA: String(c.fuseA ?? '') });
+
+function fromUsual(def: CircuitDef): Draft {
+  const [from = '', to = ''] = def.title.split(' to ');
+  const first = (words: string): string => /[\d.]+/.exec(words)?.[0] ?? '';
+  return { title: def.title, from, to, signal: def.kind, load: loadOf(def), currentA: /(\d[\d.]*)(?!.*\d)/.exec(def.usualA.split(',')[0]!)?.[0] ?? '', lengthM: '', areaMm2: first(def.sizeMm2), fuseA: first(def.fuseA), labelA: '', labelB: '' };
+}
+
+const empty: Draft = { title: '', from: '', to: '', signal: 'power', load: 'engine unit', currentA: '', lengthM: '', areaMm2: '', fuseA: '', labelA: '', labelB: '' };
+
+function CircuitForm({ recordKey, draft, isNew, close }: { recordKey: string; draft: Draft; isNew: boolean; close: () => void }) {
+  const put = usePut();
+  const { sheet } = useJob();
+  const [revision] = useState(() => (isNew ? 0 : (sheet.records.find((r) => r.kind === 'circuit' && r.key === recordKey)?.revision ?? 0)));
+  const [v, setV] = useState(draft);
+  const read = Object.fromEntries(measured.map(([key, , unit]) => [key, v[key].trim() === '' ? undefined : parseMeasure(v[key], unit)]));
+  const wrong = Object.values(read).some((m) => m && !m.ok);
+  const number = (key: string): number | undefined => {
+    const m = read[key];
+    return m?.ok ? m.measure.value : undefined;
+  };
+  const record: CircuitRecord = { ...v, currentA: number('currentA'), lengthM: number('lengthM'), areaMm2: number('areaMm2'), fuseA: number('fuseA') };
+  const verdict = judgeCircuit(record);
+  return (
+    <Modal opened onClose={close} title={isNew ? 'New circuit' : v.title} size="lg">
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          put.mutate({ kind: 'circuit', key: recordKey, data: { ...record }, revision }, { onSuccess: close });
+        }}
+      >
+        <TextInput label="Circuit" value={v.title} onChange={(e) => setV({ ...v, title: e.currentTarget.value })} data-autofocus />
+        <div className="fields">
+          <TextInput label="From" value={v.from} onChange={(e) => setV({ ...v, from: e.currentTarget.value })} />
+          <TextInput label="To" value={v.to} onChange={(e) => setV({ ...v, to: e.currentTarget.value })} />
+          <TextInput label="Signal" value={v.signal} onChange={(e) => setV({ ...v, signal: e.currentTarget.value })} />
+          <Select label="Load" data={Object.keys(dropLimits)} value={v.load} onChange={(load) => setV({ ...v, load: (load ?? 'engine unit') as LoadKind })} />
+          {measured.map(([key, label, unit]) => (
+            <MeasuredInput key={key} label={label} unit={unit} value={v[key]} onChange={(t) => setV({ ...v, [key]: t })} />
+          ))}
+          <TextInput label="Label at end A" value={v.labelA} onChange={(e) => setV({ ...v, labelA: e.currentTarget.value })} classNames={{ input: 'mono' }} />
+          <TextInput label="Label at end B" value={v.labelB} onChange={(e) => setV({ ...v, labelB: e.currentTarget.value })} classNames={{ input: 'mono' }} />
+        </div>
+        {verdict.wanted && (
+          <div className="notice">
+            Wanted: <b className="mono">{verdict.wanted.areaMm2} mm²</b>, fuse <b className="mono">{verdict.wanted.fuseA} A</b>, loses {verdict.wanted.dropV.toFixed(2)} V of {verdict.wanted.limitV} V allowed. Decided by {verdict.wanted.decidedBy}.{' '}
+            <button type="button" className="plain-button small bare" onClick={() => setV({ ...v, areaMm2: String(verdict.wanted!.areaMm2), fuseA: String(verdict.wanted!.fuseA) })}>
+              Take both
+            </button>
+          </div>
+        )}
+        <ul>
+          {verdict.findings.filter((f) => f.weight === 'error').map((f) => (
+            <li key={f.sentence} className="oxide">
+              {f.sentence}.
+            </li>
+          ))}
+        </ul>
+        {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+        <div className="row-actions">
+          <Button type="submit" loading={put.isPending} disabled={wrong || v.title.trim().length < 2}>
+            Save the circuit
+          </Button>
+          <Button variant="subtle" onClick={close}>
+            Leave it
+          </Button>
+        </div>
+      </form>
+    </Modal>
+  );
+}
+
+function Circuits() {
+  const { plan, mayWrite } = useJob();
+  const records = useRecords<CircuitRecord>('circuit');
+  const put = usePut();
+  const [open, setOpen] = useState<{ key: string; draft: Draft; isNew: boolean }>();
+  const all = Object.entries(records);
+  const double = doubleLabels(all.map(([id, circuit]) => ({ id, circuit })));
+  const built = new Set(all.map(([, c]) => c.title));
+  const missing = plan.circuits.filter((c) => !built.has(c.def.title));
+  return (
+    <>
+      {double.map((d) => (
+        <p key={d.label} className="notice oxide-notice" role="alert">
+          <b className="mono">{d.label}</b> stands on more than one end: {d.circuits.map((id) => records[id]!.title).join(' and ')}. Each end has its own label.
+        </p>
+      ))}
+      {all.length === 0 && <Empty title="No circuit built yet">Take one from the list below: current, fuse and size are filled in, length and labels are yours.</Empty>}
+      {all.length > 0 && (
+        <div className="panel scroll-x">
+          <table className="data">
+            <thead>
+              <tr>
+                <th>Circuit</th>
+                <th>Labels</th>
+                <th className="num">Current</th>
+                <th className="num">Wire</th>
+                <th className="num">Fuse</th>
+                <th className="num">Loses</th>
+                <th>Wrong or open</th>
+                <th>Tested</th>
+              </tr>
+            </thead>
+            <tbody>
+              {all.map(([key, c]) => {
+                const verdict = judgeCircuit(c);
+                const wrong = verdict.findings.filter((f) => f.weight !== 'note');
+                return (
+                  <tr key={key}>
+                    <td>
+                      <button type="button" className="plain-button small bare" style={{ textAlign: 'left', padding: 0 }} disabled={!mayWrite} onClick={() => setOpen({ key, draft: asDraft(c), isNew: false })}>
+                        {c.title}
+                      </button>
+                    </td>
+                    <td className="mono">
+                      {c.labelA || '?'} – {c.labelB || '?'}
+                    </td>
+                    <td className="num">{c.currentA === undefined ? '' : `${c.currentA} A`}</td>
+                    <td className="num">{c.areaMm2 === undefined ? '' : `${c.areaMm2} mm²`}</td>
+                    <td className="num">{c.fuseA === undefined ? '' : `${c.fuseA} A`}</td>
+                    <td className="num">{verdict.dropV === undefined ? '' : `${verdict.dropV.toFixed(2)} V`}</td>
+                    <td>
+                      {wrong.map((f) => (
+                        <div key={f.sentence} className={f.weight === 'error' ? 'oxide' : 'quiet'}>
+                          {f.sentence}
+                        </div>
+                      ))}
+                    </td>
+                    <td>
+                      {c.testedBy ? (
+                        <span className="quiet">
+                          {c.testedBy} {c.testedAt ? dayWords(c.testedAt) : ''}
+                        </span>
+                      ) : (
+                        <button type="button" className="plain-button small" disabled={!mayWrite || put.isPending || wrong.some((f) => f.weight === 'error')} onClick={() => put.mutate({ kind: 'circuit', key, data: { ...c, testedBy: 'me' } })} aria-label={`Tested: ${c.title}`}>
+                          Tested
+                        </button>
+                      )}
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+          {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+        </div>
+      )}
+      {mayWrite && (
+        <div className="row-actions">
+          <Button variant="default" onClick={() => setOpen({ key: newId(), draft: empty, isNew: true })}>
+            A circuit of our own
+          </Button>
+        </div>
+      )}
+      <h3 className="group-title">This job wants, not built yet</h3>
+      <ul className="rows">
+        {missing.map((c) => (
+          <li key={c.def.id}>
+            <button type="button" className="row-button" style={{ gridTemplateColumns: 'minmax(0, 1.6fr) repeat(3, minmax(70px, 0.5fr)) minmax(0, 1fr)' }} disabled={!mayWrite} onClick={() => setOpen({ key: newId(), draft: fromUsual(c.def), isNew: true })}>
+              <span>
+                {c.def.title} {c.waits && <span className="tag">waits for a fact</span>}
+              </span>
+              <span className="figure">{c.def.usualA} A</span>
+              <span className="figure">{c.def.fuseA}</span>
+              <span className="figure">{c.def.sizeMm2} mm²</span>
+              <span className="quiet">{c.def.proof}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {open && <CircuitForm recordKey={open.key} draft={open.draft} isNew={open.isNew} close={() => setOpen(undefined)} />}
+    </>
+  );
+}
+
+function Ticks({ items, title }: { title: string; items: readonly { id: string; title: string; detail: string }[] }) {
+  const { mayWrite } = useJob();
+  const tasks = useRecords<TaskRecord>('task');
+  const put = usePut();
+  return (
+    <section>
+      <h3 className="group-title">{title}</h3>
+      {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+      <ol>
+        {items.map((t) => {
+          const done = tasks[t.id]?.status === 'done';
+          return (
+            <li key={t.id} className={`step ${done ? 'done' : 'free'}`}>
+              <span className="mark" aria-hidden="true">{done ? '✓' : ''}</span>
+              <div>
+                <p className="title">{t.title}</p>
+                <p className="meta">
+                  {t.detail}
+                  {done ? `. ${tasks[t.id]!.by}` : ''}
+                </p>
+              </div>
+              {mayWrite && (
+                <div className="actions">
+                  <button type="button" className="plain-button small bare" aria-label={`${done ? 'Undo' : 'Proved'}: ${t.title}`} onClick={() => put.mutate({ kind: 'task', key: t.id, data: { status: done ? 'open' : 'done' } })}>
+                    {done ? 'Undo' : 'Proved'}
+                  </button>
+                </div>
+              )}
+            </li>
+          );
+        })}
+      </ol>
+    </section>
+  );
+}
+
+/** Fuel, cooling, electrics: sized, routed, labelled, tested on the bench before in the car. */
+export default function ConnectBench() {
+  const { plan } = useJob();
+  const [tab, setTab] = useState<'circuits' | 'tests' | 'rules'>('circuits');
+  const groups = [...new Set(practiceRules.map((r) => r.group))];
+  return (
+    <>
+      <div className="bench-head">
+        <h2>Circuits, earths, lines</h2>
+      </div>
+      <div className="tabs" role="tablist">
+        {(['circuits', 'tests', 'rules'] as const).map((t) => (
+          <button key={t} type="button" role="tab" aria-selected={tab === t} onClick={() => setTab(t)}>
+            {{ circuits: 'Circuits', tests: 'Earths and bench tests', rules: 'Routing and sizing' }[t]}
+          </button>
+        ))}
+      </div>
+      {tab === 'circuits' && <Circuits />}
+      {tab === 'tests' && (
+        <>
+          <Ticks title="Earths" items={earths.map((e) => ({ id: e.id, title: `${e.earth}, ${e.size}`, detail: `${e.place}. Proof: ${e.proof}` }))} />
+          <Ticks title="Bench tests" items={plan.benchTests.map((t) => ({ id: t.def.id, title: t.def.test, detail: `expect ${t.def.expect}. Finds: ${t.def.finds}` }))} />
+          <Ticks title="Coolant, fill and bleed" items={fillSteps.map((f) => ({ id: f.id, title: f.step, detail: `${f.number}. ${f.caution}` }))} />
+        </>
+      )}
+      {tab === 'rules' &&
+        [...groups.map((g) => ({ g, rows: practiceRules.filter((r) => r.group === g).map((r) => [r.rule, r.number, r.basis, r.why]) })), { g: 'Heat', rows: heatMeans.map((h) => [h.means, h.use, 'CP', h.caution]) }].map(({ g, rows }) => (
+          <section key={g}>
+            <h3 className="group-title">{g}</h3>
+            <table className="data">
+              <tbody>
+                {rows.map((r) => (
+                  <tr key={r[0]}>
+                    <td>{r[0]}</td>
+                    <td className="mono">{r[1]}</td>
+                    <td className="quiet">{r[2]}</td>
+                    <td className="quiet">{r[3]}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </section>
+        ))}
+    </>
+  );
+}

@@ -1,0 +1,24 @@
+import dayjs from 'dayjs';
+
+/** "Thu 26 Nov" */
+export const dayWords = (at: string): string => dayjs(at).format('ddd D MMM');
+export const timeWords = (at: string): string => dayjs(at).format('HH:mm');
+export const exactWords = (at: string): string => dayjs(at).format('dddd D MMMM YYYY, HH:mm:ss');
+
+/** A date as people say it from today: "today", "in 3 days", "4 days ago". */
+export function fromToday(date: string): string {
+  const days = dayjs(date).startOf('day').diff(dayjs().startOf('day'), 'day');
+  if (days === 0) return 'today';
+  if (days === 1) return 'tomorrow';
+  if (days === -1) return 'yesterday';
+  return days > 0 ? `in ${days} days` : `${-days} days ago`;
+}
+
+/** How long since: "0:38", "2 days". */
+export function sinceWords(at: string): string {
+  const minutes = Math.max(0, dayjs().diff(dayjs(at), 'minute'));
+  if (minutes >= 2880) return `${Math.floor(minutes / 1440)} days`;
+  return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
+}
+
+export const today = (): string => dayjs().format('YYYY-MM-DD');

@@ -1,0 +1,21 @@
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+
+export default defineConfig({
+  plugins: [react()],
+  build: {
+    target: 'es2022',
+    chunkSizeWarningLimit: 900,
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          groups: [
+            { name: 'react', test: /node_modules\/(react|react-dom|react-router|scheduler)\// },
+            { name: 'mantine', test: /node_modules\/@mantine\/(core|hooks)\// },
+          ],
+        },
+      },
+    },
+  },
+  server: { proxy: { '/api': 'http://127.0.0.1:4170' } },
+});
