@@ -71,7 +71,7 @@ export async function loadDemo(db: Db, now: Date): Promise<boolean> {
       const caller = callers.get(job.by)!;
       const jobId = await insertJob(tx, caller, { ...job, ...(job.promisedIn === undefined ? {} : { promised: day(job.promisedIn, now) }), at: moment(job.opened, now) });
       for (const u of job.units) await putInRole(tx, caller, jobId, await insertUnit(tx, caller, { kind: u.kind, name: u.name, identity: u.identity ?? null, place: u.place }), u.role);
-      if (job === pickup) await candidates(tx, caller, jobId, now);
+      if (job === pickup) await candidates(tx, caller, jobId, moment(job.opened, now));
       const acts = [...job.acts].sort((a, b) => moment(a.when, now).getTime() - moment(b.when, now).getTime());
       for (const a of acts) await act(tx, callers, jobId, a, now);
     });
@@ -80,7 +80,7 @@ export async function loadDemo(db: Db, now: Date): Promise<boolean> {
 }
 
 /** The candidates' own facts: they hang on the engines, whichever of them goes in. */
-async function candidates(tx: Tx, caller: Caller, jobId: string, now: Date): Promise<void> {
+async function candidates(tx: Tx, caller: Caller, jobId: string, at: Date): Promise<void> {
   const known: Record<string, Record<string, Record<string, string>>> = {
     '3.6 vee six': { 'eng-mass': { value: '214 kg' }, 'eng-power': { value: '132 kW' }, 'eng-throttle-kind': { value: 'by-wire' }, 'eng-fan-reach': { 'pulley-face': '598 mm' }, 'eng-width': { 'left-at-covers-and-coils': '366 mm', 'right-at-covers-and-coils': '372 mm' }, 'eng-fuelling': { value: 'port-injection' } },
     '2.8 in-line six': { 'eng-mass': { value: '188 kg' }, 'eng-power': { value: '118 kW' }, 'eng-throttle-kind': { value: 'cable' }, 'eng-fan-reach': { 'pulley-face': '801 mm' }, 'eng-width': { 'left-at-covers-and-coils': '258 mm', 'right-at-covers-and-coils': '301 mm' }, 'eng-fuelling': { value: 'port-injection' } },
@@ -91,11 +91,11 @@ async function candidates(tx: Tx, caller: Caller, jobId: string, now: Date): Pro
     for (const [factId, typed] of Object.entries(known[unit.name]!)) {
       const entry = readFact(factId, typed);
       if (!entry.ok) throw new Error(`${factId}: ${Object.values(entry.errors).join(' ')}`);
-      const row = { shop_id: caller.shopId, bearer_id: unit.id, fact_id: factId, parts: JSON.stringify(entry.parts), typed: JSON.stringify(entry.typed), source: 'looked-up', note: null, by_id: caller.personId, at: now, revision: 1 };
+      const row = { shop_id: caller.shopId, bearer_id: unit.id, fact_id: factId, parts: JSON.stringify(entry.parts), typed: JSON.stringify(entry.typed), source: 'looked-up', note: null, by_id: caller.personId, at, revision: 1 };
       await tx.insertInto('fact').values(row).execute();
       await tx.insertInto('fact_version').values(row).execute();
     }
-    await writeRecord(tx, caller, { jobId, kind: 'candidate', key: unit.id, data: { cost: unit.name.startsWith('3.6') ? 1450 : 900 }, revision: 0, at: now });
+    await writeRecord(tx, caller, { jobId, kind: 'candidate', key: unit.id, data: { cost: unit.name.startsWith('3.6') ? 1450 : 900 }, revision: 0, at });
   }
 }
 

@@ -1,3 +1,4 @@
+import { withFactLabels } from '../facts/index.ts';
 import type { Books } from './evidence.ts';
 import { runRule } from './evidence.ts';
 import { interfaces } from './data/interfaces.ts';
@@ -52,7 +53,7 @@ export function judge(def: InterfaceDef, books: Books, record: FitRecord | undef
     ? runRule(fitRule, books)
     : {
         word: 'not-measured',
-        headline: `a person judges this: take ${def.takeFirst} first`,
+        headline: `a person judges this: take ${withFactLabels(def.takeFirst)} first`,
         because: [],
         needs: [],
         sum: [],

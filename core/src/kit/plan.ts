@@ -26,12 +26,20 @@ export function kitLineOf(id: string): KitLineDef {
   return found;
 }
 
-/** Every line that is needed or cannot be decided yet. `addedBy` names the interfaces whose resolution asks for a line. */
-export function kitPlan(scope: Scope, resolutionKit: ReadonlyMap<string, readonly string[]>): KitLine[] {
+/** Interfaces that ask for a line, by the line's id. */
+export interface KitAskers {
+  /** Somebody chose it in a resolution: it is needed whatever its own condition says. */
+  chosen: ReadonlyMap<string, readonly string[]>;
+  /** Usual for an Adapt that nobody resolved yet: needed unless the line's own condition is certainly false. */
+  usual: ReadonlyMap<string, readonly string[]>;
+}
+
+/** Every line that is needed or cannot be decided yet. */
+export function kitPlan(scope: Scope, askers: KitAskers): KitLine[] {
   const lines: KitLine[] = [];
   for (const def of kitLines) {
     const truth = evaluate(condition(def.when), scope);
-    const addedBy = resolutionKit.get(def.id) ?? [];
+    const addedBy = [...(askers.chosen.get(def.id) ?? []), ...(truth.is === false ? [] : (askers.usual.get(def.id) ?? []))];
     if (truth.is === false && addedBy.length === 0) continue;
     const state = truth.is === true || addedBy.length > 0 ? 'needed' : 'waits';
     const from = def.optionsFrom ?? [];

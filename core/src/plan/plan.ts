@@ -98,13 +98,14 @@ export function computePlan(input: PlanInput): Plan {
     attempts: input.attempts,
     approvalOpen: false,
   };
-  const resolutionKit = new Map<string, string[]>();
+  const chosen = new Map<string, string[]>();
+  const usual = new Map<string, string[]>();
   for (const line of fits) {
-    // A resolution names its own kit; Adapt without one brings the usual lines of its row.
-    const kit = line.resolved ? input.fits[line.def.id]!.resolution!.kit : line.verdict.word === 'adapt' ? line.def.kit : [];
-    for (const id of kit) resolutionKit.set(id, [...(resolutionKit.get(id) ?? []), line.def.id]);
+    const asks = (askers: Map<string, string[]>, kit: readonly string[]): void => kit.forEach((id) => askers.set(id, [...(askers.get(id) ?? []), line.def.id]));
+    if (line.resolved) asks(chosen, input.fits[line.def.id]!.resolution!.kit);
+    else if (line.verdict.word === 'adapt') asks(usual, line.def.kit);
   }
-  const kit = kitPlan(scope, resolutionKit);
+  const kit = kitPlan(scope, { chosen, usual });
   const title = (line: FitLine): string => line.def.title;
   const gates = gatesOf(scope, input.gates, {
     ...input.gateInputs,

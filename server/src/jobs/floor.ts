@@ -14,6 +14,9 @@ interface Hold {
 
 const plural = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
 
+/** The first clause of a long title: enough for a strip. */
+export const firstClause = (title: string): string => title.split(/[:,;]/)[0]!;
+
 /** What holds a job, in plain words, the most serious first. `today` is an ISO date. */
 function stateOf(material: Material, plan: Plan, today: string): Strip['state'] {
   const attempts = Object.values(recordsOf<{ result: string; at?: string }>(material, 'attempt')).sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1));
@@ -45,7 +48,7 @@ function doingOf(job: JobHead, material: Material, plan: Plan): string {
     case 'pull': {
       const states = [...stepStates(plan.pull, tasks)];
       const next = states.find(([, s]) => s.status === 'on-it') ?? states.find(([, s]) => s.status === 'free');
-      return `${states.filter(([, s]) => s.status === 'done' || s.status === 'waived').length} of ${states.length} steps${next ? `. Next: ${titleOf(next[0])}` : ''}`;
+      return `${states.filter(([, s]) => s.status === 'done' || s.status === 'waived').length} of ${states.length} steps${next ? `. Next: ${firstClause(titleOf(next[0]))}` : ''}`;
     }
     case 'prep':
       return `${plural(Object.keys(recordsOf(material, 'sheet')).length, 'sheet')} read, ${plural(Object.keys(recordsOf(material, 'torque')).length, 'torque')} on record`;

@@ -11,7 +11,7 @@ import type { Tx } from '../db/connection.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import type { Caller, Registry } from '../http/register.ts';
 import { readShopSchools } from '../plan/store.ts';
-import { stripOf } from './floor.ts';
+import { firstClause, stripOf } from './floor.ts';
 import { readFactsOfUnit, readHead, readHeads, readMaterial, readSheet } from './store.ts';
 
 interface NewJob {
@@ -127,7 +127,7 @@ export function jobRoutes(on: Registry): void {
     const today = new Date().toISOString().slice(0, 10);
     const strips = open.map((job) => {
       const { tasksOn, ...strip } = stripOf(job, material.get(job.id)!, schools, today);
-      const onIt = tasksOn.map((t) => ({ initials: people.find((p) => p.name === t.by)?.initials ?? '', name: t.by, what: stepTitle(t.key), since: t.at }));
+      const onIt = tasksOn.map((t) => ({ initials: people.find((p) => p.name === t.by)?.initials ?? '', name: t.by, what: firstClause(stepTitle(t.key)), since: t.at }));
       return { ...strip, onIt };
     });
     const crew = people.map((p) => {

@@ -36,7 +36,13 @@ export function useLive(shopId: string | undefined): boolean {
       void client.invalidateQueries({ queryKey: ['crew'] });
     });
     source.addEventListener('error', () => setUp(false));
-    return () => source.close();
+    // A page that is left must give its connection back at once: a browser opens only six to one server.
+    const leave = (): void => source.close();
+    window.addEventListener('pagehide', leave);
+    return () => {
+      window.removeEventListener('pagehide', leave);
+      source.close();
+    };
   }, [client, shopId]);
   return up;
 }

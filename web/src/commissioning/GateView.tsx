@@ -2,6 +2,7 @@ import { Button, Checkbox, Modal, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { refuseProof } from '@bay/core/commissioning';
 import type { GateLineState, GateState } from '@bay/core/commissioning';
+import { withFactLabels } from '@bay/core/facts';
 import { becauseWords } from '@bay/core/plan';
 import { sentenceOf } from '../api/index.ts';
 import { useCrew, useMe } from '../crew/index.ts';
@@ -25,9 +26,9 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
   const proof = { text, reading: reading || undefined, ...(overriding ? { override: { by: mine, reason, second: second ?? undefined } } : {}) };
   const refused = refuseProof(line.def, proof);
   return (
-    <Modal opened onClose={close} title={line.def.mustBe} size="lg">
+    <Modal opened onClose={close} title={withFactLabels(line.def.mustBe)} size="lg">
       <p className="quiet">
-        Proof wanted: {line.def.proof}. Left out: {line.def.why}.
+        Proof wanted: {withFactLabels(line.def.proof)}. Left out: {line.def.why}.
       </p>
       {line.blockers.map((b) => (
         <p key={b.sentence} className="notice oxide-notice">
@@ -78,11 +79,11 @@ export function GateView({ gate }: { gate: GateState }) {
             <span className="mark" aria-hidden="true">{l.state === 'proved' ? '✓' : l.state === 'overridden' ? '!' : ''}</span>
             <div>
               <p className="title">
-                {l.def.mustBe} {l.def.harm && <span className="tag oxide">harm: two signatures to override</span>}{' '}
+                {withFactLabels(l.def.mustBe)} {l.def.harm && <span className="tag oxide">harm: two signatures to override</span>}{' '}
                 <span className={`tag ${l.state === 'blocked' ? 'oxide' : l.state === 'open' ? '' : 'teal'}`}>{stateWords[l.state]}</span>
               </p>
               <p className="meta">
-                {l.def.proof}
+                {withFactLabels(l.def.proof)}
                 {l.because.length > 0 ? `. Because ${l.because.map((id) => becauseWords(id, plan.facts)).join(' · ')}` : ''}
                 {l.applies === 'waits' ? `. Depends on ${l.needs.map((id) => becauseWords(id, plan.facts).split(':')[0]).join(', ')}, not known` : ''}
               </p>

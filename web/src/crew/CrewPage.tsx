@@ -55,8 +55,10 @@ export function CrewPage() {
             <tbody>
               {crew.data.crew.map((p) => (
                 <tr key={p.id}>
-                  <td style={{ display: 'flex', gap: 10, alignItems: 'center' }}>
-                    <span className="disc">{p.initials}</span> {p.name}
+                  <td>
+                    <span style={{ display: 'flex', gap: 10, alignItems: 'center' }}>
+                      <span className="disc">{p.initials}</span> {p.name}
+                    </span>
                   </td>
                   <td>{p.role}</td>
                   <td>

@@ -2,7 +2,8 @@ import { Button, Checkbox, Modal, Select, Textarea, TextInput } from '@mantine/c
 import { useMemo, useState } from 'react';
 import { bandReading, bandRules, faults, isRead, nextTests, noneOfThese, observationOf, rankSuspects, startWeights } from '@bay/core/diagnosis';
 import type { Answer, NextTest, Suspect } from '@bay/core/diagnosis';
-import { becauseWords } from '@bay/core/plan';
+import { withFactLabels } from '@bay/core/facts';
+import { becauseWords, titleOf as planTitle } from '@bay/core/plan';
 import { newId, sentenceOf } from '../api/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
 import { dayWords, Empty, timeWords } from '../ui/index.ts';
@@ -130,7 +131,7 @@ function SuspectRow({ s, close }: { s: Suspect; close: (id: string) => void }) {
         <i style={{ width: `${s.now * 100}%` }} />
         <s style={{ left: `${s.before * 100}%` }} />
       </div>
-      {s.raisedBy.length > 0 && <p className="quiet" style={{ fontSize: 13.5 }}>raised by {s.raisedBy.map((r) => r.split(' ')[0]!).map((id) => (/^(rec|don|eng|gbx|cho)-/.test(id) ? becauseWords(id, plan.facts) : id)).join(' · ')}</p>}
+      {s.raisedBy.length > 0 && <p className="quiet" style={{ fontSize: 13.5 }}>raised by {s.raisedBy.map((r) => r.split(' ')[0]!).map((id) => (/^(rec|don|eng|gbx|cho)-/.test(id) ? becauseWords(id, plan.facts) : planTitle(id))).join(' · ')}</p>}
       {open && fault && (
         <div style={{ padding: '6px 0' }}>
           <p>
@@ -200,7 +201,7 @@ function OpenedCase({ caseId, record }: { caseId: string; record: Case }) {
               </div>
               <h3 style={{ fontSize: 20 }}>{best.observation.question}</h3>
               <p className="quiet">
-                Tells {best.bits.toFixed(2)} bit, {best.bitsPerMinute.toFixed(2)} bit a minute. {best.observation.needs}
+                Tells {best.bits.toFixed(2)} bit, {best.bitsPerMinute.toFixed(2)} bit a minute. {withFactLabels(best.observation.needs)}
               </p>
               {best.observation.risk > 0 && <p className={best.observation.risk >= 2 ? 'oxide' : 'quiet'}>{riskWords[best.observation.risk]}</p>}
               <TestForm key={best.observation.id} caseId={caseId} test={best} done={() => setChosen(undefined)} />

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { FitLine, FitRecord, FitWord } from '@bay/core/fit';
 import { formatMeasure, units } from '@bay/core/units';
@@ -75,6 +75,9 @@ export default function FitBench() {
   const [params, setParams] = useSearchParams();
   const [only, setOnly] = useState<FitWord>();
   const open = params.get('at');
+  const opened = useRef<HTMLLIElement>(null);
+  // A link into the list shows the place it speaks of.
+  useEffect(() => opened.current?.scrollIntoView({ block: 'start' }), []);
   const count = (w: FitWord): number => plan.fits.filter((l) => l.verdict.word === w).length;
   const shown = plan.fits.filter((l) => !only || l.verdict.word === only);
   const groups = [...new Set(shown.map((l) => l.def.group))];
@@ -98,7 +101,7 @@ export default function FitBench() {
             {shown
               .filter((l) => l.def.group === group)
               .map((line) => (
-                <li key={line.def.id}>
+                <li key={line.def.id} ref={open === line.def.id ? opened : undefined}>
                   <button type="button" className="row-button" aria-expanded={open === line.def.id} onClick={() => setParams(open === line.def.id ? {} : { at: line.def.id }, { replace: true })}>
                     <VerdictMark word={line.verdict.word} />
                     <span>

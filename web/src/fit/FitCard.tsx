@@ -1,6 +1,6 @@
 import { Button, Checkbox, Select, TextInput, Textarea } from '@mantine/core';
 import { useState } from 'react';
-import { interfaceOf, knockOnChain } from '@bay/core/fit';
+import { clearanceOf, interfaceOf, knockOnChain } from '@bay/core/fit';
 import type { FitLine, FitRecord } from '@bay/core/fit';
 import { partName } from '@bay/core/facts';
 import { kitLineOf } from '@bay/core/kit';
@@ -14,6 +14,13 @@ import { KnockOnDrawing } from './KnockOnDrawing.tsx';
 const judgedWords = ['bolts-up', 'adapt', 'clash'] as const;
 const wordOptions = judgedWords.map((value) => ({ value, label: verdictWords[value] }));
 type JudgedWord = (typeof judgedWords)[number];
+
+/** Words of a row with the least gaps as numbers instead of their ids. */
+const withGaps = (words: string): string =>
+  words.replace(/cl-[a-z-]+/g, (id) => {
+    const gap = clearanceOf(id);
+    return `${gap.staticMm} mm${gap.rockMm.some((r) => r > 0) ? ' and rock' : ''}`;
+  });
 
 type Save = (next: FitRecord, done?: () => void) => void;
 
@@ -163,13 +170,13 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
       {line.stale && <p className="ochre">Facts changed after this was read or judged: look again.</p>}
       <div className="words-3">
         <p>
-          <b>Bolts up</b> {def.boltsUp}
+          <b>Bolts up</b> {withGaps(def.boltsUp)}
         </p>
         <p>
-          <b>Adapt</b> {def.adapt}
+          <b>Adapt</b> {withGaps(def.adapt)}
         </p>
         <p>
-          <b>Clash</b> {def.clash}
+          <b>Clash</b> {withGaps(def.clash)}
         </p>
       </div>
       {resolution && (

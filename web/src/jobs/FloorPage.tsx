@@ -5,7 +5,7 @@ import { readFloor } from '@bay/contract/jobs';
 import type { Strip } from '@bay/contract/jobs';
 import { stationName } from '@bay/core/jobs';
 import { call, sentenceOf } from '../api/index.ts';
-import { dayWords, Empty, Failed, fromToday, Loading, sinceWords, StationLine } from '../ui/index.ts';
+import { dayWords, Empty, Failed, fromToday, Loading, sinceWords, StationLine, withDayWords } from '../ui/index.ts';
 
 function BayStrip({ strip, bay }: { strip: Strip; bay: string }) {
   return (
@@ -30,7 +30,7 @@ function BayStrip({ strip, bay }: { strip: Strip; bay: string }) {
         </span>
         <span className={`strip-state ${strip.state.kind}`}>
           <b>{strip.state.title}</b>
-          <span>{strip.state.sentence}</span>
+          <span>{withDayWords(strip.state.sentence)}</span>
           {strip.promised && (
             <span className="foot" title={strip.promised}>
               promised {dayWords(strip.promised)}, {fromToday(strip.promised)}
@@ -56,7 +56,7 @@ export function FloorPage() {
     <>
       <ul className="crew-ribbon" aria-label="Crew">
         {crew.map((p) => (
-          <li key={p.id}>
+          <li key={p.id} title={p.name}>
             <span className={`disc ${p.on ? '' : 'free'}`}>{p.initials}</span>
             {p.on ? (
               <Link to={`/jobs/${p.on.jobId}`}>
@@ -66,7 +66,7 @@ export function FloorPage() {
                 <span className="quiet mono">{sinceWords(p.on.since)}</span>
               </Link>
             ) : (
-              <span className="quiet">{p.name}: no step running</span>
+              <span className="quiet">free</span>
             )}
           </li>
         ))}
@@ -114,7 +114,7 @@ export function FloorPage() {
                   </span>
                   <br />
                   <span className={s.state.kind === 'stop' ? 'oxide' : s.state.kind === 'free' ? 'quiet' : 'ochre'}>
-                    {s.state.title} {s.state.kind === 'free' ? '' : s.state.sentence}
+                    {s.state.title} {s.state.kind === 'free' ? '' : withDayWords(s.state.sentence)}
                   </span>
                 </Link>
               </li>

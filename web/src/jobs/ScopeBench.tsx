@@ -79,7 +79,7 @@ function Candidates() {
           <table className="data">
             <thead>
               <tr>
-                <th>Engine</th>
+                <th style={{ minWidth: 130 }}>Engine</th>
                 <th className="num">Power</th>
                 <th className="num">Mass on its axle</th>
                 <th className="num">Left along</th>
@@ -104,10 +104,11 @@ function Candidates() {
                     <td className="num">{figure(r.massChangeKg, 'kg', true)}</td>
                     <td className={`num ${(r.lengthSpareMm ?? 0) < 0 ? 'oxide' : ''}`}>{figure(r.lengthSpareMm, 'mm')}</td>
                     <td className={`num ${(r.widthSpareMm ?? 0) < 0 ? 'oxide' : ''}`}>{figure(r.widthSpareMm, 'mm')}</td>
-                    <td>
+                    <td style={{ whiteSpace: 'nowrap' }}>
                       {(['bolts-up', 'adapt', 'clash', 'not-measured'] as const).map((w) => (
-                        <span key={w} title={w.replace('-', ' ')} style={{ display: 'inline-flex', gap: 3, marginRight: 8, alignItems: 'center' }}>
-                          <VerdictMark word={w} /> {r.counts[w]}
+                        <span key={w} title={w.replace('-', ' ')} style={{ display: 'inline-flex', gap: 3, marginRight: 5, alignItems: 'center' }}>
+                          <VerdictMark word={w} />
+                          {r.counts[w]}
                           <span className="skip">{w.replace('-', ' ')}</span>
                         </span>
                       ))}

@@ -5,7 +5,7 @@ import { readLog } from '@bay/contract/logbook';
 import type { LogEntry } from '@bay/contract/logbook';
 import { call } from '../api/index.ts';
 import { useJob } from '../jobs/useJob.ts';
-import { dayWords, exactWords, timeWords } from '../ui/index.ts';
+import { dayWords, exactWords, timeWords, withDayWords } from '../ui/index.ts';
 
 type Row = { day: string } | LogEntry;
 
@@ -66,12 +66,12 @@ export function Logbook({ shut }: { shut: boolean }) {
                 {'day' in row ? (
                   <div className="book-day">{row.day}</div>
                 ) : (
-                  <div className={`book-line ${row.kind}`}>
+                  <div className={`book-line kind-${row.kind}`}>
                     <time dateTime={row.at} title={exactWords(row.at)}>
                       {timeWords(row.at)}
                     </time>
                     <span>
-                      <b title={row.by}>{row.initials}</b> {row.text}
+                      <b title={row.by}>{row.initials}</b> {withDayWords(row.text)}
                     </span>
                   </div>
                 )}

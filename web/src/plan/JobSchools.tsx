@@ -11,7 +11,7 @@ export function JobSchools({ ids }: { ids: readonly string[] }) {
   const { plan, mayWrite } = useJob();
   const [open, setOpen] = useState<string>();
   return (
-    <div className="row-actions" style={{ margin: '0 0 12px' }}>
+    <div className="row-actions" style={{ margin: '0 0 8px', gap: 0 }}>
       {ids.map((id) => {
         const question = schoolQuestions.find((q) => q.id === id)!;
         const choice = plan.schools.get(id)!;

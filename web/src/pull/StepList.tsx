@@ -134,7 +134,7 @@ export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: strin
       ))}
       {plan.unmet.map((u) => (
         <div key={u.step + u.state} className="notice ochre-notice">
-          "{titleOf(u.step).split(/[:,;]/)[0]}" needs "{workStateOf(u.state).title}" and no step gives it: {workStateOf(u.state).givenWords}.
+          "{titleOf(u.step).split(/[:,;]/)[0]}" needs "{workStateOf(u.state).title}" and no step of this plan gives it. Usual: {workStateOf(u.state).givenWords.replace(/rm-[a-z0-9-]+/g, (id) => titleOf(id).split(/[:,;]/)[0]!)}.
         </div>
       ))}
       <div className="counts">

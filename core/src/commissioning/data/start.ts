@@ -27,46 +27,46 @@ export const primingWays: readonly PrimingWay[] = [
 
 /** First start, in order. */
 export const startSequence: readonly StartStep[] = [
-  { id: 'seq-brief', action: 'say roles, stop word, what will be heard first', howLong: '2 min', watch: 'everyone repeats it', stopWhen: 'somebody has not understood' },
-  { id: 'seq-power', action: 'battery on, key on, pump off', howLong: '1 min', watch: 'expected lamp or screen, no smell, no warm wire', stopWhen: 'any smoke, dead unit' },
-  { id: 'seq-comms', action: 'read unit: codes, coolant, air, pressure, throttle, battery', howLong: '3 min', watch: 'values that a cold engine must show', stopWhen: 'sensor page wrong: mend first' },
-  { id: 'seq-prime-fuel', action: 'pump alone, three primes of 2 to 3 s, then held 2 min', howLong: '5 min', watch: 'pressure band, joints, paper', stopWhen: 'leak, pressure falling under zero, no rise in 6 s' },
-  { id: 'seq-crank-oil', action: 'crank without fuel and spark', howLong: 'bursts 10 to 15 s, rest 60 s', watch: 'oil gauge, crank speed, synchronised or not', stopWhen: 'no pressure after 3 bursts; grinding; smoke' },
-  { id: 'seq-timing', action: 'light on the mark while cranking', howLong: '1 burst', watch: 'commanded = seen', stopWhen: 'off: correct base offset' },
+  { id: 'seq-brief', action: 'Say roles, stop word, what will be heard first', howLong: '2 min', watch: 'Everyone repeats it', stopWhen: 'somebody has not understood' },
+  { id: 'seq-power', action: 'Battery on, key on, pump off', howLong: '1 min', watch: 'Expected lamp or screen, no smell, no warm wire', stopWhen: 'any smoke, dead unit' },
+  { id: 'seq-comms', action: 'Read unit: codes, coolant, air, pressure, throttle, battery', howLong: '3 min', watch: 'Values that a cold engine must show', stopWhen: 'sensor page wrong: mend first' },
+  { id: 'seq-prime-fuel', action: 'Pump alone, three primes of 2 to 3 s, then held 2 min', howLong: '5 min', watch: 'Pressure band, joints, paper', stopWhen: 'leak, pressure falling under zero, no rise in 6 s' },
+  { id: 'seq-crank-oil', action: 'Crank without fuel and spark', howLong: 'bursts 10 to 15 s, rest 60 s', watch: 'Oil gauge, crank speed, synchronised or not', stopWhen: 'no pressure after 3 bursts; grinding; smoke' },
+  { id: 'seq-timing', action: 'Light on the mark while cranking', howLong: '1 burst', watch: 'Commanded = seen', stopWhen: 'off: correct base offset' },
   {
-    id: 'seq-attempt', action: 'fuel and spark on, foot off a by-wire pedal, a little on a cable; crank to start', howLong: '10 s at the most', watch: 'oil pressure, sound',
+    id: 'seq-attempt', action: 'Fuel and spark on, foot off a by-wire pedal, a little on a cable; crank to start', howLong: '10 s at the most', watch: 'Oil pressure, sound',
     stopWhen: 'bang, flame, hard kick: key off at once',
   },
-  { id: 'seq-between', action: 'wait, write attempt: seconds, what was heard, one change', howLong: '60 s', watch: 'starter and cables by hand', stopWhen: 'three attempts without fire: go to section D, do not crank on' },
-  { id: 'seq-oil-first', action: 'it runs: eyes on oil', howLong: 'pressure within 5 s', watch: 'gauge, not lamp', stopWhen: 'none in 5 s (10 s with long remote lines), or falling: key off' },
-  { id: 'seq-listen', action: 'first half minute at idle', howLong: '30 s', watch: 'knocks, squeal, leaks of fuel first', stopWhen: 'fuel leak, deep knock, belt off' },
+  { id: 'seq-between', action: 'Wait, write attempt: seconds, what was heard, one change', howLong: '60 s', watch: 'Starter and cables by hand', stopWhen: 'three attempts without fire: go to section D, do not crank on' },
+  { id: 'seq-oil-first', action: 'It runs: eyes on oil', howLong: 'pressure within 5 s', watch: 'Gauge, not lamp', stopWhen: 'none in 5 s (10 s with long remote lines), or falling: key off' },
+  { id: 'seq-listen', action: 'First half minute at idle', howLong: '30 s', watch: 'Knocks, squeal, leaks of fuel first', stopWhen: 'fuel leak, deep knock, belt off' },
   {
-    id: 'seq-hold-speed', action: 'eng-cam-follower = flat-tappet with new cam: 1800 to 2500 rpm, varied, from the first second; others: idle, no holding at speed',
-    howLong: '20 to 30 min in all, in two parts if hot (CP; cam maker first)', watch: 'temperature, manifold glow, smell', stopWhen: 'temperature over 105 °C, any noise',
+    id: 'seq-hold-speed', action: 'Eng-cam-follower = flat-tappet with new cam: 1800 to 2500 rpm, varied, from the first second; others: idle, no holding at speed',
+    howLong: '20 to 30 min in all, in two parts if hot (CP; cam maker first)', watch: 'Temperature, manifold glow, smell', stopWhen: 'temperature over 105 °C, any noise',
   },
-  { id: 'seq-short', action: 'others: stop after 2 min, look over', howLong: '2 min run', watch: 'oil level, coolant level, drips', stopWhen: 'level under mark' },
-  { id: 'seq-warm', action: 'run to the first fan cycle', howLong: '10 to 25 min', watch: 'watch list of E1', stopWhen: 'any red line of E1' },
-  { id: 'seq-bleed', action: 'cap at first notch or tank open until the thermostat opens, then closed', howLong: 'with it', watch: 'heater hot, both hoses warm', stopWhen: 'boils, spits' },
-  { id: 'seq-gearbox', action: 'automatic: foot on brake, chocks, each range 3 s, level hot; manual: clutch frees at idle', howLong: '3 min', watch: 'engages within 2 s, no noise', stopWhen: 'flares, no drive: off' },
-  { id: 'seq-stop', action: 'stop, listen, second stop means tried once', howLong: '1 min', watch: 'stops in 2 s', stopWhen: 'runs on' },
-  { id: 'seq-look', action: 'lamp round all joints, hot gaps, plugs seated', howLong: '10 min', watch: 'paper dry', stopWhen: 'any wet fuel' },
-  { id: 'seq-cool', action: 'cool to hand-warm, top up, re-tighten worm clamps', howLong: '2 h', watch: 'litres', stopWhen: 'over 10 % of capacity taken: air or leak' },
-  { id: 'seq-write', action: 'attempt log closed: time, pressures, temperatures, codes, leaks, who', howLong: '5 min', watch: '-', stopWhen: '-' },
+  { id: 'seq-short', action: 'Others: stop after 2 min, look over', howLong: '2 min run', watch: 'Oil level, coolant level, drips', stopWhen: 'level under mark' },
+  { id: 'seq-warm', action: 'Run to the first fan cycle', howLong: '10 to 25 min', watch: 'Watch list of E1', stopWhen: 'any red line of E1' },
+  { id: 'seq-bleed', action: 'Cap at first notch or tank open until the thermostat opens, then closed', howLong: 'with it', watch: 'Heater hot, both hoses warm', stopWhen: 'boils, spits' },
+  { id: 'seq-gearbox', action: 'Automatic: foot on brake, chocks, each range 3 s, level hot; manual: clutch frees at idle', howLong: '3 min', watch: 'Engages within 2 s, no noise', stopWhen: 'flares, no drive: off' },
+  { id: 'seq-stop', action: 'Stop, listen, second stop means tried once', howLong: '1 min', watch: 'Stops in 2 s', stopWhen: 'runs on' },
+  { id: 'seq-look', action: 'Lamp round all joints, hot gaps, plugs seated', howLong: '10 min', watch: 'Paper dry', stopWhen: 'any wet fuel' },
+  { id: 'seq-cool', action: 'Cool to hand-warm, top up, re-tighten worm clamps', howLong: '2 h', watch: 'Litres', stopWhen: 'over 10 % of capacity taken: air or leak' },
+  { id: 'seq-write', action: 'Attempt log closed: time, pressures, temperatures, codes, leaks, who', howLong: '5 min', watch: '-', stopWhen: '-' },
 ];
 
 /** What to watch while it warms up. */
 export const warmUpWatch: readonly WarmUpWatch[] = [
-  { id: 'w-oil-cold', watch: 'oil, cold idle', green: 'over 2 bar', amber: '1 to 2, or slow to rise', red: 'none in 5 s, under 0.7, falling' },
-  { id: 'w-oil-hot', watch: 'oil, hot, for each 1000 rpm', green: 'over 0.7 bar', amber: '0.5 to 0.7', red: 'under 0.5, or lamp confirmed by gauge' },
-  { id: 'w-coolant', watch: 'coolant', green: '80 to 98 °C, rises evenly', amber: '98 to 105, or still under 70 after 20 min', red: 'over 108, or a jump of 10 K in a minute' },
-  { id: 'w-fan', watch: 'fan stages', green: 'on and off inside 6 K', amber: 'stays on', red: 'not on at its temperature and override dead' },
-  { id: 'w-charge', watch: 'volts at 1500 rpm, loads on', green: '13.5 to 14.8', amber: '13.0 to 13.5, 14.8 to 15.2', red: 'under 12.6, over 15.2' },
-  { id: 'w-fuel', watch: 'rail pressure against set value', green: 'within 0.2 bar', amber: '0.2 to 0.4 off', red: 'any wet joint, over 0.5 off under load' },
-  { id: 'w-mixture', watch: 'trims, oxygen reading', green: 'within 10 %, switching', amber: '10 to 20 %', red: 'over 25 %; petrol leaner than 1.0 at full load' },
-  { id: 'w-gearbox', watch: 'gearbox fluid in the sump', green: '60 to 95 °C', amber: '95 to 120', red: 'over 130, flare, no drive' },
-  { id: 'w-neighbour', watch: 'rubber, looms, lines near exhaust', green: 'under 90 °C', amber: '90 to 110', red: 'over 110, smell, smoke' },
-  { id: 'w-leak', watch: 'paper under the car, joints', green: 'dry', amber: 'damp, weeping coolant or oil', red: 'any fuel; oil or coolant that drips' },
-  { id: 'w-noise', watch: 'sound and feel', green: 'even', amber: 'tick that follows speed, buzz on throttle', red: 'deep knock, bell knock, rub' },
+  { id: 'w-oil-cold', watch: 'Oil, cold idle', green: 'over 2 bar', amber: '1 to 2, or slow to rise', red: 'none in 5 s, under 0.7, falling' },
+  { id: 'w-oil-hot', watch: 'Oil, hot, for each 1000 rpm', green: 'over 0.7 bar', amber: '0.5 to 0.7', red: 'under 0.5, or lamp confirmed by gauge' },
+  { id: 'w-coolant', watch: 'Coolant', green: '80 to 98 °C, rises evenly', amber: '98 to 105, or still under 70 after 20 min', red: 'over 108, or a jump of 10 K in a minute' },
+  { id: 'w-fan', watch: 'Fan stages', green: 'on and off inside 6 K', amber: 'stays on', red: 'not on at its temperature and override dead' },
+  { id: 'w-charge', watch: 'Volts at 1500 rpm, loads on', green: '13.5 to 14.8', amber: '13.0 to 13.5, 14.8 to 15.2', red: 'under 12.6, over 15.2' },
+  { id: 'w-fuel', watch: 'Rail pressure against set value', green: 'within 0.2 bar', amber: '0.2 to 0.4 off', red: 'any wet joint, over 0.5 off under load' },
+  { id: 'w-mixture', watch: 'Trims, oxygen reading', green: 'within 10 %, switching', amber: '10 to 20 %', red: 'over 25 %; petrol leaner than 1.0 at full load' },
+  { id: 'w-gearbox', watch: 'Gearbox fluid in the sump', green: '60 to 95 °C', amber: '95 to 120', red: 'over 130, flare, no drive' },
+  { id: 'w-neighbour', watch: 'Rubber, looms, lines near exhaust', green: 'under 90 °C', amber: '90 to 110', red: 'over 110, smell, smoke' },
+  { id: 'w-leak', watch: 'Paper under the car, joints', green: 'dry', amber: 'damp, weeping coolant or oil', red: 'any fuel; oil or coolant that drips' },
+  { id: 'w-noise', watch: 'Sound and feel', green: 'even', amber: 'tick that follows speed, buzz on throttle', red: 'deep knock, bell knock, rub' },
 ];
 
 /** Heat cycles, re-torque and early changes. */
@@ -89,13 +89,13 @@ export const heatCycles: readonly HeatCycle[] = [
 
 /** Road test, in order. */
 export const roadTest: readonly RoadTestStep[] = [
-  { id: 'rt-yard', action: 'walking pace: five brakes, lock to lock, reverse, park on a slope', watch: 'pedal, pull, contact', stopWhen: 'soft pedal, rub' },
+  { id: 'rt-yard', action: 'Walking pace: five brakes, lock to lock, reverse, park on a slope', watch: 'Pedal, pull, contact', stopWhen: 'soft pedal, rub' },
   { id: 'rt-low', action: '5 km under 60 km/h, helper logs', watch: 'E1, shifts, smell', stopWhen: 'any red' },
-  { id: 'rt-look', action: 'lamp round, paper, hot gaps, wheel nuts', watch: 'wet, rub marks', stopWhen: 'fuel' },
-  { id: 'rt-mid', action: '20 km mixed up to 100 km/h', watch: 'vibration by road speed (shaft) or engine speed (engine), trims, speedometer by satellite at 50, 80, 100', stopWhen: 'shudder, over 105 °C' },
-  { id: 'rt-load', action: 'three pulls, half then full throttle, closed or empty road as law allows', watch: 'fuel pressure, mixture, knock, slip', stopWhen: 'lean, knock, pressure falls over 0.5 bar' },
-  { id: 'rt-heat', action: '15 min stop and go, air conditioning on, then 15 min off, then start', watch: 'fan, oil hot idle, hot start, soaked starter', stopWhen: 'red, slow crank' },
-  { id: 'rt-close', action: 'codes, levels, photo under the car, driver\'s words', watch: 'pending codes', stopWhen: '-' },
+  { id: 'rt-look', action: 'Lamp round, paper, hot gaps, wheel nuts', watch: 'Wet, rub marks', stopWhen: 'fuel' },
+  { id: 'rt-mid', action: '20 km mixed up to 100 km/h', watch: 'Vibration by road speed (shaft) or engine speed (engine), trims, speedometer by satellite at 50, 80, 100', stopWhen: 'shudder, over 105 °C' },
+  { id: 'rt-load', action: 'Three pulls, half then full throttle, closed or empty road as law allows', watch: 'Fuel pressure, mixture, knock, slip', stopWhen: 'lean, knock, pressure falls over 0.5 bar' },
+  { id: 'rt-heat', action: '15 min stop and go, air conditioning on, then 15 min off, then start', watch: 'Fan, oil hot idle, hot start, soaked starter', stopWhen: 'red, slow crank' },
+  { id: 'rt-close', action: 'Codes, levels, photo under the car, driver\'s words', watch: 'Pending codes', stopWhen: '-' },
 ];
 
 /** What comes back after hand over. */

@@ -306,7 +306,7 @@ export const pullSteps: readonly PullStepDef[] = [
     support: 'bar on the crank pulley', caution: 'Battery off: nobody cranks. Turn in running direction', minutes: [20, 40],
   },
   {
-    id: 'rm-gearbox-held', phase: 'driveline, gearbox joint', title: 'Gearbox on its own jack or stand, strapped', when: 'cho-unit-lift = engine-alone', after: ['rm-raise'], before: ['rm-crossmember', 'rm-bell-bolts'],
+    id: 'rm-gearbox-held', phase: 'driveline, gearbox joint', title: 'Gearbox on its own jack or stand, strapped', when: 'always', onlyIf: 'the gearbox stays in, or its crossmember leaves', after: ['rm-raise'], before: ['rm-crossmember', 'rm-bell-bolts'],
     needs: [], support: 'gearbox jack', caution: 'Never hangs on input shaft or converter', minutes: [10, 20],
   },
   {

@@ -156,38 +156,38 @@ export const practiceRules: readonly PracticeRule[] = [
 
 /** Tests on the bench, and again in the car. */
 export const benchTests: readonly BenchTest[] = [
-  { id: 'bt-continuity', test: 'each circuit end to end, and against every neighbour', expect: 'under 0.5 ohm; over 1 Mohm', when: 'cho-loom known', finds: 'broken, crossed, shorted' },
-  { id: 'bt-dry-run', test: 'whole loom on the engine outside the car, every plug mated and counted', expect: 'plugs = table', when: 'cho-control != mechanical-diesel', finds: 'missing sensor, short branch, wrong style' },
-  { id: 'bt-powerup', test: 'unit on fused supply', expect: 'tool talks, 5 V present, lamp on', when: 'cho-control in {donor-unit-trimmed-loom, donor-unit-new-loom, standalone}', finds: 'dead unit, earth' },
-  { id: 'bt-module', test: 'each input makes its output; list of outputs with no input; file saved', expect: 'table complete', when: 'cho-power-distribution = programmable-module', finds: 'unassigned key' },
+  { id: 'bt-continuity', test: 'Each circuit end to end, and against every neighbour', expect: 'under 0.5 ohm; over 1 Mohm', when: 'cho-loom known', finds: 'broken, crossed, shorted' },
+  { id: 'bt-dry-run', test: 'Whole loom on the engine outside the car, every plug mated and counted', expect: 'plugs = table', when: 'cho-control != mechanical-diesel', finds: 'missing sensor, short branch, wrong style' },
+  { id: 'bt-powerup', test: 'Unit on fused supply', expect: 'tool talks, 5 V present, lamp on', when: 'cho-control in {donor-unit-trimmed-loom, donor-unit-new-loom, standalone}', finds: 'dead unit, earth' },
+  { id: 'bt-module', test: 'Each input makes its output; list of outputs with no input; file saved', expect: 'table complete', when: 'cho-power-distribution = programmable-module', finds: 'unassigned key' },
   {
-    id: 'bt-base-setup', test: 'engine kind, firing order, trigger, injector data, sensors compared with the engine card by a second person', expect: 'sheet signed', when: 'cho-control = standalone',
+    id: 'bt-base-setup', test: 'Engine kind, firing order, trigger, injector data, sensors compared with the engine card by a second person', expect: 'sheet signed', when: 'cho-control = standalone',
     finds: 'wrong base map',
   },
   {
-    id: 'bt-fan', test: 'fan request simulated, then override on and off; strip of paper shows direction; current read', expect: 'toward the engine; A in table', when: 'cho-fan in {electric-puller, electric-pusher}',
+    id: 'bt-fan', test: 'Fan request simulated, then override on and off; strip of paper shows direction; current read', expect: 'toward the engine; A in table', when: 'cho-fan in {electric-puller, electric-pusher}',
     finds: 'reversed, wrong relay',
   },
   {
-    id: 'bt-pump', test: 'arrow looked at; in the car with tank and return closed up, outdoors, extinguisher: prime 2 to 3 s, then off by itself; a dry blink only where the maker allows it',
+    id: 'bt-pump', test: 'Arrow looked at; in the car with tank and return closed up, outdoors, extinguisher: prime 2 to 3 s, then off by itself; a dry blink only where the maker allows it',
     expect: 'pressure rises, stops', when: 'cho-pump-place in {in-tank, inline, surge-pot}', finds: 'reversed, no cut-off',
   },
   {
-    id: 'bt-injector', test: 'each injector output by cylinder, lamp or listening rod, rail dry', expect: 'cylinder = label', when: 'eng-fuelling in {port-injection, throttle-body-injection}',
+    id: 'bt-injector', test: 'Each injector output by cylinder, lamp or listening rod, rail dry', expect: 'cylinder = label', when: 'eng-fuelling in {port-injection, throttle-body-injection}',
     finds: 'banks crossed, plug dead',
   },
-  { id: 'bt-coil', test: 'each coil by cylinder onto a tester, no fuel in the room', expect: 'cylinder = label', when: 'eng-ignition-kind in {wasted-spark, coil-on-plug}', finds: 'order, feed' },
-  { id: 'bt-throttle', test: 'by-wire: 0 to 100 % follows pedal, both tracks, closes at key-off; fingers away', expect: 'smooth', when: 'eng-throttle-kind = by-wire', finds: 'plug, set mismatch' },
-  { id: 'bt-starter', test: 'clamped, short spin with heavy leads', expect: 'throws and spins; hold it down, it kicks', when: 'always', finds: 'dead starter' },
-  { id: 'bt-oil-switch', test: 'hand pump and ohmmeter on each switch', expect: 'changes at its stamp', when: 'rec-oil-warning-logic != none', finds: 'wrong kind' },
-  { id: 'bt-senders', test: 'resistor or heat at the dash wire', expect: 'needle at marks', when: 'cho-instruments != plug-in-display', finds: 'curve' },
-  { id: 'bt-tach-speedo', test: 'signal generator or drill', expect: 'marks within 5 %', when: 'rec-tach-input != none', finds: 'scaling' },
-  { id: 'bt-brake-lamp', test: 'pedal: lamp, engine unit and gearbox unit all see it', expect: 'three yes', when: 'always', finds: 'lock-up and cruise stay on' },
-  { id: 'bt-inhibitor', test: 'start in every gear', expect: 'only park, neutral or clutch down', when: 'always', finds: 'starts in gear' },
-  { id: 'bt-immobiliser', test: 'key recognised on the bench or by the visitor with the tool', expect: 'unlocked state read', when: 'eng-immobiliser-kind != none', finds: 'days lost' },
-  { id: 'bt-radiator', test: 'core, header tank, welded joints at cap pressure plus 0.2 bar, water, 10 min; stand aside', expect: 'holds', when: 'always', finds: 'pin holes' },
-  { id: 'bt-glow', test: 'each plug by ampere, controller time', expect: 'all alike', when: 'eng-fuel = diesel', finds: 'dead plug' },
-  { id: 'bt-stop', test: 'stop valve by hand vacuum or supply', expect: 'holds 1 min; clicks', when: 'eng-diesel-stop != not-diesel', finds: 'runs on' },
+  { id: 'bt-coil', test: 'Each coil by cylinder onto a tester, no fuel in the room', expect: 'cylinder = label', when: 'eng-ignition-kind in {wasted-spark, coil-on-plug}', finds: 'order, feed' },
+  { id: 'bt-throttle', test: 'By-wire: 0 to 100 % follows pedal, both tracks, closes at key-off; fingers away', expect: 'smooth', when: 'eng-throttle-kind = by-wire', finds: 'plug, set mismatch' },
+  { id: 'bt-starter', test: 'Clamped, short spin with heavy leads', expect: 'throws and spins; hold it down, it kicks', when: 'always', finds: 'dead starter' },
+  { id: 'bt-oil-switch', test: 'Hand pump and ohmmeter on each switch', expect: 'changes at its stamp', when: 'rec-oil-warning-logic != none', finds: 'wrong kind' },
+  { id: 'bt-senders', test: 'Resistor or heat at the dash wire', expect: 'needle at marks', when: 'cho-instruments != plug-in-display', finds: 'curve' },
+  { id: 'bt-tach-speedo', test: 'Signal generator or drill', expect: 'marks within 5 %', when: 'rec-tach-input != none', finds: 'scaling' },
+  { id: 'bt-brake-lamp', test: 'Pedal: lamp, engine unit and gearbox unit all see it', expect: 'three yes', when: 'always', finds: 'lock-up and cruise stay on' },
+  { id: 'bt-inhibitor', test: 'Start in every gear', expect: 'only park, neutral or clutch down', when: 'always', finds: 'starts in gear' },
+  { id: 'bt-immobiliser', test: 'Key recognised on the bench or by the visitor with the tool', expect: 'unlocked state read', when: 'eng-immobiliser-kind != none', finds: 'days lost' },
+  { id: 'bt-radiator', test: 'Core, header tank, welded joints at cap pressure plus 0.2 bar, water, 10 min; stand aside', expect: 'holds', when: 'always', finds: 'pin holes' },
+  { id: 'bt-glow', test: 'Each plug by ampere, controller time', expect: 'all alike', when: 'eng-fuel = diesel', finds: 'dead plug' },
+  { id: 'bt-stop', test: 'Stop valve by hand vacuum or supply', expect: 'holds 1 min; clicks', when: 'eng-diesel-stop != not-diesel', finds: 'runs on' },
 ];
 
 /** Ways to keep heat away, in the order to try them. */
@@ -202,13 +202,13 @@ export const heatMeans: readonly HeatMeans[] = [
 
 /** Filling and bleeding the coolant. */
 export const fillSteps: readonly FillStep[] = [
-  { id: 'fill-test', step: 'empty system under air at cap pressure before coolant', number: '0.8 to 1.0 bar, 10 min, drop under 0.05', caution: 'stand aside of hoses' },
-  { id: 'fill-ports', step: 'plugs counted: block, heater, bleed, cooler ports', number: 'count = table', caution: 'photo behind headers' },
-  { id: 'fill-mix', step: 'glycol by volume for the climate', number: '50 % near -37 °C, 40 % near -24, 60 % near -52 (STD: ASHRAE, memory)', caution: 'never mix technologies; poisonous, sweet' },
-  { id: 'fill-raise', step: 'nose up, fill point highest, heater open, bleeds open', number: '150 to 300 mm', caution: 'chocks' },
-  { id: 'fill-slow', step: 'fill until bubble-free from each bleed, close lowest first, squeeze hoses', number: 'litres counted against capacity', caution: 'shortfall over 10 % is air' },
-  { id: 'fill-vacuum', step: 'or: draw vacuum, hold, let it suck coolant in', number: 'about 80 kPa below ambient, 2 min hold', caution: 'soft hoses may fold' },
-  { id: 'fill-run', step: 'run with cap off or at first notch until the thermostat opens, top up as it falls', number: 'both hoses warm, heater hot', caution: 'scald: cap only below 50 °C' },
-  { id: 'fill-fan', step: 'both fan stages seen on and off', number: 'at set temperatures', caution: 'hands away' },
-  { id: 'fill-cycle', step: 'cool down, top up, three heat cycles', number: 'level steady', caution: 'written in the job book: this car\'s bleed order' },
+  { id: 'fill-test', step: 'Empty system under air at cap pressure before coolant', number: '0.8 to 1.0 bar, 10 min, drop under 0.05', caution: 'stand aside of hoses' },
+  { id: 'fill-ports', step: 'Plugs counted: block, heater, bleed, cooler ports', number: 'count = table', caution: 'photo behind headers' },
+  { id: 'fill-mix', step: 'Glycol by volume for the climate', number: '50 % near -37 °C, 40 % near -24, 60 % near -52 (STD: ASHRAE, memory)', caution: 'never mix technologies; poisonous, sweet' },
+  { id: 'fill-raise', step: 'Nose up, fill point highest, heater open, bleeds open', number: '150 to 300 mm', caution: 'chocks' },
+  { id: 'fill-slow', step: 'Fill until bubble-free from each bleed, close lowest first, squeeze hoses', number: 'litres counted against capacity', caution: 'shortfall over 10 % is air' },
+  { id: 'fill-vacuum', step: 'Or: draw vacuum, hold, let it suck coolant in', number: 'about 80 kPa below ambient, 2 min hold', caution: 'soft hoses may fold' },
+  { id: 'fill-run', step: 'Run with cap off or at first notch until the thermostat opens, top up as it falls', number: 'both hoses warm, heater hot', caution: 'scald: cap only below 50 °C' },
+  { id: 'fill-fan', step: 'Both fan stages seen on and off', number: 'at set temperatures', caution: 'hands away' },
+  { id: 'fill-cycle', step: 'Cool down, top up, three heat cycles', number: 'level steady', caution: 'written in the job book: this car\'s bleed order' },
 ];

@@ -1,0 +1,75 @@
+import { describe, expect, it } from 'vitest';
+import { harvestPlan, donorResult } from '../donors/index.ts';
+import { orderStops } from '../kit/index.ts';
+import { computePlan } from '../plan/index.ts';
+import { bookFrom, emptyInput } from '../plan/testing.ts';
+import { compareCandidates, planInputOf, stationName, stations } from './index.ts';
+import type { JobMaterial } from './index.ts';
+
+const fact = (bearerId: string, factId: string, parts: Record<string, number | string>) => ({ bearerId, factId, parts, typed: {}, source: 'measured' as const });
+const material = (over: Partial<JobMaterial> = {}): JobMaterial => ({
+  jobId: 'job',
+  units: [{ id: 'car', role: 'car' }, { id: 'new', role: 'engine' }, { id: 'old', role: 'own-engine' }, { id: 'don', role: 'donor' }],
+  facts: [fact('car', 'rec-hv-system', { value: 'no' }), fact('don', 'rec-hv-system', { value: 'yes' }), fact('don', 'don-storage-months', { value: 14 }), fact('new', 'eng-mass', { value: 128 }), fact('old', 'eng-mass', { value: 98 }), fact('job', 'cho-goal', { value: 'road-going' })],
+  records: [],
+  shopSchools: {},
+  ...over,
+});
+
+describe('what a plan is computed from', () => {
+  it('keeps the facts of one unit apart from those of another', () => {
+    const input = planInputOf(material());
+    expect(input.facts.get('eng-mass')!.parts['value']).toBe(128);
+    expect(input.outgoing.get('eng-mass')!.parts['value']).toBe(98);
+    expect(input.facts.get('rec-hv-system')!.parts['value']).toBe('no');
+    expect(input.donor.get('rec-hv-system')!.parts['value']).toBe('yes');
+    expect(input.facts.get('don-storage-months')!.parts['value']).toBe(14);
+  });
+  it('a hybrid donor brings the high-voltage steps to the harvest, not to the car', () => {
+    const plan = computePlan(planInputOf(material()));
+    expect(plan.harvestSteps.lines.some((l) => l.def.id === 'rm-hv-prove-dead')).toBe(true);
+    expect(plan.pull.lines.some((l) => l.def.id === 'rm-hv-prove-dead')).toBe(false);
+  });
+  it('gathers what stands against gates', () => {
+    const records = [
+      { kind: 'provisional', key: '1', data: { what: 'loose mount' } }, { kind: 'provisional', key: '2', data: { what: 'cap', ended: {} } }, { kind: 'priming', key: '3', data: { bar: 3, at: '1' } }, { kind: 'priming', key: '4', data: { bar: 2, at: '2' } },
+      { kind: 'circuit', key: '5', data: { title: 'pump', labelA: 'A', labelB: '' } }, { kind: 'follow-up', key: '6', data: { what: 'no trigger' } }, { kind: 'attempt', key: '1', data: {} },
+    ];
+    expect(planInputOf(material({ records }))).toMatchObject({ attempts: 1, gateInputs: { provisional: ['loose mount'], unlabelled: ['pump'], openEnds: ['no trigger'], primedBar: 2 } });
+  });
+});
+
+describe('candidates side by side', () => {
+  const car = bookFrom({ 'rec-bay-width': { 'between-towers-at-head-height': '800' } });
+  const rows = compareCandidates(car, bookFrom({ 'eng-mass': '150 kg' }), [
+    { unitId: 'a', name: 'A', facts: bookFrom({ 'eng-mass': '190 kg', 'eng-power': '100 kW', 'eng-throttle-kind': 'cable', 'eng-width': { 'left-at-covers-and-coils': '300', 'right-at-covers-and-coils': '320' } }), cost: 900 },
+    { unitId: 'b', name: 'B', facts: new Map(), cost: undefined },
+  ]);
+  it('computes what facts allow and leaves the rest not known', () => {
+    expect(rows[0]).toMatchObject({ massChangeKg: 40, widthSpareMm: 50, powerKw: 100, control: 'cable throttle', cost: 900 });
+    expect(rows[1]).toMatchObject({ massChangeKg: undefined, widthSpareMm: undefined, powerKw: undefined });
+    expect(rows[0]!.openInterfaces).toBeLessThan(rows[1]!.openInterfaces);
+  });
+});
+
+describe('harvest and kit', () => {
+  it('leaves out what certainly does not apply and keeps what nobody knows', () => {
+    const ids = (facts: Parameters<typeof bookFrom>[0]) => harvestPlan({ facts: bookFrom(facts) }).map((l) => l.part.id);
+    expect(ids({})).toContain('take-turbo');
+    expect(ids({ 'eng-induction': 'none' })).not.toContain('take-turbo');
+  });
+  it('counts a donor against what it cost', () => expect(donorResult({ sold: 900, issued: 600, purchase: 700, collection: 80, teardownHours: 10, hourRate: 40, storage: 20, disposal: 30 })).toBe(270));
+  it('an order stops at a blank', () => {
+    const stops = (facts: Parameters<typeof bookFrom>[0], options?: string) => {
+      const plan = computePlan(emptyInput({ facts: bookFrom(facts) }));
+      const line = plan.kit.find((l) => l.def.id === 'kit-thermostat')!;
+      return orderStops(line, plan.facts, options ? { status: 'wanted', options } : undefined);
+    };
+    expect(stops({})).toHaveLength(3);
+    expect(stops({ 'eng-code': 'Q20-871', 'eng-thermostat': { side: 'outlet' } }, '88 °C, outlet')).toEqual([]);
+  });
+  it('has eight stations in their order', () => {
+    expect(stations.map((s) => s.name)).toEqual(['Scope', 'Donor', 'Pull', 'Prep', 'Fit', 'Connect', 'Start', 'Hand over']);
+    expect(stationName('hand-over')).toBe('Hand over');
+  });
+});

@@ -1,0 +1,29 @@
+import { readFact } from '../facts/index.ts';
+import type { FactBook, FactValue } from '../facts/index.ts';
+import type { PlanInput } from './plan.ts';
+
+/** A book of facts from typed text; a plain string is the fact's one value. For tests only. */
+export function bookFrom(typed: Readonly<Record<string, string | Record<string, string>>>, at = '2026-01-01T00:00:00.000Z'): FactBook {
+  const book = new Map<string, FactValue>();
+  for (const [id, value] of Object.entries(typed)) {
+    const entry = readFact(id, typeof value === 'string' ? { value } : value);
+    if (!entry.ok) throw new Error(`${id}: ${Object.values(entry.errors).join(' ')}`);
+    book.set(id, { parts: entry.parts, typed: entry.typed, source: 'measured', at });
+  }
+  return book;
+}
+
+/** A plan input with nothing known; override what a test is about. */
+export const emptyInput = (over: Partial<PlanInput> = {}): PlanInput => ({
+  facts: new Map(),
+  outgoing: new Map(),
+  donor: new Map(),
+  shopSchools: {},
+  jobSchools: {},
+  fits: {},
+  kit: {},
+  gates: {},
+  gateInputs: { provisional: [], unlabelled: [], openEnds: [] },
+  attempts: 0,
+  ...over,
+});
