@@ -24,7 +24,7 @@ function moment([daysAgo, time]: When, now: Date): Date {
   at.setDate(at.getDate() - daysAgo);
   at.setHours(h, m, 0, 0);
   // What the demo does "today" has happened already, whatever the time of day.
-  return at > now ? new Date(now.getTime() - 60_000 * (24 * 60 - (h * 60 + m)) / 10) : at;
+  return at > now ? new Date(now.getTime() - (60_000 * (24 * 60 - (h * 60 + m))) / 10) : at;
 }
 
 const day = (offset: number, now: Date): string => {
@@ -38,10 +38,24 @@ async function act(tx: Tx, callers: ReadonlyMap<string, Caller>, jobId: string, 
   const at = moment(a.when, now);
   if ('fact' in a) {
     const [bearer, factId, typed, source] = a.fact;
-    await writeFact(tx, caller, { jobId, bearer, factId, typed: typeof typed === 'string' ? { value: typed } : typed, source: source ?? 'measured', revision: 0, at });
+    await writeFact(tx, caller, {
+      jobId,
+      bearer,
+      factId,
+      typed: typeof typed === 'string' ? { value: typed } : typed,
+      source: source ?? 'measured',
+      revision: 0,
+      at,
+    });
   } else if ('record' in a) {
     const [kind, key, data] = a.record;
-    const known = await tx.selectFrom('record').select('revision').where('job_id', '=', jobId).where('kind', '=', kind).where('key', '=', key).executeTakeFirst();
+    const known = await tx
+      .selectFrom('record')
+      .select('revision')
+      .where('job_id', '=', jobId)
+      .where('kind', '=', kind)
+      .where('key', '=', key)
+      .executeTakeFirst();
     await writeRecord(tx, caller, { jobId, kind, key, data, revision: known?.revision ?? 0, at });
   } else if ('line' in a) {
     await writeLine(tx, caller, jobId, a.line, at.toISOString().slice(0, 10), at);
@@ -53,7 +67,10 @@ async function act(tx: Tx, callers: ReadonlyMap<string, Caller>, jobId: string, 
 
 /** Loads the demo shop into an empty database; leaves one that has a shop alone. Returns whether it loaded. */
 export async function loadDemo(db: Db, now: Date): Promise<boolean> {
-  const { rows } = await db.selectNoFrom((eb) => eb.fn<boolean>('any_shop', []).as('any')).execute().then((r) => ({ rows: r }));
+  const { rows } = await db
+    .selectNoFrom((eb) => eb.fn<boolean>('any_shop', []).as('any'))
+    .execute()
+    .then((r) => ({ rows: r }));
   if (rows[0]!.any) return false;
   const { manager } = demoShop;
   const { shopId, personId } = await makeShop(db, { shopName: demoShop.shopName, bays: [...demoShop.bays], ...manager });
@@ -64,13 +81,19 @@ export async function loadDemo(db: Db, now: Date): Promise<boolean> {
       const person = await insertPerson(tx, shopId, p);
       callers.set(p.initials, { shopId, personId: person.id, name: p.name, initials: p.initials, role: p.role });
     }
-    for (const [question, side] of Object.entries(demoShop.schools)) await tx.insertInto('shop_school').values({ shop_id: shopId, question, side, by_id: personId }).execute();
+    for (const [question, side] of Object.entries(demoShop.schools))
+      await tx.insertInto('shop_school').values({ shop_id: shopId, question, side, by_id: personId }).execute();
   });
   for (const job of jobs) {
     await inShop(db, shopId, async (tx) => {
       const caller = callers.get(job.by)!;
-      const jobId = await insertJob(tx, caller, { ...job, ...(job.promisedIn === undefined ? {} : { promised: day(job.promisedIn, now) }), at: moment(job.opened, now) });
-      for (const u of job.units) await putInRole(tx, caller, jobId, await insertUnit(tx, caller, { kind: u.kind, name: u.name, identity: u.identity ?? null, place: u.place }), u.role);
+      const jobId = await insertJob(tx, caller, {
+        ...job,
+        ...(job.promisedIn === undefined ? {} : { promised: day(job.promisedIn, now) }),
+        at: moment(job.opened, now),
+      });
+      for (const u of job.units)
+        await putInRole(tx, caller, jobId, await insertUnit(tx, caller, { kind: u.kind, name: u.name, identity: u.identity ?? null, place: u.place }), u.role);
       if (job === pickup) await candidates(tx, caller, jobId, moment(job.opened, now));
       const acts = [...job.acts].sort((a, b) => moment(a.when, now).getTime() - moment(b.when, now).getTime());
       for (const a of acts) await act(tx, callers, jobId, a, now);
@@ -82,16 +105,47 @@ export async function loadDemo(db: Db, now: Date): Promise<boolean> {
 /** The candidates' own facts: they hang on the engines, whichever of them goes in. */
 async function candidates(tx: Tx, caller: Caller, jobId: string, at: Date): Promise<void> {
   const known: Record<string, Record<string, Record<string, string>>> = {
-    '3.6 vee six': { 'eng-mass': { value: '214 kg' }, 'eng-power': { value: '132 kW' }, 'eng-throttle-kind': { value: 'by-wire' }, 'eng-fan-reach': { 'pulley-face': '598 mm' }, 'eng-width': { 'left-at-covers-and-coils': '366 mm', 'right-at-covers-and-coils': '372 mm' }, 'eng-fuelling': { value: 'port-injection' } },
-    '2.8 in-line six': { 'eng-mass': { value: '188 kg' }, 'eng-power': { value: '118 kW' }, 'eng-throttle-kind': { value: 'cable' }, 'eng-fan-reach': { 'pulley-face': '801 mm' }, 'eng-width': { 'left-at-covers-and-coils': '258 mm', 'right-at-covers-and-coils': '301 mm' }, 'eng-fuelling': { value: 'port-injection' } },
+    '3.6 vee six': {
+      'eng-mass': { value: '214 kg' },
+      'eng-power': { value: '132 kW' },
+      'eng-throttle-kind': { value: 'by-wire' },
+      'eng-fan-reach': { 'pulley-face': '598 mm' },
+      'eng-width': { 'left-at-covers-and-coils': '366 mm', 'right-at-covers-and-coils': '372 mm' },
+      'eng-fuelling': { value: 'port-injection' },
+    },
+    '2.8 in-line six': {
+      'eng-mass': { value: '188 kg' },
+      'eng-power': { value: '118 kW' },
+      'eng-throttle-kind': { value: 'cable' },
+      'eng-fan-reach': { 'pulley-face': '801 mm' },
+      'eng-width': { 'left-at-covers-and-coils': '258 mm', 'right-at-covers-and-coils': '301 mm' },
+      'eng-fuelling': { value: 'port-injection' },
+    },
   };
   const { readFact } = await import('@bay/core/facts');
-  const units = await tx.selectFrom('job_unit').innerJoin('unit', 'unit.id', 'job_unit.unit_id').select(['unit.id', 'unit.name']).where('job_id', '=', jobId).where('role', '=', 'candidate').execute();
+  const units = await tx
+    .selectFrom('job_unit')
+    .innerJoin('unit', 'unit.id', 'job_unit.unit_id')
+    .select(['unit.id', 'unit.name'])
+    .where('job_id', '=', jobId)
+    .where('role', '=', 'candidate')
+    .execute();
   for (const unit of units) {
     for (const [factId, typed] of Object.entries(known[unit.name]!)) {
       const entry = readFact(factId, typed);
       if (!entry.ok) throw new Error(`${factId}: ${Object.values(entry.errors).join(' ')}`);
-      const row = { shop_id: caller.shopId, bearer_id: unit.id, fact_id: factId, parts: JSON.stringify(entry.parts), typed: JSON.stringify(entry.typed), source: 'looked-up', note: null, by_id: caller.personId, at, revision: 1 };
+      const row = {
+        shop_id: caller.shopId,
+        bearer_id: unit.id,
+        fact_id: factId,
+        parts: JSON.stringify(entry.parts),
+        typed: JSON.stringify(entry.typed),
+        source: 'looked-up',
+        note: null,
+        by_id: caller.personId,
+        at,
+        revision: 1,
+      };
       await tx.insertInto('fact').values(row).execute();
       await tx.insertInto('fact_version').values(row).execute();
     }

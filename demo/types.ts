@@ -56,6 +56,10 @@ export function ticks(when: When, by: string, gapMinutes: number, ids: readonly 
   const [h, m] = time.split(':').map(Number) as [number, number];
   return ids.map((id, i) => {
     const minutes = h * 60 + m + i * gapMinutes;
-    return { when: [day, `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`], by, record: ['task', id, { status: 'done' }] };
+    return {
+      when: [day, `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`],
+      by,
+      record: ['task', id, { status: 'done' }],
+    };
   });
 }

@@ -4,7 +4,12 @@ import { calculators, runCalculator } from '@bay/core/calc';
 const [name, ...pairs] = process.argv.slice(2);
 
 if (name === undefined || name === '--list') {
-  const list = calculators.map((c) => ({ name: c.name, title: c.title, inputs: c.inputs.map((i) => `${i.key}${i.unit ? ` [${i.unit}]` : i.options ? ` {${i.options.join(', ')}}` : ''}${i.optional ? '?' : ''}`), source: c.source }));
+  const list = calculators.map((c) => ({
+    name: c.name,
+    title: c.title,
+    inputs: c.inputs.map((i) => `${i.key}${i.unit ? ` [${i.unit}]` : i.options ? ` {${i.options.join(', ')}}` : ''}${i.optional ? '?' : ''}`),
+    source: c.source,
+  }));
   process.stdout.write(`${JSON.stringify(list, null, 2)}\n`);
 } else {
   const typed: Record<string, string> = {};

@@ -35,8 +35,16 @@ function book(typed: Typed | undefined): Map<string, FactValue> {
 }
 
 const plan = computePlan({
-  facts: book(input.facts), outgoing: book(input.outgoing), donor: new Map(), shopSchools: input.schools ?? {}, jobSchools: {}, fits: {}, kit: {}, gates: {},
-  gateInputs: { provisional: [], unlabelled: [], openEnds: [] }, attempts: 0,
+  facts: book(input.facts),
+  outgoing: book(input.outgoing),
+  donor: new Map(),
+  shopSchools: input.schools ?? {},
+  jobSchools: {},
+  fits: {},
+  kit: {},
+  gates: {},
+  gateInputs: { provisional: [], unlabelled: [], openEnds: [] },
+  attempts: 0,
 });
 const shown = {
   fits: plan.fits.map((l) => ({ id: l.def.id, title: l.def.title, ...l.verdict })),

@@ -8,5 +8,7 @@ import type { Endpoint } from './endpoint.ts';
 
 /** Every endpoint there is, for the OpenAPI document and for tests that walk them. */
 export const endpoints: readonly [name: string, endpoint: Endpoint][] = [crew, jobs, facts, records, logbook, plan].flatMap((module) =>
-  Object.entries(module).filter((pair): pair is [string, Endpoint] => typeof pair[1] === 'object' && pair[1] !== null && 'method' in pair[1] && 'path' in pair[1]),
+  Object.entries(module).filter(
+    (pair): pair is [string, Endpoint] => typeof pair[1] === 'object' && pair[1] !== null && 'method' in pair[1] && 'path' in pair[1],
+  ),
 );

@@ -26,18 +26,63 @@ export type Me = z.infer<typeof me>;
 
 export const getMe = endpoint({ method: 'get', path: '/api/me', summary: 'Who is signed in on this device', access: 'open', reply: me });
 export const setUpShop = endpoint({
-  method: 'post', path: '/api/setup', summary: 'Set up the first shop and its manager', access: 'open',
+  method: 'post',
+  path: '/api/setup',
+  summary: 'Set up the first shop and its manager',
+  access: 'open',
   body: z.object({ shopName: line(80), bays: z.number().int().min(1).max(12), name: line(60), email, password }),
   reply: me,
 });
-export const signIn = endpoint({ method: 'post', path: '/api/sign-in', summary: 'Sign in with e-mail and password', access: 'open', body: z.object({ email, password: z.string().max(200) }), reply: me });
+export const signIn = endpoint({
+  method: 'post',
+  path: '/api/sign-in',
+  summary: 'Sign in with e-mail and password',
+  access: 'open',
+  body: z.object({ email, password: z.string().max(200) }),
+  reply: me,
+});
 export const signOut = endpoint({ method: 'post', path: '/api/sign-out', summary: 'Sign this device out of the shop', access: 'open', reply: me });
 export const lockTablet = endpoint({ method: 'post', path: '/api/lock', summary: 'Nobody at this tablet; the shop stays', access: 'shop', reply: me });
-export const switchPerson = endpoint({ method: 'post', path: '/api/switch', summary: 'Somebody else at this tablet: name and PIN', access: 'shop', body: z.object({ personId: id, pin }), reply: me });
-export const listCrew = endpoint({ method: 'get', path: '/api/crew', summary: 'The crew of the shop', access: 'shop', reply: z.object({ crew: z.array(person) }) });
+export const switchPerson = endpoint({
+  method: 'post',
+  path: '/api/switch',
+  summary: 'Somebody else at this tablet: name and PIN',
+  access: 'shop',
+  body: z.object({ personId: id, pin }),
+  reply: me,
+});
+export const listCrew = endpoint({
+  method: 'get',
+  path: '/api/crew',
+  summary: 'The crew of the shop',
+  access: 'shop',
+  reply: z.object({ crew: z.array(person) }),
+});
 export const addPerson = endpoint({
-  method: 'post', path: '/api/crew', summary: 'Add somebody to the crew', access: 'manage',
-  body: z.object({ ...command, name: line(60), initials: z.string().trim().regex(/^[A-Za-zÀ-ž]{2,3}$/, 'Two or three letters.'), role, pin: pin.optional(), email: email.optional(), password: password.optional() }),
+  method: 'post',
+  path: '/api/crew',
+  summary: 'Add somebody to the crew',
+  access: 'manage',
+  body: z.object({
+    ...command,
+    name: line(60),
+    initials: z
+      .string()
+      .trim()
+      .regex(/^[A-Za-zÀ-ž]{2,3}$/, 'Two or three letters.'),
+    role,
+    pin: pin.optional(),
+    email: email.optional(),
+    password: password.optional(),
+  }),
   reply: z.object({ person }),
 });
-export const setPin = endpoint({ method: 'put', path: '/api/crew/:personId/pin', summary: 'Give somebody a new PIN', access: 'manage', params: z.object({ personId: id }), body: z.object({ ...command, pin }), reply: z.object({ person }) });
+export const setPin = endpoint({
+  method: 'put',
+  path: '/api/crew/:personId/pin',
+  summary: 'Give somebody a new PIN',
+  access: 'manage',
+  params: z.object({ personId: id }),
+  body: z.object({ ...command, pin }),
+  reply: z.object({ person }),
+});

@@ -19,17 +19,19 @@ export interface Endpoint<P extends z.ZodType = z.ZodType, Q extends z.ZodType =
 const none = z.object({});
 
 /** Declares an endpoint; what is left out is an empty object. */
-export function endpoint<P extends z.ZodType = typeof none, Q extends z.ZodType = typeof none, B extends z.ZodType = typeof none, R extends z.ZodType = typeof none>(e: {
-  method: Method;
-  path: string;
-  summary: string;
-  access: Endpoint['access'];
-  params?: P;
-  query?: Q;
-  body?: B;
-  reply?: R;
-}): Endpoint<P, Q, B, R> {
-  return { ...e, params: e.params ?? (none as unknown as P), query: e.query ?? (none as unknown as Q), body: e.body ?? (none as unknown as B), reply: e.reply ?? (none as unknown as R) };
+export function endpoint<
+  P extends z.ZodType = typeof none,
+  Q extends z.ZodType = typeof none,
+  B extends z.ZodType = typeof none,
+  R extends z.ZodType = typeof none,
+>(e: { method: Method; path: string; summary: string; access: Endpoint['access']; params?: P; query?: Q; body?: B; reply?: R }): Endpoint<P, Q, B, R> {
+  return {
+    ...e,
+    params: e.params ?? (none as unknown as P),
+    query: e.query ?? (none as unknown as Q),
+    body: e.body ?? (none as unknown as B),
+    reply: e.reply ?? (none as unknown as R),
+  };
 }
 
 export const id = z.uuid();

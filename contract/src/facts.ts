@@ -25,7 +25,10 @@ export const difference = z.object({
 export const bearerRoles = ['job', 'car', 'engine', 'gearbox', 'own-engine', 'own-gearbox', 'donor'] as const;
 
 export const putFact = endpoint({
-  method: 'put', path: '/api/jobs/:jobId/facts/:bearer/:factId', summary: 'Write what is known of a fact; every part empty makes it not known again', access: 'work',
+  method: 'put',
+  path: '/api/jobs/:jobId/facts/:bearer/:factId',
+  summary: 'Write what is known of a fact; every part empty makes it not known again',
+  access: 'work',
   params: z.object({ jobId: id, bearer: z.enum(bearerRoles), factId: z.string() }),
   body: z.object({
     ...command,
@@ -39,7 +42,10 @@ export const putFact = endpoint({
 });
 
 export const factHistory = endpoint({
-  method: 'get', path: '/api/jobs/:jobId/facts/:bearer/:factId/history', summary: 'Every version of a fact, newest first', access: 'look',
+  method: 'get',
+  path: '/api/jobs/:jobId/facts/:bearer/:factId/history',
+  summary: 'Every version of a fact, newest first',
+  access: 'look',
   params: z.object({ jobId: id, bearer: z.enum(bearerRoles), factId: z.string() }),
   reply: z.object({ versions: z.array(factRow) }),
 });

@@ -9,32 +9,92 @@ export const unitKinds = ['car', 'engine', 'gearbox', 'computer', 'loom'] as con
 export const unitRoles = ['car', 'engine', 'gearbox', 'computer', 'loom', 'own-engine', 'own-gearbox', 'donor', 'candidate'] as const;
 export type UnitRole = (typeof unitRoles)[number];
 
-export const unit = z.object({ id, kind: z.enum(unitKinds), name: z.string(), identity: z.string().nullable(), place: z.string(), jobs: z.array(z.object({ jobId: id, number: z.string(), role: z.enum(unitRoles) })) });
+export const unit = z.object({
+  id,
+  kind: z.enum(unitKinds),
+  name: z.string(),
+  identity: z.string().nullable(),
+  place: z.string(),
+  jobs: z.array(z.object({ jobId: id, number: z.string(), role: z.enum(unitRoles) })),
+});
 export type Unit = z.infer<typeof unit>;
 
 export const jobHead = z.object({
-  id, number: z.string(), carName: z.string(), engineName: z.string().nullable(), customer: z.string(), wish: z.string(), faults: z.string(),
-  bay: z.string().nullable(), promised: z.string().nullable(), station: z.enum(stationIds), signedStations: z.array(z.enum(stationIds)), closedAt: z.string().nullable(), revision: z.number(), openedAt: z.string(),
+  id,
+  number: z.string(),
+  carName: z.string(),
+  engineName: z.string().nullable(),
+  customer: z.string(),
+  wish: z.string(),
+  faults: z.string(),
+  bay: z.string().nullable(),
+  promised: z.string().nullable(),
+  station: z.enum(stationIds),
+  signedStations: z.array(z.enum(stationIds)),
+  closedAt: z.string().nullable(),
+  revision: z.number(),
+  openedAt: z.string(),
 });
 export type JobHead = z.infer<typeof jobHead>;
 
 export const stripState = z.object({ kind: z.enum(['held', 'waits', 'stop', 'free']), title: z.string(), sentence: z.string() });
-export const strip = jobHead.extend({ state: stripState, doing: z.string(), onIt: z.array(z.object({ initials: z.string(), name: z.string(), what: z.string(), since: z.string() })) });
+export const strip = jobHead.extend({
+  state: stripState,
+  doing: z.string(),
+  onIt: z.array(z.object({ initials: z.string(), name: z.string(), what: z.string(), since: z.string() })),
+});
 export type Strip = z.infer<typeof strip>;
 
 export const readFloor = endpoint({
-  method: 'get', path: '/api/floor', summary: 'The Floor: bays, yard and crew', access: 'look',
-  reply: z.object({ bays: z.array(z.string()), strips: z.array(strip), finished: z.array(jobHead), crew: z.array(z.object({ id, name: z.string(), initials: z.string(), role: z.string(), on: z.object({ jobId: id, number: z.string(), bay: z.string().nullable(), what: z.string(), since: z.string() }).nullable() })) }),
+  method: 'get',
+  path: '/api/floor',
+  summary: 'The Floor: bays, yard and crew',
+  access: 'look',
+  reply: z.object({
+    bays: z.array(z.string()),
+    strips: z.array(strip),
+    finished: z.array(jobHead),
+    crew: z.array(
+      z.object({
+        id,
+        name: z.string(),
+        initials: z.string(),
+        role: z.string(),
+        on: z.object({ jobId: id, number: z.string(), bay: z.string().nullable(), what: z.string(), since: z.string() }).nullable(),
+      }),
+    ),
+  }),
 });
 
 const carIn = z.object({ name: line(80), modelYear: z.number().int().min(1900).max(2100), identity: line(30) });
 export const bookIn = endpoint({
-  method: 'post', path: '/api/jobs', summary: 'Book a car in', access: 'work',
-  body: z.object({ ...command, car: carIn, customer: line(80), phone: z.string().trim().max(40).optional(), wish: line(500), faults: z.string().trim().max(1000).default(''), ownEngine: z.string().trim().max(80).default(''), promised: isoDate.optional(), bay: z.string().max(20).optional(), identityWaived: z.string().trim().max(200).optional() }),
+  method: 'post',
+  path: '/api/jobs',
+  summary: 'Book a car in',
+  access: 'work',
+  body: z.object({
+    ...command,
+    car: carIn,
+    customer: line(80),
+    phone: z.string().trim().max(40).optional(),
+    wish: line(500),
+    faults: z.string().trim().max(1000).default(''),
+    ownEngine: z.string().trim().max(80).default(''),
+    promised: isoDate.optional(),
+    bay: z.string().max(20).optional(),
+    identityWaived: z.string().trim().max(200).optional(),
+  }),
   reply: z.object({ job: jobHead }),
 });
 
-export const sheetUnit = z.object({ id, kind: z.enum(unitKinds), role: z.enum(unitRoles), name: z.string(), identity: z.string().nullable(), place: z.string() });
+export const sheetUnit = z.object({
+  id,
+  kind: z.enum(unitKinds),
+  role: z.enum(unitRoles),
+  name: z.string(),
+  identity: z.string().nullable(),
+  place: z.string(),
+});
 export const jobSheet = z.object({
   job: jobHead,
   units: z.array(sheetUnit),
@@ -44,31 +104,89 @@ export const jobSheet = z.object({
   log: z.array(logEntry),
 });
 export type JobSheet = z.infer<typeof jobSheet>;
-export const readJob = endpoint({ method: 'get', path: '/api/jobs/:jobId', summary: 'Everything on a job that a plan is computed from, and the last lines of the logbook', access: 'look', params: z.object({ jobId: id }), reply: jobSheet });
+export const readJob = endpoint({
+  method: 'get',
+  path: '/api/jobs/:jobId',
+  summary: 'Everything on a job that a plan is computed from, and the last lines of the logbook',
+  access: 'look',
+  params: z.object({ jobId: id }),
+  reply: jobSheet,
+});
 
 export const changeJob = endpoint({
-  method: 'put', path: '/api/jobs/:jobId', summary: 'Change what a job is: bay, promise, station, wish', access: 'work', params: z.object({ jobId: id }),
-  body: z.object({ ...command, revision: z.number().int().min(1), bay: z.string().max(20).nullable().optional(), promised: isoDate.nullable().optional(), station: z.enum(stationIds).optional(), signStation: z.enum(stationIds).optional(), wish: line(500).optional(), faults: z.string().trim().max(1000).optional() }),
+  method: 'put',
+  path: '/api/jobs/:jobId',
+  summary: 'Change what a job is: bay, promise, station, wish',
+  access: 'work',
+  params: z.object({ jobId: id }),
+  body: z.object({
+    ...command,
+    revision: z.number().int().min(1),
+    bay: z.string().max(20).nullable().optional(),
+    promised: isoDate.nullable().optional(),
+    station: z.enum(stationIds).optional(),
+    signStation: z.enum(stationIds).optional(),
+    wish: line(500).optional(),
+    faults: z.string().trim().max(1000).optional(),
+  }),
   reply: z.object({ job: jobHead }),
 });
 
-export const listUnits = endpoint({ method: 'get', path: '/api/units', summary: 'Every unit of the shop, where it is and which jobs it served', access: 'look', reply: z.object({ units: z.array(unit) }) });
+export const listUnits = endpoint({
+  method: 'get',
+  path: '/api/units',
+  summary: 'Every unit of the shop, where it is and which jobs it served',
+  access: 'look',
+  reply: z.object({ units: z.array(unit) }),
+});
 export const addUnit = endpoint({
-  method: 'post', path: '/api/units', summary: 'Add a unit: car, engine, gearbox, computer or loom', access: 'work',
-  body: z.object({ ...command, kind: z.enum(unitKinds), name: line(80), identity: z.string().trim().max(40).optional(), place: line(60), job: z.object({ jobId: id, role: z.enum(unitRoles) }).optional() }),
+  method: 'post',
+  path: '/api/units',
+  summary: 'Add a unit: car, engine, gearbox, computer or loom',
+  access: 'work',
+  body: z.object({
+    ...command,
+    kind: z.enum(unitKinds),
+    name: line(80),
+    identity: z.string().trim().max(40).optional(),
+    place: line(60),
+    job: z.object({ jobId: id, role: z.enum(unitRoles) }).optional(),
+  }),
   reply: z.object({ unitId: id }),
 });
 export const moveUnit = endpoint({
-  method: 'post', path: '/api/units/:unitId/move', summary: 'Move a unit: to a job in a role, or to the shelf; its facts go with it', access: 'work', params: z.object({ unitId: id }),
+  method: 'post',
+  path: '/api/units/:unitId/move',
+  summary: 'Move a unit: to a job in a role, or to the shelf; its facts go with it',
+  access: 'work',
+  params: z.object({ unitId: id }),
   body: z.object({ ...command, place: line(60), job: z.object({ jobId: id, role: z.enum(unitRoles) }).nullable(), leaveJobId: id.optional() }),
   reply: z.object({ unitId: id }),
 });
 
-export const unitFacts = endpoint({ method: 'get', path: '/api/units/:unitId/facts', summary: 'What is known of a unit, on whatever job it was found', access: 'look', params: z.object({ unitId: id }), reply: z.object({ facts: z.array(factRow) }) });
+export const unitFacts = endpoint({
+  method: 'get',
+  path: '/api/units/:unitId/facts',
+  summary: 'What is known of a unit, on whatever job it was found',
+  access: 'look',
+  params: z.object({ unitId: id }),
+  reply: z.object({ facts: z.array(factRow) }),
+});
 
 export const find = endpoint({
-  method: 'get', path: '/api/find', summary: 'Find jobs, units, parts and people', access: 'look', query: z.object({ q: z.string().trim().max(80) }),
+  method: 'get',
+  path: '/api/find',
+  summary: 'Find jobs, units, parts and people',
+  access: 'look',
+  query: z.object({ q: z.string().trim().max(80) }),
   reply: z.object({ hits: z.array(z.object({ kind: z.enum(['job', 'unit', 'part']), title: z.string(), detail: z.string(), to: z.string() })) }),
 });
 
-export const readPart = endpoint({ method: 'get', path: '/api/parts/:partId', summary: 'One harvested part: what its label opens', access: 'look', params: z.object({ partId: id }), reply: z.object({ jobId: id, number: z.string(), carName: z.string(), record: recordRow }) });
+export const readPart = endpoint({
+  method: 'get',
+  path: '/api/parts/:partId',
+  summary: 'One harvested part: what its label opens',
+  access: 'look',
+  params: z.object({ partId: id }),
+  reply: z.object({ jobId: id, number: z.string(), carName: z.string(), record: recordRow }),
+});

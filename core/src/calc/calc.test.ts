@@ -18,13 +18,18 @@ describe('the registry of calculators', () => {
   });
 
   it('takes mixed entry', () => {
-    expect(run('wire', { current: '12', length: "14'6\"", load: 'pump or fan' }).results[0]!.shown).toBe('6 mm²');
+    expect(run('wire', { current: '12', length: '14\'6"', load: 'pump or fan' }).results[0]!.shown).toBe('6 mm²');
     expect(run('drop', { current: '12 A', length: '4.2', area: '12 AWG' }).results[0]!.value).toBeCloseTo((2 * 12 * 4.2 * 0.017241 * 1.24) / 3.309, 2);
   });
 
   it.each([
-    ['nothing', {}, /no calculator/], ['wire', { current: 'lots', length: '2', load: 'lamps' }, /does not start with a number/], ['wire', { current: '5' }, /wanted/], ['wire', { current: '5', length: '2', load: 'toaster' }, /not one of/],
-    ['sling', { load: '100', legs: '2', angle: '20' }, /refused/], ['belt', { large: '200', small: '100', centres: '10' }, /apart/], ['ring-gap', { bore: '86', stroke: '86' }, /no input "stroke"/],
+    ['nothing', {}, /no calculator/],
+    ['wire', { current: 'lots', length: '2', load: 'lamps' }, /does not start with a number/],
+    ['wire', { current: '5' }, /wanted/],
+    ['wire', { current: '5', length: '2', load: 'toaster' }, /not one of/],
+    ['sling', { load: '100', legs: '2', angle: '20' }, /refused/],
+    ['belt', { large: '200', small: '100', centres: '10' }, /apart/],
+    ['ring-gap', { bore: '86', stroke: '86' }, /no input "stroke"/],
   ])('%s with %o is refused with a sentence', (name, typed, sentence) => {
     const outcome = runCalculator(name, typed as Record<string, string>);
     expect(outcome.ok).toBe(false);

@@ -33,39 +33,81 @@ export interface CalcValues {
   word: (key: string) => string;
 }
 
-const out = (label: string, value: number, unit: string, digits?: number): CalcResult['results'][number] => ({ label, value, unit, shown: formatMeasure(value, unit, digits) });
+const out = (label: string, value: number, unit: string, digits?: number): CalcResult['results'][number] => ({
+  label,
+  value,
+  unit,
+  shown: formatMeasure(value, unit, digits),
+});
 const say = (label: string, value: string): CalcResult['results'][number] => ({ label, value, unit: '', shown: value });
-const measure = (key: string, label: string, unit: string, example: string, optional?: true): CalcInput => ({ key, label, unit, example, ...(optional ? { optional } : {}) });
+const measure = (key: string, label: string, unit: string, example: string, optional?: true): CalcInput => ({
+  key,
+  label,
+  unit,
+  example,
+  ...(optional ? { optional } : {}),
+});
 const choice = (key: string, label: string, options: readonly string[]): CalcInput => ({ key, label, options, example: options[0]! });
 
 /** Every calculator. Screens, the API, the docs and `./bay calc` read this list. */
 export const calculators: readonly Calculator[] = [
   {
-    name: 'thread', title: 'Bolt: stress area, proof load, torque', source: 'ISO 898-1; T = K·d·F handbook short form, common practice',
-    inputs: [measure('diameter', 'Diameter', 'mm', '10'), measure('pitch', 'Pitch', 'mm', '1.5'), choice('class', 'Property class', ['8.8', '10.9', '12.9']), { ...measure('k', 'Nut factor K', '', '0.2'), optional: true }],
+    name: 'thread',
+    title: 'Bolt: stress area, proof load, torque',
+    source: 'ISO 898-1; T = K·d·F handbook short form, common practice',
+    inputs: [
+      measure('diameter', 'Diameter', 'mm', '10'),
+      measure('pitch', 'Pitch', 'mm', '1.5'),
+      choice('class', 'Property class', ['8.8', '10.9', '12.9']),
+      { ...measure('k', 'Nut factor K', '', '0.2'), optional: true },
+    ],
     run: (v) => {
       const area = sums.stressAreaMm2(v.num('diameter'), v.num('pitch'));
       const proof = sums.proofLoadKn(v.num('diameter'), v.num('pitch'), v.word('class') as sums.PropertyClass);
       const k = v.maybe('k') ?? 0.2;
       return {
-        results: [out('Stress area', area, 'mm²', 1), say('Proof load', `${proof.toFixed(1)} kN`), out('Torque at 75 % of proof', sums.tighteningTorqueNm(v.num('diameter'), proof * 0.75, k), 'N·m')],
+        results: [
+          out('Stress area', area, 'mm²', 1),
+          say('Proof load', `${proof.toFixed(1)} kN`),
+          out('Torque at 75 % of proof', sums.tighteningTorqueNm(v.num('diameter'), proof * 0.75, k), 'N·m'),
+        ],
         because: `π/4 (${v.num('diameter')} − 0.9382 × ${v.num('pitch')})² = ${area.toFixed(1)} mm²; ${k} × ${v.num('diameter')} mm × 0.75 × ${proof.toFixed(1)} kN`,
       };
     },
   },
   {
-    name: 'bolt-length', title: 'Bolt length after a spacer or thicker plate', source: 'common practice: steel 1.0 d, cast iron 1.5 d, aluminium 2.0 d',
-    inputs: [measure('clamped', 'Clamped parts', 'mm', '28'), measure('washer', 'Washer', 'mm', '2.5'), measure('diameter', 'Diameter', 'mm', '10'), choice('material', 'Thread is cut in', ['aluminium', 'cast-iron', 'steel']), measure('hole', 'Usable thread depth', 'mm', '26')],
+    name: 'bolt-length',
+    title: 'Bolt length after a spacer or thicker plate',
+    source: 'common practice: steel 1.0 d, cast iron 1.5 d, aluminium 2.0 d',
+    inputs: [
+      measure('clamped', 'Clamped parts', 'mm', '28'),
+      measure('washer', 'Washer', 'mm', '2.5'),
+      measure('diameter', 'Diameter', 'mm', '10'),
+      choice('material', 'Thread is cut in', ['aluminium', 'cast-iron', 'steel']),
+      measure('hole', 'Usable thread depth', 'mm', '26'),
+    ],
     run: (v) => {
-      const b = sums.boltLengthMm({ clampedMm: v.num('clamped'), washerMm: v.num('washer'), diameterMm: v.num('diameter'), material: v.word('material') as sums.ThreadMaterial, holeDepthMm: v.num('hole') });
+      const b = sums.boltLengthMm({
+        clampedMm: v.num('clamped'),
+        washerMm: v.num('washer'),
+        diameterMm: v.num('diameter'),
+        material: v.word('material') as sums.ThreadMaterial,
+        holeDepthMm: v.num('hole'),
+      });
       return {
-        results: [out('Bolt length', b.lengthMm, 'mm'), out('Engagement', b.engagementMm, 'mm'), say('In the hole', b.bottoms ? 'bottoms: deeper hole or washer wanted' : 'does not bottom')],
+        results: [
+          out('Bolt length', b.lengthMm, 'mm'),
+          out('Engagement', b.engagementMm, 'mm'),
+          say('In the hole', b.bottoms ? 'bottoms: deeper hole or washer wanted' : 'does not bottom'),
+        ],
         because: `${v.num('clamped')} + ${v.num('washer')} + ${b.leastMm} mm least engagement, rounded up to a length that is sold`,
       };
     },
   },
   {
-    name: 'wire', title: 'Wire size, fuse and voltage drop', source: 'IEC 60028; limits common practice, the cable maker first',
+    name: 'wire',
+    title: 'Wire size, fuse and voltage drop',
+    source: 'IEC 60028; limits common practice, the cable maker first',
     inputs: [measure('current', 'Current', 'A', '12'), measure('length', 'Length one way', 'm', '4.2'), choice('load', 'Load', Object.keys(sums.dropLimits))],
     run: (v) => {
       const w = sums.chooseWire(v.num('current'), v.num('length'), v.word('load') as sums.LoadKind);
@@ -76,7 +118,9 @@ export const calculators: readonly Calculator[] = [
     },
   },
   {
-    name: 'drop', title: 'Voltage drop of a given wire', source: 'IEC 60028; ASTM B258 for gauges',
+    name: 'drop',
+    title: 'Voltage drop of a given wire',
+    source: 'IEC 60028; ASTM B258 for gauges',
     inputs: [measure('current', 'Current', 'A', '12'), measure('length', 'Length one way', 'm', '4.2'), measure('area', 'Wire', 'mm²', '2.5')],
     run: (v) => {
       const d = sums.voltageDrop(v.num('current'), v.num('length'), v.num('area'));
@@ -84,15 +128,22 @@ export const calculators: readonly Calculator[] = [
     },
   },
   {
-    name: 'sling', title: 'Load in a sling leg', source: 'ASME B30.9, geometry',
+    name: 'sling',
+    title: 'Load in a sling leg',
+    source: 'ASME B30.9, geometry',
     inputs: [measure('load', 'Load', 'kg', '180'), measure('legs', 'Legs', '', '2'), measure('angle', 'Leg angle from level', 'deg', '60')],
     run: (v) => {
       const f = sums.slingLoadFactor(v.num('angle'));
-      return { results: [out('Load factor', f, '', 3), out('Each leg carries', sums.slingLegKg(v.num('load'), v.num('legs'), v.num('angle')), 'kg')], because: `${v.num('load')} kg / ${Math.min(v.num('legs'), 2)} legs counted × 1/sin ${v.num('angle')}° (${f.toFixed(3)})` };
+      return {
+        results: [out('Load factor', f, '', 3), out('Each leg carries', sums.slingLegKg(v.num('load'), v.num('legs'), v.num('angle')), 'kg')],
+        because: `${v.num('load')} kg / ${Math.min(v.num('legs'), 2)} legs counted × 1/sin ${v.num('angle')}° (${f.toFixed(3)})`,
+      };
     },
   },
   {
-    name: 'joint', title: 'Speed ripple of a universal joint', source: 'kinematics; SAE AE-7, memory',
+    name: 'joint',
+    title: 'Speed ripple of a universal joint',
+    source: 'kinematics; SAE AE-7, memory',
     inputs: [measure('angle', 'Working angle', 'deg', '3')],
     run: (v) => {
       const low = sums.jointSpeedRatio(v.num('angle'), 90);
@@ -101,107 +152,206 @@ export const calculators: readonly Calculator[] = [
     },
   },
   {
-    name: 'shaft', title: 'Critical speed of a propshaft', source: 'Euler-Bernoulli, first mode, steel; 70 % common practice',
-    inputs: [measure('outside', 'Tube outside', 'mm', '76.2'), measure('wall', 'Tube wall', 'mm', '2.1'), measure('length', 'Length between joints', 'm', '1.3')],
+    name: 'shaft',
+    title: 'Critical speed of a propshaft',
+    source: 'Euler-Bernoulli, first mode, steel; 70 % common practice',
+    inputs: [
+      measure('outside', 'Tube outside', 'mm', '76.2'),
+      measure('wall', 'Tube wall', 'mm', '2.1'),
+      measure('length', 'Length between joints', 'm', '1.3'),
+    ],
     run: (v) => {
       const n = sums.shaftCriticalRpm(v.num('outside'), v.num('wall'), v.num('length'));
-      return { results: [out('Critical speed', n, 'rpm'), out('Run below', n * 0.7, 'rpm')], because: `(π / ${v.num('length')} m)² √(E·I / m) for tube ${v.num('outside')} × ${v.num('wall')} mm` };
+      return {
+        results: [out('Critical speed', n, 'rpm'), out('Run below', n * 0.7, 'rpm')],
+        because: `(π / ${v.num('length')} m)² √(E·I / m) for tube ${v.num('outside')} × ${v.num('wall')} mm`,
+      };
     },
   },
   {
-    name: 'belt', title: 'Length of an accessory belt over two pulleys', source: 'open-belt geometry',
+    name: 'belt',
+    title: 'Length of an accessory belt over two pulleys',
+    source: 'open-belt geometry',
     inputs: [measure('large', 'Large pulley', 'mm', '150'), measure('small', 'Small pulley', 'mm', '60'), measure('centres', 'Centres', 'mm', '320')],
     run: (v) => ({
-      results: [out('Belt length', sums.openBeltMm(v.num('large'), v.num('small'), v.num('centres')), 'mm', 1), out('Wrap on the small pulley', sums.smallWrapDeg(v.num('large'), v.num('small'), v.num('centres')), 'deg', 0)],
+      results: [
+        out('Belt length', sums.openBeltMm(v.num('large'), v.num('small'), v.num('centres')), 'mm', 1),
+        out('Wrap on the small pulley', sums.smallWrapDeg(v.num('large'), v.num('small'), v.num('centres')), 'deg', 0),
+      ],
       because: `2 C cos λ + π (D + d)/2 + λ (D − d), C = ${v.num('centres')} mm`,
     }),
   },
   {
-    name: 'displacement', title: 'Engine size', source: 'geometry',
+    name: 'displacement',
+    title: 'Engine size',
+    source: 'geometry',
     inputs: [measure('bore', 'Bore', 'mm', '86'), measure('stroke', 'Stroke', 'mm', '86'), measure('cylinders', 'Cylinders', '', '4')],
-    run: (v) => ({ results: [out('Engine size', sums.displacementCm3(v.num('bore'), v.num('stroke'), v.num('cylinders')), 'cm³')], because: `π/4 × ${v.num('bore')}² × ${v.num('stroke')} × ${v.num('cylinders')}` }),
+    run: (v) => ({
+      results: [out('Engine size', sums.displacementCm3(v.num('bore'), v.num('stroke'), v.num('cylinders')), 'cm³')],
+      because: `π/4 × ${v.num('bore')}² × ${v.num('stroke')} × ${v.num('cylinders')}`,
+    }),
   },
   {
-    name: 'compression-ratio', title: 'Compression ratio', source: 'geometry',
-    inputs: [measure('bore', 'Bore', 'mm', '86'), measure('stroke', 'Stroke', 'mm', '86'), measure('chamber', 'Chamber', 'cm³', '45'), measure('gasket', 'Gasket, pressed', 'mm', '1.2'), measure('deck', 'Piston below deck', 'mm', '0.3'), measure('dish', 'Dish (dome negative)', 'cm³', '4')],
+    name: 'compression-ratio',
+    title: 'Compression ratio',
+    source: 'geometry',
+    inputs: [
+      measure('bore', 'Bore', 'mm', '86'),
+      measure('stroke', 'Stroke', 'mm', '86'),
+      measure('chamber', 'Chamber', 'cm³', '45'),
+      measure('gasket', 'Gasket, pressed', 'mm', '1.2'),
+      measure('deck', 'Piston below deck', 'mm', '0.3'),
+      measure('dish', 'Dish (dome negative)', 'cm³', '4'),
+    ],
     run: (v) => {
       const swept = sums.displacementCm3(v.num('bore'), v.num('stroke'), 1);
-      const ratio = sums.compressionRatio({ sweptCm3: swept, chamberCm3: v.num('chamber'), gasketCm3: sums.discCm3(v.num('bore'), v.num('gasket')), deckCm3: sums.discCm3(v.num('bore'), v.num('deck')), dishCm3: v.num('dish') });
+      const ratio = sums.compressionRatio({
+        sweptCm3: swept,
+        chamberCm3: v.num('chamber'),
+        gasketCm3: sums.discCm3(v.num('bore'), v.num('gasket')),
+        deckCm3: sums.discCm3(v.num('bore'), v.num('deck')),
+        dishCm3: v.num('dish'),
+      });
       return { results: [out('Compression ratio', ratio, '', 2)], because: `(${swept.toFixed(1)} cm³ + volume above the piston) / volume above the piston` };
     },
   },
   {
-    name: 'top-dead-centre', title: 'Top dead centre by positive stop', source: 'geometry: mean of the two readings',
+    name: 'top-dead-centre',
+    title: 'Top dead centre by positive stop',
+    source: 'geometry: mean of the two readings',
     inputs: [measure('one', 'Stop one way', 'deg', '-32'), measure('two', 'Stop the other way', 'deg', '28')],
-    run: (v) => ({ results: [out('Top dead centre stands at', sums.topDeadCentreDeg(v.num('one'), v.num('two')), 'deg')], because: `(${v.num('one')} + ${v.num('two')}) / 2` }),
+    run: (v) => ({
+      results: [out('Top dead centre stands at', sums.topDeadCentreDeg(v.num('one'), v.num('two')), 'deg')],
+      because: `(${v.num('one')} + ${v.num('two')}) / 2`,
+    }),
   },
   {
-    name: 'ring-gap', title: 'Least ring gap', source: 'common practice, street use; the ring maker first',
+    name: 'ring-gap',
+    title: 'Least ring gap',
+    source: 'common practice, street use; the ring maker first',
     inputs: [measure('bore', 'Bore', 'mm', '86')],
     run: (v) => ({ results: [out('Least gap', sums.ringGapMm(v.num('bore')), 'mm', 3)], because: `0.004 × ${v.num('bore')} mm` }),
   },
   {
-    name: 'bearing-clearance', title: 'Bearing clearance wanted', source: 'common practice; the maker first',
+    name: 'bearing-clearance',
+    title: 'Bearing clearance wanted',
+    source: 'common practice; the maker first',
     inputs: [measure('journal', 'Journal', 'mm', '55')],
     run: (v) => ({ results: [out('Clearance', sums.bearingClearanceMm(v.num('journal')), 'mm', 3)], because: `0.001 × ${v.num('journal')} mm + 0.0127 mm` }),
   },
   {
-    name: 'injector', title: 'Injector flow at another pressure', source: 'orifice equation',
+    name: 'injector',
+    title: 'Injector flow at another pressure',
+    source: 'orifice equation',
     inputs: [measure('flow', 'Flow as rated', 'mL/min', '315'), measure('rated', 'At pressure', 'bar', '3'), measure('pressure', 'Pressure here', 'bar', '4')],
-    run: (v) => ({ results: [out('Flow', sums.injectorFlowAt(v.num('flow'), v.num('rated'), v.num('pressure')), 'mL/min')], because: `${v.num('flow')} × √(${v.num('pressure')} / ${v.num('rated')})` }),
+    run: (v) => ({
+      results: [out('Flow', sums.injectorFlowAt(v.num('flow'), v.num('rated'), v.num('pressure')), 'mL/min')],
+      because: `${v.num('flow')} × √(${v.num('pressure')} / ${v.num('rated')})`,
+    }),
   },
   {
-    name: 'fuel-need', title: 'Fuel burnt at full power, pump wanted', source: 'common practice: 0.30 kg/kWh, 0.38 boosted, 0.745 kg/L (EN 228), 1.25 times',
+    name: 'fuel-need',
+    title: 'Fuel burnt at full power, pump wanted',
+    source: 'common practice: 0.30 kg/kWh, 0.38 boosted, 0.745 kg/L (EN 228), 1.25 times',
     inputs: [measure('power', 'Power', 'kW', '110'), choice('boosted', 'Boosted', ['no', 'yes'])],
     run: (v) => {
       const need = sums.fuelNeedLh(v.num('power'), v.word('boosted') === 'yes');
-      return { results: [out('Burnt', need, 'L/h'), out('Pump at rail pressure', need * 1.25, 'L/h')], because: `${v.num('power')} kW × ${v.word('boosted') === 'yes' ? 0.38 : 0.3} / 0.745 × 1.25` };
+      return {
+        results: [out('Burnt', need, 'L/h'), out('Pump at rail pressure', need * 1.25, 'L/h')],
+        because: `${v.num('power')} kW × ${v.word('boosted') === 'yes' ? 0.38 : 0.3} / 0.745 × 1.25`,
+      };
     },
   },
   {
-    name: 'coolant', title: 'Freezing point and boiling under a cap', source: 'ASHRAE Fundamentals (freezing, memory); Antoine equation for water (boiling)',
+    name: 'coolant',
+    title: 'Freezing point and boiling under a cap',
+    source: 'ASHRAE Fundamentals (freezing, memory); Antoine equation for water (boiling)',
     inputs: [measure('glycol', 'Glycol by volume', '%', '50 %'), measure('cap', 'Cap', 'bar', '1.03')],
-    run: (v) => ({ results: [out('Freezes near', sums.coolantFreezesC(v.num('glycol') / 100), '°C', 0), out('Water boils at', sums.waterBoilsC(v.num('cap')), '°C', 0)], because: `${v.num('glycol')} % between table points; ${v.num('cap')} bar over 1.013 bar` }),
+    run: (v) => ({
+      results: [out('Freezes near', sums.coolantFreezesC(v.num('glycol') / 100), '°C', 0), out('Water boils at', sums.waterBoilsC(v.num('cap')), '°C', 0)],
+      because: `${v.num('glycol')} % between table points; ${v.num('cap')} bar over 1.013 bar`,
+    }),
   },
   {
-    name: 'gearing', title: 'Engine speed at a road speed', source: 'geometry; tyre by ETRTO, loaded 97 % (common practice)',
-    inputs: [measure('speed', 'Road speed', 'km/h', '110'), { key: 'tyre', label: 'Tyre size', text: true, example: '205/55 R16' }, measure('gear', 'Gear ratio', '', '0.8'), measure('axle', 'Axle ratio', '', '3.9')],
+    name: 'gearing',
+    title: 'Engine speed at a road speed',
+    source: 'geometry; tyre by ETRTO, loaded 97 % (common practice)',
+    inputs: [
+      measure('speed', 'Road speed', 'km/h', '110'),
+      { key: 'tyre', label: 'Tyre size', text: true, example: '205/55 R16' },
+      measure('gear', 'Gear ratio', '', '0.8'),
+      measure('axle', 'Axle ratio', '', '3.9'),
+    ],
     run: (v) => {
       const d = sums.tyreDiameterMm(v.word('tyre'));
       if (d === undefined) throw new RangeError(`"${v.word('tyre')}" is not a tyre size: write it like 205/55 R16.`);
       const round = Math.PI * d * 0.97;
-      return { results: [out('Engine speed', sums.engineRpmAt(v.num('speed'), round, v.num('gear'), v.num('axle')), 'rpm'), out('Tyre diameter', d, 'mm', 1)], because: `${v.num('speed')} km/h over ${round.toFixed(0)} mm a turn × ${v.num('gear')} × ${v.num('axle')}` };
+      return {
+        results: [out('Engine speed', sums.engineRpmAt(v.num('speed'), round, v.num('gear'), v.num('axle')), 'rpm'), out('Tyre diameter', d, 'mm', 1)],
+        because: `${v.num('speed')} km/h over ${round.toFixed(0)} mm a turn × ${v.num('gear')} × ${v.num('axle')}`,
+      };
     },
   },
   {
-    name: 'power-correction', title: 'Power corrected to standard air', source: 'SAE J1349, memory',
+    name: 'power-correction',
+    title: 'Power corrected to standard air',
+    source: 'SAE J1349, memory',
     inputs: [measure('dry-pressure', 'Dry pressure, hPa', '', '960'), measure('air', 'Air', '°C', '35'), measure('power', 'Power read', 'kW', '100')],
     run: (v) => {
       const cf = sums.powerCorrection(v.num('dry-pressure'), v.num('air'));
-      return { results: [out('Factor', cf, '', 4), out('Corrected', cf * v.num('power'), 'kW')], because: `1.180 (990 / ${v.num('dry-pressure')}) √((${v.num('air')} + 273) / 298) − 0.18` };
+      return {
+        results: [out('Factor', cf, '', 4), out('Corrected', cf * v.num('power'), 'kW')],
+        because: `1.180 (990 / ${v.num('dry-pressure')}) √((${v.num('air')} + 273) / 298) − 0.18`,
+      };
     },
   },
   {
-    name: 'trap-speed', title: 'Power from the speed through a quarter mile', source: 'common practice, memory',
+    name: 'trap-speed',
+    title: 'Power from the speed through a quarter mile',
+    source: 'common practice, memory',
     inputs: [measure('mass', 'Mass with driver', 'lb', '3000 lb'), measure('speed', 'Speed', 'mph', '100 mph')],
-    run: (v) => ({ results: [out('Power', sums.powerFromTrapHp(v.num('mass'), v.num('speed')), 'hp')], because: `${v.num('mass').toFixed(0)} lb × (${v.num('speed')} / 234)³` }),
+    run: (v) => ({
+      results: [out('Power', sums.powerFromTrapHp(v.num('mass'), v.num('speed')), 'hp')],
+      because: `${v.num('mass').toFixed(0)} lb × (${v.num('speed')} / 234)³`,
+    }),
   },
   {
-    name: 'identity', title: 'Vehicle identification number', source: 'ISO 3779; 49 CFR 565',
-    inputs: [{ key: 'vin', label: 'Number', text: true, example: '1M8GDM9AXKP042788' }, { ...measure('year', 'Model year', '', '1989'), optional: true }],
+    name: 'identity',
+    title: 'Vehicle identification number',
+    source: 'ISO 3779; 49 CFR 565',
+    inputs: [
+      { key: 'vin', label: 'Number', text: true, example: '1M8GDM9AXKP042788' },
+      { ...measure('year', 'Model year', '', '1989'), optional: true },
+    ],
     run: (v) => {
       const check = sums.checkIdentity(v.word('vin'), v.maybe('year'));
       return { results: [say('State', check.state.replaceAll('-', ' ')), say('Read', check.vin)], because: check.sentence };
     },
   },
   {
-    name: 'live-data', title: 'Live data by parameter', source: 'SAE J1979, ISO 15031-5',
+    name: 'live-data',
+    title: 'Live data by parameter',
+    source: 'SAE J1979, ISO 15031-5',
     inputs: [choice('pid', 'Parameter', Object.keys(sums.liveValues)), { key: 'bytes', label: 'Bytes', text: true, example: '1A F8' }],
     run: (v) => {
       const value = sums.liveValues[v.word('pid')]!;
-      const bytes = v.word('bytes').trim().split(/\s+/).map((b) => Number.parseInt(b, 16));
-      if (bytes.length !== value.bytes || bytes.some((b) => !(b >= 0 && b <= 255))) throw new RangeError(`${value.name} has ${value.bytes} byte${value.bytes > 1 ? 's' : ''}, written as two hexadecimal figures each.`);
-      return { results: [out(value.name, value.read(bytes[0]!, bytes[1] ?? 0), value.unit === 'g/s' || value.unit === 'kPa' ? (value.unit === 'kPa' ? 'kPa' : '') : value.unit)], because: `bytes ${v.word('bytes')}` };
+      const bytes = v
+        .word('bytes')
+        .trim()
+        .split(/\s+/)
+        .map((b) => Number.parseInt(b, 16));
+      if (bytes.length !== value.bytes || bytes.some((b) => !(b >= 0 && b <= 255)))
+        throw new RangeError(`${value.name} has ${value.bytes} byte${value.bytes > 1 ? 's' : ''}, written as two hexadecimal figures each.`);
+      return {
+        results: [
+          out(
+            value.name,
+            value.read(bytes[0]!, bytes[1] ?? 0),
+            value.unit === 'g/s' || value.unit === 'kPa' ? (value.unit === 'kPa' ? 'kPa' : '') : value.unit,
+          ),
+        ],
+        because: `bytes ${v.word('bytes')}`,
+      };
     },
   },
 ];
@@ -216,7 +366,8 @@ export function runCalculator(name: string, typed: Readonly<Record<string, strin
   if (!calc) return { ok: false, errors: { name: `There is no calculator "${name}". "--list" shows them.` } };
   const values: Record<string, number | string> = {};
   const errors: Record<string, string> = {};
-  for (const key of Object.keys(typed)) if (!calc.inputs.some((i) => i.key === key)) errors[key] = `${calc.title} has no input "${key}": it takes ${calc.inputs.map((i) => i.key).join(', ')}.`;
+  for (const key of Object.keys(typed))
+    if (!calc.inputs.some((i) => i.key === key)) errors[key] = `${calc.title} has no input "${key}": it takes ${calc.inputs.map((i) => i.key).join(', ')}.`;
   for (const input of calc.inputs) {
     const text = typed[input.key]?.trim() ?? '';
     if (text === '') {
@@ -246,4 +397,3 @@ export function runCalculator(name: string, typed: Readonly<Record<string, strin
     return { ok: false, errors: { result: error.message } };
   }
 }
-

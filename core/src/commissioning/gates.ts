@@ -48,13 +48,11 @@ export interface GateInputs {
 const listed = (items: readonly string[]): string => (items.length > 3 ? `${items.slice(0, 3).join(', ')} and ${items.length - 3} more` : items.join(', '));
 
 function blockersOf(id: string, inputs: GateInputs): Blocker[] {
-  const block = (items: readonly string[], say: (words: string) => string): Blocker[] => (items.length > 0 ? [{ lineId: id, sentence: say(listed(items)) }] : []);
+  const block = (items: readonly string[], say: (words: string) => string): Blocker[] =>
+    items.length > 0 ? [{ lineId: id, sentence: say(listed(items)) }] : [];
   switch (id) {
     case 'gate-ei-verdicts':
-      return [
-        ...block(inputs.openClashes, (w) => `Clash open: ${w}.`),
-        ...block(inputs.unresolvedAdapts, (w) => `Adapt without a resolution: ${w}.`),
-      ];
+      return [...block(inputs.openClashes, (w) => `Clash open: ${w}.`), ...block(inputs.unresolvedAdapts, (w) => `Adapt without a resolution: ${w}.`)];
     case 'gate-fc-loose':
       return block(inputs.provisional, (w) => `Provisional: ${w}.`);
     case 'gate-fc-rollcall':

@@ -8,12 +8,46 @@ export interface GateLineDef {
   proof: string;
   why: string;
 }
-export interface PrimingWay { id: string; way: string; pro: string; contra: string; suits: string; stop: string }
-export interface StartStep { id: string; action: string; howLong: string; watch: string; stopWhen: string }
-export interface WarmUpWatch { id: string; watch: string; green: string; amber: string; red: string }
-export interface HeatCycle { id: string; when: string; what: string; basis: string; proof: string }
-export interface RoadTestStep { id: string; action: string; watch: string; stopWhen: string }
-export interface FollowUpDef { id: string; trigger: string; what: string }
+export interface PrimingWay {
+  id: string;
+  way: string;
+  pro: string;
+  contra: string;
+  suits: string;
+  stop: string;
+}
+export interface StartStep {
+  id: string;
+  action: string;
+  howLong: string;
+  watch: string;
+  stopWhen: string;
+}
+export interface WarmUpWatch {
+  id: string;
+  watch: string;
+  green: string;
+  amber: string;
+  red: string;
+}
+export interface HeatCycle {
+  id: string;
+  when: string;
+  what: string;
+  basis: string;
+  proof: string;
+}
+export interface RoadTestStep {
+  id: string;
+  action: string;
+  watch: string;
+  stopWhen: string;
+}
+export interface FollowUpDef {
+  id: string;
+  trigger: string;
+  what: string;
+}
 
 /** What proves or overrides one line of a gate. */
 export interface GateProof {

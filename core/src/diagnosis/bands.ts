@@ -38,13 +38,15 @@ export const bandRules: Readonly<Record<string, BandRule>> = {
   'o-pump-volts': {
     unit: 'V',
     also: { label: 'Battery at the same moment', unit: 'V' },
-    outcome: (v, _f, battery) => (battery === undefined ? { missing: 'Type the battery volts of the same moment.' } : v < 1 ? 'none' : v >= battery - 0.5 ? 'good' : 'low'),
+    outcome: (v, _f, battery) =>
+      battery === undefined ? { missing: 'Type the battery volts of the same moment.' } : v < 1 ? 'none' : v >= battery - 0.5 ? 'good' : 'low',
     source: 'common practice: within 0.5 V of the battery',
   },
   'o-unit-feed': {
     unit: 'V',
     also: { label: 'The same while cranking', unit: 'V' },
-    outcome: (v, _f, cranking) => (v < 6 ? 'none' : cranking === undefined ? { missing: 'Type the volts while cranking too.' } : cranking < 8 ? 'lost-cranking' : 'good'),
+    outcome: (v, _f, cranking) =>
+      v < 6 ? 'none' : cranking === undefined ? { missing: 'Type the volts while cranking too.' } : cranking < 8 ? 'lost-cranking' : 'good',
     source: 'common practice',
   },
   'o-oil-gauge': {

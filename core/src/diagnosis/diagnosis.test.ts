@@ -1,16 +1,42 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bookFrom } from '../plan/testing.ts';
-import { bandReading, bandRules, faults, fullModel, nextTests, noneOfThese, observationOf, observations, outcomeChances, rankSuspects, startWeights } from './index.ts';
+import {
+  bandReading,
+  bandRules,
+  faults,
+  fullModel,
+  nextTests,
+  noneOfThese,
+  observationOf,
+  observations,
+  outcomeChances,
+  rankSuspects,
+  startWeights,
+} from './index.ts';
 import type { Answer, DiagnosisModel, ObservationDef } from './index.ts';
 
-const petrol = bookFrom({ 'eng-fuel': 'petrol', 'eng-fuelling': 'port-injection', 'eng-throttle-kind': 'cable', 'cho-control': 'donor-unit-trimmed-loom', 'eng-ignition-kind': 'coil-on-plug', 'eng-diesel-stop': 'not-diesel', 'gbx-kind': 'manual', 'eng-layout': 'inline-4', 'cho-pump-place': 'in-tank', 'cho-fan': 'electric-puller', 'eng-rail-pressure': { 'high-side': '3.8 bar' } });
+const petrol = bookFrom({
+  'eng-fuel': 'petrol',
+  'eng-fuelling': 'port-injection',
+  'eng-throttle-kind': 'cable',
+  'cho-control': 'donor-unit-trimmed-loom',
+  'eng-ignition-kind': 'coil-on-plug',
+  'eng-diesel-stop': 'not-diesel',
+  'gbx-kind': 'manual',
+  'eng-layout': 'inline-4',
+  'cho-pump-place': 'in-tank',
+  'cho-fan': 'electric-puller',
+  'eng-rail-pressure': { 'high-side': '3.8 bar' },
+});
 const answer = fc.constantFrom(...observations).chain((o) => fc.constantFrom(...o.outcomes).map((x): Answer => ({ observationId: o.id, outcome: x.id })));
 
 describe('probabilities', () => {
   it('sum to 1 after any answers (property)', () => {
     const weights = startWeights({ facts: petrol }, []);
-    fc.assert(fc.property(fc.array(answer, { maxLength: 12 }), (answers) => Math.abs(rankSuspects(weights, answers).reduce((s, x) => s + x.now, 0) - 1) < 1e-9));
+    fc.assert(
+      fc.property(fc.array(answer, { maxLength: 12 }), (answers) => Math.abs(rankSuspects(weights, answers).reduce((s, x) => s + x.now, 0) - 1) < 1e-9),
+    );
   });
   it('the outcomes of every pair sum to 1, stated or not', () => {
     for (const f of faults) {
@@ -21,16 +47,41 @@ describe('probabilities', () => {
     }
   });
   it('agree with brute-force enumeration on a small model', () => {
-    const o = (id: string, ...bases: number[]): ObservationDef => ({ id, question: id, kind: 'level', outcomes: bases.map((base, i) => ({ id: `${id}${i}`, base })), minutes: 1, risk: 0, needs: '' });
+    const o = (id: string, ...bases: number[]): ObservationDef => ({
+      id,
+      question: id,
+      kind: 'level',
+      outcomes: bases.map((base, i) => ({ id: `${id}${i}`, base })),
+      minutes: 1,
+      risk: 0,
+      needs: '',
+    });
     const f = (id: string, prior: number) => ({ id, title: id, system: 's', prior, onlyWhen: 'always', raisedBy: [], fix: '' });
-    const model: DiagnosisModel = { faults: [f('a', 0.1), f('b', 0.2), f('c', 0.05)], observations: [o('x', 0.9, 0.1), o('y', 0.6, 0.3, 0.1), o('z', 0.5, 0.5)], likelihoods: { a: { x: { x1: 0.8 } }, b: { y: { y0: 0.1, y1: 0.2 } }, c: { x: { x1: 0.5 }, z: { z1: 0.99 } } } };
+    const model: DiagnosisModel = {
+      faults: [f('a', 0.1), f('b', 0.2), f('c', 0.05)],
+      observations: [o('x', 0.9, 0.1), o('y', 0.6, 0.3, 0.1), o('z', 0.5, 0.5)],
+      likelihoods: { a: { x: { x1: 0.8 } }, b: { y: { y0: 0.1, y1: 0.2 } }, c: { x: { x1: 0.5 }, z: { z1: 0.99 } } },
+    };
     const weights = startWeights({ facts: new Map() }, [], model);
     // By hand: weight p/(1-p), times each chance; unlisted outcomes share what is left by base rate.
-    const chance: Record<string, Record<string, number>> = { a: { x1: 0.8, y2: 0.1, z1: 0.5 }, b: { x1: 0.1, y2: 0.7, z1: 0.5 }, c: { x1: 0.5, y2: 0.1, z1: 0.99 }, [noneOfThese]: { x1: 0.1, y2: 0.1, z1: 0.5 } };
+    const chance: Record<string, Record<string, number>> = {
+      a: { x1: 0.8, y2: 0.1, z1: 0.5 },
+      b: { x1: 0.1, y2: 0.7, z1: 0.5 },
+      c: { x1: 0.5, y2: 0.1, z1: 0.99 },
+      [noneOfThese]: { x1: 0.1, y2: 0.1, z1: 0.5 },
+    };
     const prior: Record<string, number> = { a: 0.1 / 0.9, b: 0.2 / 0.8, c: 0.05 / 0.95, [noneOfThese]: 0.15 };
     const joint = Object.fromEntries(Object.keys(prior).map((id) => [id, prior[id]! * chance[id]!['x1']! * chance[id]!['y2']! * chance[id]!['z1']!]));
     const total = Object.values(joint).reduce((a, b) => a + b, 0);
-    const ranked = rankSuspects(weights, [{ observationId: 'x', outcome: 'x1' }, { observationId: 'y', outcome: 'y2' }, { observationId: 'z', outcome: 'z1' }], model);
+    const ranked = rankSuspects(
+      weights,
+      [
+        { observationId: 'x', outcome: 'x1' },
+        { observationId: 'y', outcome: 'y2' },
+        { observationId: 'z', outcome: 'z1' },
+      ],
+      model,
+    );
     for (const s of ranked) expect(s.now).toBeCloseTo(joint[s.id]! / total, 9);
 
     // Expected information of test z by enumerating fault and outcome, before any answer.
@@ -66,7 +117,11 @@ describe('start weights', () => {
 
 describe('ranking', () => {
   it('a silent pump, with the engine unit answering, points at its relay', () => {
-    const ranked = rankSuspects(startWeights({ facts: petrol }, []), [{ observationId: 'o-fires', outcome: 'no-fire' }, { observationId: 'o-ecu-talks', outcome: 'talks' }, { observationId: 'o-prime-sound', outcome: 'silent' }]);
+    const ranked = rankSuspects(startWeights({ facts: petrol }, []), [
+      { observationId: 'o-fires', outcome: 'no-fire' },
+      { observationId: 'o-ecu-talks', outcome: 'talks' },
+      { observationId: 'o-prime-sound', outcome: 'silent' },
+    ]);
     expect(ranked[0]!.id).toBe('f-pump-relay');
   });
   it('an observation that echoes another counts half', () => {
@@ -81,7 +136,10 @@ describe('ranking', () => {
   });
   it('the last answer to a question counts', () => {
     const weights = startWeights({ facts: petrol }, []);
-    const a = rankSuspects(weights, [{ observationId: 'o-prime-sound', outcome: 'silent' }, { observationId: 'o-prime-sound', outcome: 'heard' }]);
+    const a = rankSuspects(weights, [
+      { observationId: 'o-prime-sound', outcome: 'silent' },
+      { observationId: 'o-prime-sound', outcome: 'heard' },
+    ]);
     expect(a).toEqual(rankSuspects(weights, [{ observationId: 'o-prime-sound', outcome: 'heard' }]));
   });
   it('next tests are sorted, cost risk, and leave out what was done', () => {
@@ -124,7 +182,10 @@ describe('does it find faults?', () => {
       const answers: Answer[] = symptoms.map((observationId) => ({ observationId, outcome: draw(outcomeChances(fault, observationOf(observationId))) }));
       let ranked = rankSuspects(weights, answers);
       for (let n = 0; n < 15 && ranked[0]!.now < 0.9; n += 1) {
-        const test = nextTests(ranked, answers.map((a) => a.observationId))[0]!;
+        const test = nextTests(
+          ranked,
+          answers.map((a) => a.observationId),
+        )[0]!;
         answers.push({ observationId: test.observation.id, outcome: draw(outcomeChances(fault, test.observation)) });
         ranked = rankSuspects(weights, answers);
       }
@@ -138,11 +199,31 @@ describe('does it find faults?', () => {
 
 describe('readings fall into their bands', () => {
   it.each([
-    ['o-battery-rest', '12.7 V', undefined, 'over-12.5'], ['o-battery-rest', '12,1', undefined, 'under-12.2'], ['o-battery-crank', '9.3 V', undefined, '9.0-to-9.6'], ['o-earth-drop', '40 mV', undefined, 'under-0.2'], ['o-earth-drop', '0.5', undefined, '0.2-to-0.5'], ['o-charge-volts', '15.2', undefined, 'over-15'],
-    ['o-fuel-pressure', '55 psi', undefined, 'in-band'], ['o-fuel-pressure', '2.9 bar', undefined, 'low'], ['o-fuel-pressure', '-0.1 bar', undefined, 'below-zero'], ['o-pump-volts', '11.4', '12.6', 'low'], ['o-pump-volts', '12.3', '12.6', 'good'], ['o-unit-feed', '12.4', '0.3', 'lost-cranking'],
-    ['o-oil-gauge', '3 bar', '3000', 'in-band'], ['o-oil-gauge', '1 bar', '3000', 'low'], ['o-oil-gauge', '0', undefined, 'zero'], ['o-crank-rpm', '212', undefined, 'steady-150-to-300'], ['o-crank-rpm', '0', undefined, 'zero'], ['o-fill-height', '-12 mm', undefined, 'below'],
+    ['o-battery-rest', '12.7 V', undefined, 'over-12.5'],
+    ['o-battery-rest', '12,1', undefined, 'under-12.2'],
+    ['o-battery-crank', '9.3 V', undefined, '9.0-to-9.6'],
+    ['o-earth-drop', '40 mV', undefined, 'under-0.2'],
+    ['o-earth-drop', '0.5', undefined, '0.2-to-0.5'],
+    ['o-charge-volts', '15.2', undefined, 'over-15'],
+    ['o-fuel-pressure', '55 psi', undefined, 'in-band'],
+    ['o-fuel-pressure', '2.9 bar', undefined, 'low'],
+    ['o-fuel-pressure', '-0.1 bar', undefined, 'below-zero'],
+    ['o-pump-volts', '11.4', '12.6', 'low'],
+    ['o-pump-volts', '12.3', '12.6', 'good'],
+    ['o-unit-feed', '12.4', '0.3', 'lost-cranking'],
+    ['o-oil-gauge', '3 bar', '3000', 'in-band'],
+    ['o-oil-gauge', '1 bar', '3000', 'low'],
+    ['o-oil-gauge', '0', undefined, 'zero'],
+    ['o-crank-rpm', '212', undefined, 'steady-150-to-300'],
+    ['o-crank-rpm', '0', undefined, 'zero'],
+    ['o-fill-height', '-12 mm', undefined, 'below'],
   ])('%s reads %s (also %s): %s', (id, typed, also, outcome) => expect(bandReading(id, typed, petrol, also)).toMatchObject({ ok: true, outcome }));
-  it.each([['o-pump-volts', '11.4', /battery volts/], ['o-battery-rest', 'flat', /does not start/], ['o-crank', '3', /choose what you saw/], ['o-fuel-pressure', '12 V', /voltage/]])('%s refuses %s', (id, typed, sentence) => {
+  it.each([
+    ['o-pump-volts', '11.4', /battery volts/],
+    ['o-battery-rest', 'flat', /does not start/],
+    ['o-crank', '3', /choose what you saw/],
+    ['o-fuel-pressure', '12 V', /voltage/],
+  ])('%s refuses %s', (id, typed, sentence) => {
     const read = bandReading(id, typed, petrol);
     expect(read.ok).toBe(false);
     if (!read.ok) expect(read.sentence).toMatch(sentence);

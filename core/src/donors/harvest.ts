@@ -52,5 +52,13 @@ export interface PartRecord {
 }
 
 /** What a donor has earned back: sold and issued less everything it cost; neutral units. */
-export const donorResult = (m: { sold: number; issued: number; purchase: number; collection: number; teardownHours: number; hourRate: number; storage: number; disposal: number }): number =>
-  m.sold + m.issued - m.purchase - m.collection - m.teardownHours * m.hourRate - m.storage - m.disposal;
+export const donorResult = (m: {
+  sold: number;
+  issued: number;
+  purchase: number;
+  collection: number;
+  teardownHours: number;
+  hourRate: number;
+  storage: number;
+  disposal: number;
+}): number => m.sold + m.issued - m.purchase - m.collection - m.teardownHours * m.hourRate - m.storage - m.disposal;

@@ -26,9 +26,7 @@ export function readPart(part: FactPart, typed: string): PartEntry {
   return { ok: true, value: measure.measure.value, understood: measure.measure.understood };
 }
 
-export type FactEntry =
-  | { ok: true; parts: Record<string, number | string>; typed: Record<string, string> }
-  | { ok: false; errors: Record<string, string> };
+export type FactEntry = { ok: true; parts: Record<string, number | string>; typed: Record<string, string> } | { ok: false; errors: Record<string, string> };
 
 /** Reads every typed part of a fact; parts left empty stay not known. At least one part must be typed. */
 export function readFact(factId: string, typed: Readonly<Record<string, string>>): FactEntry {

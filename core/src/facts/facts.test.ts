@@ -9,7 +9,9 @@ describe('the content', () => {
     expect(factCatalogue.every((f) => f.howTo.length > 2 && f.parts.length > 0 && f.neededBy.length > 0)).toBe(true);
   });
   it('gives each part exactly one kind', () => {
-    const odd = factCatalogue.flatMap((f) => f.parts.filter((p) => [p.unit !== undefined, p.options !== undefined, p.text].filter(Boolean).length !== 1).map((p) => `${f.id}.${p.key}`));
+    const odd = factCatalogue.flatMap((f) =>
+      f.parts.filter((p) => [p.unit !== undefined, p.options !== undefined, p.text].filter(Boolean).length !== 1).map((p) => `${f.id}.${p.key}`),
+    );
     expect(odd).toEqual([]);
   });
   it('names parts uniquely within a fact', () => {
@@ -28,7 +30,11 @@ describe('reading what was typed', () => {
     expect(readFact('rec-drive-layout', { value: 'mid' })).toMatchObject({ ok: true, parts: { value: 'mid-engine' } });
   });
   it.each([
-    ['rec-drive-layout', { value: 'sideways' }, /not one of/], ['rec-bay-length', { 'to-core-rear-face': 'long' }, /does not start/], ['rec-bay-length', {}, /at least one/], ['rec-bay-length', { nonsense: '3' }, /no value called/], ['eng-code', { value: 'x'.repeat(501) }, /Over 500/],
+    ['rec-drive-layout', { value: 'sideways' }, /not one of/],
+    ['rec-bay-length', { 'to-core-rear-face': 'long' }, /does not start/],
+    ['rec-bay-length', {}, /at least one/],
+    ['rec-bay-length', { nonsense: '3' }, /no value called/],
+    ['eng-code', { value: 'x'.repeat(501) }, /Over 500/],
   ])('%s %o is refused', (id, typed, sentence) => {
     const entry = readFact(id, typed as Record<string, string>);
     expect(entry.ok).toBe(false);

@@ -6,11 +6,29 @@ import { bookFrom, emptyInput } from '../plan/testing.ts';
 import { compareCandidates, planInputOf, stationName, stations } from './index.ts';
 import type { JobMaterial } from './index.ts';
 
-const fact = (bearerId: string, factId: string, parts: Record<string, number | string>) => ({ bearerId, factId, parts, typed: {}, source: 'measured' as const });
+const fact = (bearerId: string, factId: string, parts: Record<string, number | string>) => ({
+  bearerId,
+  factId,
+  parts,
+  typed: {},
+  source: 'measured' as const,
+});
 const material = (over: Partial<JobMaterial> = {}): JobMaterial => ({
   jobId: 'job',
-  units: [{ id: 'car', role: 'car' }, { id: 'new', role: 'engine' }, { id: 'old', role: 'own-engine' }, { id: 'don', role: 'donor' }],
-  facts: [fact('car', 'rec-hv-system', { value: 'no' }), fact('don', 'rec-hv-system', { value: 'yes' }), fact('don', 'don-storage-months', { value: 14 }), fact('new', 'eng-mass', { value: 128 }), fact('old', 'eng-mass', { value: 98 }), fact('job', 'cho-goal', { value: 'road-going' })],
+  units: [
+    { id: 'car', role: 'car' },
+    { id: 'new', role: 'engine' },
+    { id: 'old', role: 'own-engine' },
+    { id: 'don', role: 'donor' },
+  ],
+  facts: [
+    fact('car', 'rec-hv-system', { value: 'no' }),
+    fact('don', 'rec-hv-system', { value: 'yes' }),
+    fact('don', 'don-storage-months', { value: 14 }),
+    fact('new', 'eng-mass', { value: 128 }),
+    fact('old', 'eng-mass', { value: 98 }),
+    fact('job', 'cho-goal', { value: 'road-going' }),
+  ],
   records: [],
   shopSchools: {},
   ...over,
@@ -32,17 +50,35 @@ describe('what a plan is computed from', () => {
   });
   it('gathers what stands against gates', () => {
     const records = [
-      { kind: 'provisional', key: '1', data: { what: 'loose mount' } }, { kind: 'provisional', key: '2', data: { what: 'cap', ended: {} } }, { kind: 'priming', key: '3', data: { bar: 3, at: '1' } }, { kind: 'priming', key: '4', data: { bar: 2, at: '2' } },
-      { kind: 'circuit', key: '5', data: { title: 'pump', labelA: 'A', labelB: '' } }, { kind: 'follow-up', key: '6', data: { what: 'no trigger' } }, { kind: 'attempt', key: '1', data: {} },
+      { kind: 'provisional', key: '1', data: { what: 'loose mount' } },
+      { kind: 'provisional', key: '2', data: { what: 'cap', ended: {} } },
+      { kind: 'priming', key: '3', data: { bar: 3, at: '1' } },
+      { kind: 'priming', key: '4', data: { bar: 2, at: '2' } },
+      { kind: 'circuit', key: '5', data: { title: 'pump', labelA: 'A', labelB: '' } },
+      { kind: 'follow-up', key: '6', data: { what: 'no trigger' } },
+      { kind: 'attempt', key: '1', data: {} },
     ];
-    expect(planInputOf(material({ records }))).toMatchObject({ attempts: 1, gateInputs: { provisional: ['loose mount'], unlabelled: ['pump'], openEnds: ['no trigger'], primedBar: 2 } });
+    expect(planInputOf(material({ records }))).toMatchObject({
+      attempts: 1,
+      gateInputs: { provisional: ['loose mount'], unlabelled: ['pump'], openEnds: ['no trigger'], primedBar: 2 },
+    });
   });
 });
 
 describe('candidates side by side', () => {
   const car = bookFrom({ 'rec-bay-width': { 'between-towers-at-head-height': '800' } });
   const rows = compareCandidates(car, bookFrom({ 'eng-mass': '150 kg' }), [
-    { unitId: 'a', name: 'A', facts: bookFrom({ 'eng-mass': '190 kg', 'eng-power': '100 kW', 'eng-throttle-kind': 'cable', 'eng-width': { 'left-at-covers-and-coils': '300', 'right-at-covers-and-coils': '320' } }), cost: 900 },
+    {
+      unitId: 'a',
+      name: 'A',
+      facts: bookFrom({
+        'eng-mass': '190 kg',
+        'eng-power': '100 kW',
+        'eng-throttle-kind': 'cable',
+        'eng-width': { 'left-at-covers-and-coils': '300', 'right-at-covers-and-coils': '320' },
+      }),
+      cost: 900,
+    },
     { unitId: 'b', name: 'B', facts: new Map(), cost: undefined },
   ]);
   it('computes what facts allow and leaves the rest not known', () => {
@@ -58,7 +94,8 @@ describe('harvest and kit', () => {
     expect(ids({})).toContain('take-turbo');
     expect(ids({ 'eng-induction': 'none' })).not.toContain('take-turbo');
   });
-  it('counts a donor against what it cost', () => expect(donorResult({ sold: 900, issued: 600, purchase: 700, collection: 80, teardownHours: 10, hourRate: 40, storage: 20, disposal: 30 })).toBe(270));
+  it('counts a donor against what it cost', () =>
+    expect(donorResult({ sold: 900, issued: 600, purchase: 700, collection: 80, teardownHours: 10, hourRate: 40, storage: 20, disposal: 30 })).toBe(270));
   it('an order stops at a blank', () => {
     const stops = (facts: Parameters<typeof bookFrom>[0], options?: string) => {
       const plan = computePlan(emptyInput({ facts: bookFrom(facts) }));

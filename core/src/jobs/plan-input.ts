@@ -38,9 +38,22 @@ export function planInputOf(material: JobMaterial): PlanInput {
   const followUps = Object.values(recordsOf<{ what: string; on?: string; atKm?: number; done?: unknown }>(material, 'follow-up'));
   const primings = Object.values(recordsOf<{ bar: number; at?: string }>(material, 'priming')).sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1));
   return {
-    facts: bookOf(material, [['car', 'rec-'], ['donor', 'don-'], ['engine', 'eng-'], ['gearbox', 'gbx-'], ['job', 'cho-']]),
-    outgoing: bookOf(material, [['own-engine', 'eng-'], ['own-gearbox', 'gbx-']]),
-    donor: bookOf(material, [['donor', 'rec-'], ['donor', 'don-'], ['engine', 'eng-']]),
+    facts: bookOf(material, [
+      ['car', 'rec-'],
+      ['donor', 'don-'],
+      ['engine', 'eng-'],
+      ['gearbox', 'gbx-'],
+      ['job', 'cho-'],
+    ]),
+    outgoing: bookOf(material, [
+      ['own-engine', 'eng-'],
+      ['own-gearbox', 'gbx-'],
+    ]),
+    donor: bookOf(material, [
+      ['donor', 'rec-'],
+      ['donor', 'don-'],
+      ['engine', 'eng-'],
+    ]),
     shopSchools: material.shopSchools,
     jobSchools: Object.fromEntries(Object.entries(recordsOf<{ side: string }>(material, 'school')).map(([q, r]) => [q, r.side])),
     fits: recordsOf<FitRecord>(material, 'fit'),

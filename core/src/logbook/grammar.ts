@@ -47,7 +47,10 @@ export function readDay(text: string, today: string): string | undefined {
 const joints = '(?:torque|torqued)';
 
 function readTorque(text: string): LogEntryDraft | undefined {
-  const m = new RegExp(`^${joints}\\s+(.+?)\\s+(\\d+)\\s+(\\d[\\d.,]*\\s*(?:nm|n·m|n\\.m|lbft|lb-ft|lbf·ft|ftlb))(?:\\s*\\+\\s*(\\d{1,3})\\s*(?:deg|°))?$`, 'i').exec(text);
+  const m = new RegExp(
+    `^${joints}\\s+(.+?)\\s+(\\d+)\\s+(\\d[\\d.,]*\\s*(?:nm|n·m|n\\.m|lbft|lb-ft|lbf·ft|ftlb))(?:\\s*\\+\\s*(\\d{1,3})\\s*(?:deg|°))?$`,
+    'i',
+  ).exec(text);
   if (!m) return undefined;
   const [, joint, bolt, amount, angle] = m as unknown as [string, string, string, string, string | undefined];
   const torque = parseMeasure(amount, 'N·m');
@@ -95,7 +98,10 @@ const factWords: FactWords[] = factCatalogue.flatMap((def) =>
     .map((p) => ({
       factId: def.id,
       partKey: p.key,
-      words: `${def.label} ${p.label}`.toLowerCase().split(/[^a-z0-9]+/).filter((w) => w !== '' && !stop.has(w)),
+      words: `${def.label} ${p.label}`
+        .toLowerCase()
+        .split(/[^a-z0-9]+/)
+        .filter((w) => w !== '' && !stop.has(w)),
     })),
 );
 
@@ -103,7 +109,10 @@ const factWords: FactWords[] = factCatalogue.flatMap((def) =>
 function readFactLine(text: string): LogEntryDraft | undefined {
   const m = /^([a-z][a-z -]{3,}?)\s+(-?[\d.,].*)$/i.exec(text);
   if (!m) return undefined;
-  const said = m[1]!.toLowerCase().split(/[^a-z0-9]+/).filter((w) => w !== '' && !stop.has(w));
+  const said = m[1]!
+    .toLowerCase()
+    .split(/[^a-z0-9]+/)
+    .filter((w) => w !== '' && !stop.has(w));
   if (said.length < 2) return undefined;
   const hits = factWords.filter((f) => said.every((w) => f.words.some((x) => x === w || (w.length >= 4 && x.startsWith(w)))));
   const best = hits.filter((f) => f.words.length === Math.min(...hits.map((h) => h.words.length)));
@@ -112,7 +121,14 @@ function readFactLine(text: string): LogEntryDraft | undefined {
   const unit = factCatalogue.find((d) => d.id === factId)!.parts.find((p) => p.key === partKey)!.unit!;
   const value = parseMeasure(m[2]!, unit);
   if (!value.ok) return { kind: 'note', text, hint: value.sentence };
-  return { kind: 'fact', text, factId, partKey, typed: m[2]!.trim(), understood: `fact: ${partName(factId, partKey).toLowerCase()}, ${value.measure.understood}` };
+  return {
+    kind: 'fact',
+    text,
+    factId,
+    partKey,
+    typed: m[2]!.trim(),
+    understood: `fact: ${partName(factId, partKey).toLowerCase()}, ${value.measure.understood}`,
+  };
 }
 
 function readHold(text: string, today: string): LogEntryDraft | undefined {
@@ -140,7 +156,11 @@ export function readLogLine(line: string, today: string): LogEntryDraft {
   const provisional = /^(?:loose|tacked|borrowed|capped|provisional)\s*:\s*(.+)$/i.exec(text);
   if (provisional) return { kind: 'provisional', text, what: text, understood: `provisional: ${text}. Blocks the first crank until it is ended` };
   return (
-    readHold(text, today) ?? readArrival(text) ?? readTorque(text) ?? readMeasurement(text) ?? readFactLine(text) ??
+    readHold(text, today) ??
+    readArrival(text) ??
+    readTorque(text) ??
+    readMeasurement(text) ??
+    readFactLine(text) ??
     (/^torqued?\b/i.test(text) ? { kind: 'note', text, hint: 'A torque wants: torque main cap 3 65 Nm + 90 deg' } : { kind: 'note', text })
   );
 }
@@ -149,7 +169,41 @@ export function readLogLine(line: string, today: string): LogEntryDraft {
 export const understoodWords = (draft: LogEntryDraft): string => (draft.kind === 'note' ? `note${draft.hint ? `. ${draft.hint}` : ''}` : draft.understood);
 
 /** Kinds of entry in the logbook. */
-export const logKinds = ['note', 'measurement', 'fact', 'torque', 'hold', 'release', 'arrival', 'provisional', 'step', 'part', 'kit', 'fit', 'gate', 'circuit', 'priming', 'attempt', 'diagnosis', 'follow-up', 'unit', 'job', 'school'] as const;
+export const logKinds = [
+  'note',
+  'measurement',
+  'fact',
+  'torque',
+  'hold',
+  'release',
+  'arrival',
+  'provisional',
+  'step',
+  'part',
+  'kit',
+  'fit',
+  'gate',
+  'circuit',
+  'priming',
+  'attempt',
+  'diagnosis',
+  'follow-up',
+  'unit',
+  'job',
+  'school',
+] as const;
 export type LogKind = (typeof logKinds)[number];
 
-export const stationOfKind: Partial<Record<LogKind, StationId>> = { measurement: 'prep', torque: 'prep', part: 'donor', step: 'pull', fit: 'fit', circuit: 'connect', gate: 'start', priming: 'start', attempt: 'start', diagnosis: 'start', 'follow-up': 'hand-over' };
+export const stationOfKind: Partial<Record<LogKind, StationId>> = {
+  measurement: 'prep',
+  torque: 'prep',
+  part: 'donor',
+  step: 'pull',
+  fit: 'fit',
+  circuit: 'connect',
+  gate: 'start',
+  priming: 'start',
+  attempt: 'start',
+  diagnosis: 'start',
+  'follow-up': 'hand-over',
+};

@@ -23,7 +23,22 @@ import { schoolEffects } from './school-effects.ts';
 export function contentFaults(): string[] {
   const found: string[] = [];
   const all: { id: string }[] = [
-    ...factCatalogue, ...interfaces, ...kitLines, ...pullSteps, ...workStates, ...gateLines, ...faults, ...observations, ...buildSteps, ...usualCircuits, ...benchTests, ...schoolQuestions, ...schoolSides, ...harvestParts, ...whileOut, ...measurementDefs,
+    ...factCatalogue,
+    ...interfaces,
+    ...kitLines,
+    ...pullSteps,
+    ...workStates,
+    ...gateLines,
+    ...faults,
+    ...observations,
+    ...buildSteps,
+    ...usualCircuits,
+    ...benchTests,
+    ...schoolQuestions,
+    ...schoolSides,
+    ...harvestParts,
+    ...whileOut,
+    ...measurementDefs,
   ];
   const seen = new Set<string>();
   for (const { id } of all) {
@@ -94,7 +109,8 @@ export function contentFaults(): string[] {
   }
   workStates.forEach((s) => [...s.lostBy, ...s.givenBy].forEach((id) => known(s.id, id)));
   for (const fact of factCatalogue) {
-    for (const part of fact.parts) if (part.unit !== undefined && !units.some((u) => u.symbol === part.unit)) found.push(`${fact.id} uses the unknown unit "${part.unit}"`);
+    for (const part of fact.parts)
+      if (part.unit !== undefined && !units.some((u) => u.symbol === part.unit)) found.push(`${fact.id} uses the unknown unit "${part.unit}"`);
     const wanted = fact.neededBy.some((id) => seen.has(id));
     if (!used.has(fact.id) && !wanted) found.push(`${fact.id} is a fact that nothing uses`);
   }
@@ -103,7 +119,9 @@ export function contentFaults(): string[] {
     for (const [observation, chances] of Object.entries(rows)) {
       known(fault, observation);
       const outcomes = observations.find((o) => o.id === observation)?.outcomes.map((o) => o.id) ?? [];
-      Object.keys(chances).filter((o) => !outcomes.includes(o)).forEach((o) => found.push(`${fault}, ${observation}: no outcome "${o}"`));
+      Object.keys(chances)
+        .filter((o) => !outcomes.includes(o))
+        .forEach((o) => found.push(`${fault}, ${observation}: no outcome "${o}"`));
       if (Object.values(chances).reduce((a, b) => a + b, 0) > 1 + 1e-9) found.push(`${fault}, ${observation}: chances over 1`);
     }
   }
@@ -111,7 +129,10 @@ export function contentFaults(): string[] {
     const sum = o.outcomes.reduce((a, b) => a + b.base, 0);
     if (Math.abs(sum - 1) > 0.011) found.push(`${o.id}: base rates add to ${sum.toFixed(3)}`);
   }
-  const build = orderSteps(buildSteps.map((s) => ({ id: s.id, rank: 0, after: s.after, before: [], needs: [] })), []);
+  const build = orderSteps(
+    buildSteps.map((s) => ({ id: s.id, rank: 0, after: s.after, before: [], needs: [] })),
+    [],
+  );
   build.contradictions.forEach((c) => found.push(`build-up turns in a ring: ${c.steps.join(', ')}`));
   buildSteps.forEach((s) => s.after.forEach((id) => known(s.id, id.replace('~', ''))));
   return found;

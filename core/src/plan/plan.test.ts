@@ -9,10 +9,34 @@ import { bookFrom, emptyInput } from './testing.ts';
 const is = (text: string, facts: FactBook = new Map(), more = {}) => evaluate(condition(text), { facts, ...more }).is;
 
 describe('conditions', () => {
-  const facts = bookFrom({ 'eng-fuel': 'diesel', 'don-storage-months': '14', 'rec-battery': { place: 'boot' }, 'cho-loom': { length: 'lengthened' }, 'eng-bell-pattern': 'A', 'gbx-bell-pattern': 'a ', 'eng-o2-sensors': { upstream: '2' } });
+  const facts = bookFrom({
+    'eng-fuel': 'diesel',
+    'don-storage-months': '14',
+    'rec-battery': { place: 'boot' },
+    'cho-loom': { length: 'lengthened' },
+    'eng-bell-pattern': 'A',
+    'gbx-bell-pattern': 'a ',
+    'eng-o2-sensors': { upstream: '2' },
+  });
   it.each([
-    ['always', true], ['eng-fuel = diesel', true], ['eng-fuel != diesel', false], ['eng-fuel in {petrol, diesel}', true], ['eng-fuel not in {petrol}', true], ['don-storage-months > 12', true], ['don-storage-months > 24', false], ['rec-battery = boot', true], ['cho-loom = lengthened', true], ['eng-bell-pattern != gbx-bell-pattern', false], ['eng-o2-sensors > 0', true],
-    ['eng-fuel known', true], ['eng-induction missing', true], ['eng-induction = turbo', 'waits'], ['eng-induction != turbo', 'waits'], ['eng-induction = turbo or eng-fuel = diesel', true], ['eng-induction = turbo and eng-fuel = petrol', false], ['eng-induction = turbo and eng-fuel = diesel', 'waits'],
+    ['always', true],
+    ['eng-fuel = diesel', true],
+    ['eng-fuel != diesel', false],
+    ['eng-fuel in {petrol, diesel}', true],
+    ['eng-fuel not in {petrol}', true],
+    ['don-storage-months > 12', true],
+    ['don-storage-months > 24', false],
+    ['rec-battery = boot', true],
+    ['cho-loom = lengthened', true],
+    ['eng-bell-pattern != gbx-bell-pattern', false],
+    ['eng-o2-sensors > 0', true],
+    ['eng-fuel known', true],
+    ['eng-induction missing', true],
+    ['eng-induction = turbo', 'waits'],
+    ['eng-induction != turbo', 'waits'],
+    ['eng-induction = turbo or eng-fuel = diesel', true],
+    ['eng-induction = turbo and eng-fuel = petrol', false],
+    ['eng-induction = turbo and eng-fuel = diesel', 'waits'],
   ])('%s is %s', (text, wanted) => expect(is(text, facts)).toBe(wanted));
   it('a fact nobody knows never counts as a no (property)', () => {
     const words = factCatalogue.filter((f) => f.parts[0]!.options).map((f) => [f.id, f.parts[0]!.options![0]!] as const);
@@ -66,15 +90,31 @@ describe('ordering', () => {
   it('does not depend on the order in which steps are given (property)', () => {
     const given = pullSteps.map((s, i) => ({ id: s.id, rank: i % 5, after: s.after, before: s.before, needs: s.needs }));
     const wanted = orderSteps(given, workStates).ids;
-    fc.assert(fc.property(fc.shuffledSubarray(given, { minLength: given.length }), (shuffled) => JSON.stringify(orderSteps(shuffled, workStates).ids) === JSON.stringify(wanted)), { numRuns: 20 });
+    fc.assert(
+      fc.property(
+        fc.shuffledSubarray(given, { minLength: given.length }),
+        (shuffled) => JSON.stringify(orderSteps(shuffled, workStates).ids) === JSON.stringify(wanted),
+      ),
+      { numRuns: 20 },
+    );
   });
 });
 
 /** Facts of enumerated kind chosen at random: any shop's any car. */
-const randomFacts = fc.array(fc.tuple(fc.constantFrom(...factCatalogue.filter((f) => f.parts[0]!.options)), fc.nat(20)), { maxLength: 90 }).map(
-  (picks): FactBook => new Map(picks.map(([f, n]): [string, FactValue] => [f.id, { parts: { [f.parts[0]!.key]: f.parts[0]!.options![n % f.parts[0]!.options!.length]! }, typed: {}, source: 'assumed' }])),
-);
-const randomSchools = fc.array(fc.tuple(fc.constantFrom(...schoolQuestions), fc.nat(5)), { maxLength: 12 }).map((picks) => Object.fromEntries(picks.map(([q, n]) => [q.id, q.sides[n % q.sides.length]!.id])));
+const randomFacts = fc
+  .array(fc.tuple(fc.constantFrom(...factCatalogue.filter((f) => f.parts[0]!.options)), fc.nat(20)), { maxLength: 90 })
+  .map(
+    (picks): FactBook =>
+      new Map(
+        picks.map(([f, n]): [string, FactValue] => [
+          f.id,
+          { parts: { [f.parts[0]!.key]: f.parts[0]!.options![n % f.parts[0]!.options!.length]! }, typed: {}, source: 'assumed' },
+        ]),
+      ),
+  );
+const randomSchools = fc
+  .array(fc.tuple(fc.constantFrom(...schoolQuestions), fc.nat(5)), { maxLength: 12 })
+  .map((picks) => Object.fromEntries(picks.map(([q, n]) => [q.id, q.sides[n % q.sides.length]!.id])));
 
 describe('the plan', () => {
   it('has no ring, whatever the facts and schools (property)', () => {
@@ -102,7 +142,12 @@ describe('the plan', () => {
         const turned: FactBook = new Map([...facts].reverse());
         const shape = (f: FactBook) => {
           const p = computePlan(emptyInput({ facts: f, outgoing: f }));
-          return JSON.stringify([p.kit.map((l) => [l.def.id, l.state]), p.fits.map((l) => l.verdict.word), p.pull.lines.map((l) => l.def.id), p.circuits.map((c) => c.def.id)]);
+          return JSON.stringify([
+            p.kit.map((l) => [l.def.id, l.state]),
+            p.fits.map((l) => l.verdict.word),
+            p.pull.lines.map((l) => l.def.id),
+            p.circuits.map((c) => c.def.id),
+          ]);
         };
         return shape(facts) === shape(turned);
       }),
@@ -134,16 +179,35 @@ describe('the plan', () => {
   });
   it('titles every line it names', () => {
     const plan = computePlan(emptyInput());
-    const ids = [...plan.kit.map((l) => l.def.id), ...plan.pull.lines.map((l) => l.def.id), ...plan.gates.flatMap((g) => g.lines.map((l) => l.def.id)), ...plan.circuits.map((c) => c.def.id)];
+    const ids = [
+      ...plan.kit.map((l) => l.def.id),
+      ...plan.pull.lines.map((l) => l.def.id),
+      ...plan.gates.flatMap((g) => g.lines.map((l) => l.def.id)),
+      ...plan.circuits.map((c) => c.def.id),
+    ];
     expect(ids.filter((id) => titleOf(id) === id)).toEqual([]);
   });
 });
 
 describe('schools', () => {
-  const facts = bookFrom({ 'rec-steering-assist': 'hydraulic', 'eng-ps-pump': 'belt-left', 'rec-ac-state': 'fitted-charged', 'eng-fuelling': 'port-injection', 'eng-condition': 'proven-running', 'eng-power': '100 kW', 'rec-bay-length': { 'to-core-rear-face': '700' } });
+  const facts = bookFrom({
+    'rec-steering-assist': 'hydraulic',
+    'eng-ps-pump': 'belt-left',
+    'rec-ac-state': 'fitted-charged',
+    'eng-fuelling': 'port-injection',
+    'eng-condition': 'proven-running',
+    'eng-power': '100 kW',
+    'rec-bay-length': { 'to-core-rear-face': '700' },
+  });
   const shape = (schools: Record<string, string>) => {
     const p = computePlan(emptyInput({ facts, outgoing: facts, shopSchools: schools }));
-    return JSON.stringify([p.kit.map((l) => [l.def.id, l.state, l.filled]), p.fits.map((l) => [l.verdict.word, l.verdict.headline]), p.pull.lines.map((l) => l.def.id), p.gates.map((g) => g.lines.map((l) => l.def.id)), p.circuits.map((c) => c.def.id)]);
+    return JSON.stringify([
+      p.kit.map((l) => [l.def.id, l.state, l.filled]),
+      p.fits.map((l) => [l.verdict.word, l.verdict.headline]),
+      p.pull.lines.map((l) => l.def.id),
+      p.gates.map((g) => g.lines.map((l) => l.def.id)),
+      p.circuits.map((c) => c.def.id),
+    ]);
   };
   it('at least eight questions change a plan', () => {
     const changing = schoolQuestions.filter((q) => new Set(q.sides.map((s) => shape({ [q.id]: s.id }))).size > 1);
@@ -157,7 +221,9 @@ describe('schools', () => {
     expect(chooseSchools({ [q]: 'rubbish' }, {}).get(q)!.from).toBe('default');
   });
   it('battery first: leads feed the powered moves, after the battery and before the wiring', () => {
-    const ids = computePlan(emptyInput({ facts, outgoing: facts, shopSchools: { 'sch-battery-order': 'sch-battery-order-a' } })).pull.lines.map((l) => l.def.id);
+    const ids = computePlan(emptyInput({ facts, outgoing: facts, shopSchools: { 'sch-battery-order': 'sch-battery-order-a' } })).pull.lines.map(
+      (l) => l.def.id,
+    );
     const at = (id: string) => ids.indexOf(id);
     expect(at('rm-battery-off')).toBeLessThan(at('rm-feed-by-leads'));
     expect(at('rm-feed-by-leads')).toBeLessThan(at('rm-seats-move'));

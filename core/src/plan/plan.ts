@@ -121,7 +121,11 @@ export function computePlan(input: PlanInput): Plan {
   const wait = (facts: readonly string[], line: string): void => {
     for (const id of facts) if (isFactId(id)) waiting.set(id, (waiting.get(id) ?? new Set()).add(line));
   };
-  for (const line of fits) wait(line.verdict.needs.map((n) => n.factId), line.def.id);
+  for (const line of fits)
+    wait(
+      line.verdict.needs.map((n) => n.factId),
+      line.def.id,
+    );
   for (const line of kit) wait([...line.needs, ...line.blanks], line.def.id);
   for (const gate of gates) for (const line of gate.lines) wait(line.needs, line.def.id);
   return {

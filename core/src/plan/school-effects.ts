@@ -47,7 +47,13 @@ export const schoolEffects: readonly SchoolEffect[] = [
   { side: 'sch-fuel-release-a', drops: ['rm-fuel-valve-bleed'] },
   { side: 'sch-fuel-release-b', drops: ['rm-fuel-run-dry', 'rm-fuel-stand-cold'] },
   { side: 'sch-fuel-release-c', drops: ['rm-fuel-run-dry', 'rm-fuel-valve-bleed'] },
-  { side: 'sch-fuel-open-when-a', addsOrder: [['rm-exhaust-front', 'rm-fuel-open'], ['rm-bell-bolts', 'rm-fuel-open']] },
+  {
+    side: 'sch-fuel-open-when-a',
+    addsOrder: [
+      ['rm-exhaust-front', 'rm-fuel-open'],
+      ['rm-bell-bolts', 'rm-fuel-open'],
+    ],
+  },
   { side: 'sch-fuel-open-when-b', addsOrder: [['rm-fuel-open', 'rm-hoist-on']] },
   { side: 'sch-sealed-aside-a', drops: ['rm-ps-open', 'rm-ps-loop', 'rm-ac-recover'] },
   { side: 'sch-sealed-aside-b', drops: ['rm-ps-aside', 'rm-ac-aside'] },
@@ -96,8 +102,7 @@ export function chooseSchools(shop: Readonly<Record<string, string>>, job: Reado
 }
 
 /** What the chosen sides change. */
-export const effectsOf = (choice: SchoolChoice): SchoolEffect[] =>
-  [...choice.values()].flatMap(({ side }) => bySide.get(side) ?? []);
+export const effectsOf = (choice: SchoolChoice): SchoolEffect[] => [...choice.values()].flatMap(({ side }) => bySide.get(side) ?? []);
 
 /** The job's facts with the choices that schools make where nobody typed one, marked as assumed. */
 export function withSchools(facts: FactBook, choice: SchoolChoice): FactBook {
@@ -106,7 +111,8 @@ export function withSchools(facts: FactBook, choice: SchoolChoice): FactBook {
     const effect = bySide.get(side);
     if (!effect?.assumes || (from === 'default' && !effect.byDefault)) continue;
     const [factId, value] = effect.assumes;
-    if (!book.has(factId)) book.set(factId, { parts: { value }, typed: {}, source: 'assumed', by: from === 'default' ? 'default school' : 'school', note: side });
+    if (!book.has(factId))
+      book.set(factId, { parts: { value }, typed: {}, source: 'assumed', by: from === 'default' ? 'default school' : 'school', note: side });
   }
   return book;
 }

@@ -23,7 +23,11 @@ describe('bores', () => {
   it('nothing read is nothing judged', () => expect(judgeSheet('bore', {}, {}).word).toBe('not-read'));
   it('out-of-round and taper are never negative (property)', () => {
     const reading = fc.double({ min: 80, max: 90, noNaN: true });
-    fc.assert(fc.property(fc.tuple(reading, reading, reading, reading, reading, reading), (six) => judgeSheet('bore', Object.fromEntries(Object.keys(bore).map((k, i) => [k, six[i]!])), {}).findings.every((f) => f.value >= 0)));
+    fc.assert(
+      fc.property(fc.tuple(reading, reading, reading, reading, reading, reading), (six) =>
+        judgeSheet('bore', Object.fromEntries(Object.keys(bore).map((k, i) => [k, six[i]!])), {}).findings.every((f) => f.value >= 0),
+      ),
+    );
   });
 });
 
@@ -37,8 +41,12 @@ describe('journals', () => {
     expect(finding(judgeSheet('journal', { ...journal, 'bearing-bore': 50.95 }, {}), 'Bearing clearance').word).toBe('doubtful');
     expect(finding(judgeSheet('journal', { ...journal, 'bearing-bore': 50.79 }, {}), 'Bearing clearance').word).toBe('out-of-limits');
   });
-  it("the maker's clearance goes first", () => expect(finding(judgeSheet('journal', { ...journal, 'bearing-bore': 50.8635 }, { 'least-clearance': 0.02, 'largest-clearance': 0.05 }), 'Bearing clearance').word).toBe('out-of-limits'));
-  it('above 0.013 mm out of round is doubtful (common practice)', () => expect(finding(judgeSheet('journal', { ...journal, 'front-level': 50.78 }, {}), 'Out-of-round').word).toBe('doubtful'));
+  it("the maker's clearance goes first", () =>
+    expect(
+      finding(judgeSheet('journal', { ...journal, 'bearing-bore': 50.8635 }, { 'least-clearance': 0.02, 'largest-clearance': 0.05 }), 'Bearing clearance').word,
+    ).toBe('out-of-limits'));
+  it('above 0.013 mm out of round is doubtful (common practice)', () =>
+    expect(finding(judgeSheet('journal', { ...journal, 'front-level': 50.78 }, {}), 'Out-of-round').word).toBe('doubtful'));
 });
 
 describe('ring gaps and lash', () => {
@@ -51,17 +59,29 @@ describe('ring gaps and lash', () => {
     expect(judgeSheet('lash', { intake: 0.2, exhaust: 0.3 }, {}).word).toBe('no-limit');
     expect(judgeSheet('lash', { intake: 0.1, exhaust: 0.3 }, { 'least-size': 0.15, 'largest-size': 0.35 }).word).toBe('out-of-limits');
   });
-  it('every sheet has its row in the table of measurements', () => expect(sheetDefs.map((d) => d.measurement)).toEqual(['msr-bore', 'msr-journal', 'msr-ring-gap', 'msr-lash']));
+  it('every sheet has its row in the table of measurements', () =>
+    expect(sheetDefs.map((d) => d.measurement)).toEqual(['msr-bore', 'msr-journal', 'msr-ring-gap', 'msr-lash']));
   it('refuses a sheet that does not exist', () => expect(() => sheetOf('wings')).toThrow(/Unknown sheet/));
 });
 
 describe('joints', () => {
-  const bolt = (n: string, over: Partial<TorqueRecord> = {}): TorqueRecord => ({ joint: 'main caps', bolt: n, stagesNm: [30], angleDeg: 90, source: 'manual, 3-12', ...over });
+  const bolt = (n: string, over: Partial<TorqueRecord> = {}): TorqueRecord => ({
+    joint: 'main caps',
+    bolt: n,
+    stagesNm: [30],
+    angleDeg: 90,
+    source: 'manual, 3-12',
+    ...over,
+  });
   it('is done when every bolt has a live record with value and source', () => {
     expect(jointState([bolt('1'), bolt('2')], 2).done).toBe(true);
     expect(jointState([bolt('1'), bolt('2')], 3).done).toBe(false);
   });
-  it('a part taken off again reopens it', () => expect(jointState([bolt('1'), bolt('2', { voided: { by: 'A', at: '', why: 'cap off' } })], 2)).toEqual({ done: false, said: '1 of 2 bolts, taken apart since' }));
+  it('a part taken off again reopens it', () =>
+    expect(jointState([bolt('1'), bolt('2', { voided: { by: 'A', at: '', why: 'cap off' } })], 2)).toEqual({
+      done: false,
+      said: '1 of 2 bolts, taken apart since',
+    }));
   it('an unknown value is not tight', () => {
     expect(jointState([bolt('1', { source: 'unknown' })], 1).done).toBe(false);
     expect(jointState([bolt('1', { stagesNm: [], angleDeg: undefined })], 1).done).toBe(false);

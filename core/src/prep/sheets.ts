@@ -150,11 +150,20 @@ function judgeBore(r: Readings, limits: SheetLimits): SheetFinding[] {
     return along === undefined || across === undefined ? [] : [{ h, along, across }];
   });
   const all = Object.values(r).filter((v): v is number => v !== undefined);
-  if (all.length > 0) findings.push(judgeRange('Largest bore', Math.max(...all), `largest of ${all.map(mm).join(', ')}`, limits['least-size'], limits['largest-size']));
+  if (all.length > 0)
+    findings.push(judgeRange('Largest bore', Math.max(...all), `largest of ${all.map(mm).join(', ')}`, limits['least-size'], limits['largest-size']));
   if (heights.length > 0) {
     const worst = heights.reduce((a, b) => (Math.abs(b.along - b.across) > Math.abs(a.along - a.across) ? b : a));
     const out = Math.abs(worst.along - worst.across);
-    findings.push(judgeMost('Out-of-round', out, `${worst.h}: ${mm(Math.max(worst.along, worst.across))} − ${mm(Math.min(worst.along, worst.across))}`, limits['out-of-round'], 0.05));
+    findings.push(
+      judgeMost(
+        'Out-of-round',
+        out,
+        `${worst.h}: ${mm(Math.max(worst.along, worst.across))} − ${mm(Math.min(worst.along, worst.across))}`,
+        limits['out-of-round'],
+        0.05,
+      ),
+    );
   }
   const top = heights.find((x) => x.h === 'top');
   const bottom = heights.find((x) => x.h === 'bottom');
@@ -178,7 +187,15 @@ function judgeJournal(r: Readings, limits: SheetLimits): SheetFinding[] {
   const largest = Math.max(...sizes);
   findings.push(judgeRange('Smallest size', smallest, `smallest of ${sizes.map(mm).join(', ')}`, limits['least-size'], limits['largest-size']));
   const worst = planes.reduce((a, b) => (Math.abs(b.vertical - b.level) > Math.abs(a.vertical - a.level) ? b : a));
-  findings.push(judgeMost('Out-of-round', Math.abs(worst.vertical - worst.level), `${worst.p}: ${mm(worst.vertical)} and ${mm(worst.level)}`, limits['out-of-round'], 0.013));
+  findings.push(
+    judgeMost(
+      'Out-of-round',
+      Math.abs(worst.vertical - worst.level),
+      `${worst.p}: ${mm(worst.vertical)} and ${mm(worst.level)}`,
+      limits['out-of-round'],
+      0.013,
+    ),
+  );
   if (planes.length === 2) {
     const [front, rear] = planes.map((p) => (p.vertical + p.level) / 2) as [number, number];
     findings.push(judgeMost('Taper', Math.abs(front - rear), `front mean ${mm(front)} − rear mean ${mm(rear)}`, limits.taper, 0.013));
@@ -192,7 +209,14 @@ function judgeJournal(r: Readings, limits: SheetLimits): SheetFinding[] {
     else {
       const wanted = bearingClearanceMm(largest);
       const word: SheetWord = clearance <= 0 ? 'out-of-limits' : Math.abs(clearance - wanted) <= wanted * 0.4 ? 'in-limits' : 'doubtful';
-      findings.push({ label: 'Bearing clearance', value: clearance, sum, limit: `about ${mm(wanted)} (0.001 in per inch of journal plus 0.0005 in)`, source: 'common practice', word });
+      findings.push({
+        label: 'Bearing clearance',
+        value: clearance,
+        sum,
+        limit: `about ${mm(wanted)} (0.001 in per inch of journal plus 0.0005 in)`,
+        source: 'common practice',
+        word,
+      });
     }
   }
   return findings;
@@ -204,17 +228,29 @@ function judgeRings(r: Readings, limits: SheetLimits): SheetFinding[] {
     const gap = r[ring];
     if (gap === undefined) return [];
     const label = `${ring === 'top' ? 'Top' : 'Second'} ring gap`;
-    if (limits['least-size'] !== undefined || limits['largest-size'] !== undefined) return [judgeRange(label, gap, mm(gap), limits['least-size'], limits['largest-size'])];
+    if (limits['least-size'] !== undefined || limits['largest-size'] !== undefined)
+      return [judgeRange(label, gap, mm(gap), limits['least-size'], limits['largest-size'])];
     if (bore === undefined) return [{ label, value: gap, sum: mm(gap), source: 'none' as const, word: 'no-limit' as const }];
     const least = ringGapMm(bore);
-    return [{ label, value: gap, sum: `${mm(gap)} against 0.004 × ${mm(bore)}`, limit: `at least ${mm(least)}`, source: 'common practice' as const, word: gap >= least - 1e-9 ? ('in-limits' as const) : ('doubtful' as const) }];
+    return [
+      {
+        label,
+        value: gap,
+        sum: `${mm(gap)} against 0.004 × ${mm(bore)}`,
+        limit: `at least ${mm(least)}`,
+        source: 'common practice' as const,
+        word: gap >= least - 1e-9 ? ('in-limits' as const) : ('doubtful' as const),
+      },
+    ];
   });
 }
 
 const judgeLash = (r: Readings, limits: SheetLimits): SheetFinding[] =>
   ['intake', 'exhaust'].flatMap((valve) => {
     const lash = r[valve];
-    return lash === undefined ? [] : [judgeRange(`${valve === 'intake' ? 'Intake' : 'Exhaust'} lash`, lash, mm(lash), limits['least-size'], limits['largest-size'])];
+    return lash === undefined
+      ? []
+      : [judgeRange(`${valve === 'intake' ? 'Intake' : 'Exhaust'} lash`, lash, mm(lash), limits['least-size'], limits['largest-size'])];
   });
 
 const judges = { bore: judgeBore, journal: judgeJournal, 'ring-gap': judgeRings, lash: judgeLash };

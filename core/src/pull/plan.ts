@@ -67,16 +67,18 @@ export function pullPlan(role: 'own' | 'donor', scope: Scope, schools: SchoolCho
   }
   const phases = [...new Set(pullSteps.map((s) => s.phase))];
   const key = JSON.stringify([role, [...lines.keys()], effects.map((e) => e.side)]);
-  const ordered: Ordered = remember(key, () => orderSteps(
-    [...lines.values()].map(({ def }) => ({
-      id: def.id,
-      rank: phases.indexOf(def.phase),
-      after: [...def.after.filter((id) => !isCut(bare(id), def.id)), ...(firstBefore.get(def.id) ?? [])],
-      before: def.before.filter((id) => !isCut(def.id, bare(id))),
-      needs: def.needs,
-    })),
-    given.length === 0 ? workStates : workStates.map((s) => ({ ...s, givenBy: [...s.givenBy, ...given.filter((g) => g.state === s.id).map((g) => g.step)] })),
-  ));
+  const ordered: Ordered = remember(key, () =>
+    orderSteps(
+      [...lines.values()].map(({ def }) => ({
+        id: def.id,
+        rank: phases.indexOf(def.phase),
+        after: [...def.after.filter((id) => !isCut(bare(id), def.id)), ...(firstBefore.get(def.id) ?? [])],
+        before: def.before.filter((id) => !isCut(def.id, bare(id))),
+        needs: def.needs,
+      })),
+      given.length === 0 ? workStates : workStates.map((s) => ({ ...s, givenBy: [...s.givenBy, ...given.filter((g) => g.state === s.id).map((g) => g.step)] })),
+    ),
+  );
   return {
     lines: ordered.ids.map((id) => ({ ...lines.get(id)!, before: ordered.before.get(id)! })),
     contradictions: ordered.contradictions,

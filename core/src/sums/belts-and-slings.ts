@@ -13,9 +13,11 @@ export const smallWrapDeg = (largeMm: number, smallMm: number, centresMm: number
 
 /** Load factor of a sling leg by its angle from level, degrees. Source: ASME B30.9, geometry. Below 30° is refused. */
 export function slingLoadFactor(angleFromLevelDeg: number): number {
-  if (!(angleFromLevelDeg >= 30 && angleFromLevelDeg <= 90)) throw new RangeError('A leg flatter than 30° from level is refused: the load in it grows past twice its share. Use longer legs.');
+  if (!(angleFromLevelDeg >= 30 && angleFromLevelDeg <= 90))
+    throw new RangeError('A leg flatter than 30° from level is refused: the load in it grows past twice its share. Use longer legs.');
   return 1 / Math.sin((angleFromLevelDeg * Math.PI) / 180);
 }
 
 /** Load in each leg, kg; legs share evenly only when the hook stands over the centre of gravity. At most two legs of more are counted (common practice). */
-export const slingLegKg = (loadKg: number, legs: number, angleFromLevelDeg: number): number => (loadKg / Math.min(legs, 2)) * slingLoadFactor(angleFromLevelDeg);
+export const slingLegKg = (loadKg: number, legs: number, angleFromLevelDeg: number): number =>
+  (loadKg / Math.min(legs, 2)) * slingLoadFactor(angleFromLevelDeg);

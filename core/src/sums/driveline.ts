@@ -13,7 +13,8 @@ export function jointSpeedRatio(workingAngleDeg: number, rotationDeg: number): n
  * Source: Euler-Bernoulli, first mode, E = 207 GPa, 7850 kg/m³.
  */
 export function shaftCriticalRpm(outsideMm: number, wallMm: number, lengthM: number): number {
-  if (!(outsideMm > 0) || !(wallMm > 0) || wallMm * 2 >= outsideMm || !(lengthM > 0)) throw new RangeError('A tube has an outside above twice its wall, and a length above zero.');
+  if (!(outsideMm > 0) || !(wallMm > 0) || wallMm * 2 >= outsideMm || !(lengthM > 0))
+    throw new RangeError('A tube has an outside above twice its wall, and a length above zero.');
   const outer = outsideMm / 1000;
   const inner = outer - (2 * wallMm) / 1000;
   const stiffness = (207e9 * Math.PI * (outer ** 4 - inner ** 4)) / 64;

@@ -5,7 +5,19 @@ export const copperOhmMm2PerM = 0.017241;
 
 /** Wire sizes sold, mm², with the largest fuse that protects each, A (bundled, warm bay; common practice, the cable maker's table first). */
 export const wireSizes: readonly { areaMm2: number; fuseA: number }[] = [
-  [0.5, 5], [0.75, 7.5], [1, 10], [1.5, 15], [2.5, 20], [4, 30], [6, 40], [10, 60], [16, 80], [25, 125], [35, 175], [50, 225], [70, 300],
+  [0.5, 5],
+  [0.75, 7.5],
+  [1, 10],
+  [1.5, 15],
+  [2.5, 20],
+  [4, 30],
+  [6, 40],
+  [10, 60],
+  [16, 80],
+  [25, 125],
+  [35, 175],
+  [50, 225],
+  [70, 300],
 ].map(([areaMm2, fuseA]) => ({ areaMm2: areaMm2!, fuseA: fuseA! }));
 
 /** Fuses sold, A. */

@@ -2,7 +2,8 @@
 
 /** Tensile stress area of a metric thread, mm²; diameter and pitch in mm. Source: ISO 898-1, As = π/4 (d − 0.9382 P)². */
 export function stressAreaMm2(diameterMm: number, pitchMm: number): number {
-  if (!(diameterMm > 0) || !(pitchMm > 0) || pitchMm >= diameterMm) throw new RangeError('Diameter and pitch are above zero, and the pitch below the diameter.');
+  if (!(diameterMm > 0) || !(pitchMm > 0) || pitchMm >= diameterMm)
+    throw new RangeError('Diameter and pitch are above zero, and the pitch below the diameter.');
   return (Math.PI / 4) * (diameterMm - 0.9382 * pitchMm) ** 2;
 }
 

@@ -11,7 +11,13 @@ export const fuelNeedLh = (powerKw: number, boosted: boolean): number => (powerK
 
 /** Freezing point of ethylene glycol in water by volume, °C, between the points 0, 30, 40, 50 and 60 %. Source: ASHRAE Fundamentals, from memory; straight between points. */
 export function coolantFreezesC(glycolShare: number): number {
-  const points: readonly (readonly [number, number])[] = [[0, 0], [0.3, -16], [0.4, -24], [0.5, -37], [0.6, -52]];
+  const points: readonly (readonly [number, number])[] = [
+    [0, 0],
+    [0.3, -16],
+    [0.4, -24],
+    [0.5, -37],
+    [0.6, -52],
+  ];
   if (!(glycolShare >= 0 && glycolShare <= 0.6)) throw new RangeError('Between 0 and 60 %: more glycol than that protects less again.');
   const next = points.findIndex(([share]) => share >= glycolShare);
   if (next <= 0) return 0;

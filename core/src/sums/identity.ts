@@ -32,23 +32,39 @@ export function checkIdentity(text: string, modelYear?: number): IdentityCheck {
   if (modelYear !== undefined && modelYear < 1981 && vin.length !== 17) {
     return vin.length < 4
       ? { state: 'wrong', vin, sentence: `${vin.length} characters are too few even for an early chassis number.` }
-      : { state: 'chassis-number', vin, sentence: `Chassis number of ${vin.length} characters: made before the 17-character rule, so nothing more can be checked.` };
+      : {
+          state: 'chassis-number',
+          vin,
+          sentence: `Chassis number of ${vin.length} characters: made before the 17-character rule, so nothing more can be checked.`,
+        };
   }
   if (vin.length !== 17) {
     const off = Math.abs(17 - vin.length);
-    return { state: 'wrong', vin, sentence: `${vin.length} characters: a number has 17, so ${off} ${vin.length < 17 ? (off === 1 ? 'is' : 'are') + ' missing' : (off === 1 ? 'is' : 'are') + ' too many'}.` };
+    return {
+      state: 'wrong',
+      vin,
+      sentence: `${vin.length} characters: a number has 17, so ${off} ${vin.length < 17 ? (off === 1 ? 'is' : 'are') + ' missing' : (off === 1 ? 'is' : 'are') + ' too many'}.`,
+    };
   }
   const barred = [...vin].findIndex((ch) => 'IOQ'.includes(ch));
   if (barred >= 0) {
     const ch = vin[barred]!;
-    return { state: 'wrong', vin, sentence: `Character ${barred + 1} is ${ch}: I, O and Q never stand in a number. Look whether it is ${ch === 'I' ? 'a 1' : 'a 0'}.` };
+    return {
+      state: 'wrong',
+      vin,
+      sentence: `Character ${barred + 1} is ${ch}: I, O and Q never stand in a number. Look whether it is ${ch === 'I' ? 'a 1' : 'a 0'}.`,
+    };
   }
   const wanted = vinCheckDigit(vin);
   if (vin[8] === wanted) return { state: 'good', vin, sentence: `17 characters, check digit ${wanted} agrees.` };
   if (/^[1-5]/.test(vin)) {
     return { state: 'wrong', vin, sentence: `Check digit (character 9) is ${vin[8]}, the rest asks for ${wanted}: one character is misread.` };
   }
-  return { state: 'no-check-digit', vin, sentence: '17 characters, letters allowed. Cars of this region carry no check digit, so a misread character would not show.' };
+  return {
+    state: 'no-check-digit',
+    vin,
+    sentence: '17 characters, letters allowed. Cars of this region carry no check digit, so a misread character would not show.',
+  };
 }
 
 /** A trouble code from its two bytes. Source: SAE J2012, ISO 15031-6. */

@@ -4,15 +4,37 @@ import * as sums from './index.ts';
 
 describe('threads', () => {
   // ISO 898-1 tables, from memory; they agree with the formula to the figures printed.
-  it.each([[6, 1, 20.1], [8, 1.25, 36.6], [10, 1.5, 58], [10, 1.25, 61.2], [12, 1.75, 84.3], [12, 1.25, 92.1], [14, 2, 115], [16, 2, 157]])('stress area of M%dx%d is %d mm²', (d, p, area) => {
+  it.each([
+    [6, 1, 20.1],
+    [8, 1.25, 36.6],
+    [10, 1.5, 58],
+    [10, 1.25, 61.2],
+    [12, 1.75, 84.3],
+    [12, 1.25, 92.1],
+    [14, 2, 115],
+    [16, 2, 157],
+  ])('stress area of M%dx%d is %d mm²', (d, p, area) => {
     expect(sums.stressAreaMm2(d, p)).toBeCloseTo(area, area > 99 ? 0 : 1);
   });
   // ASME B1.1, from memory
-  it.each([[0.375, 16, 0.0775], [0.375, 24, 0.0878], [0.4375, 14, 0.1063], [0.5, 13, 0.1419], [0.5, 20, 0.1599]])('stress area of %d-%d is %d in²', (d, n, area) => {
+  it.each([
+    [0.375, 16, 0.0775],
+    [0.375, 24, 0.0878],
+    [0.4375, 14, 0.1063],
+    [0.5, 13, 0.1419],
+    [0.5, 20, 0.1599],
+  ])('stress area of %d-%d is %d in²', (d, n, area) => {
     expect(sums.stressAreaIn2(d, n)).toBeCloseTo(area, 3);
   });
   // ISO 898-1, from memory
-  it.each([['8.8', 8, 1.25, 21.2], ['8.8', 10, 1.5, 33.7], ['8.8', 12, 1.75, 48.9], ['10.9', 8, 1.25, 30.4], ['10.9', 10, 1.5, 48.1], ['10.9', 12, 1.75, 70]] as const)('proof load of class %s M%dx%d is %d kN', (c, d, p, kn) => {
+  it.each([
+    ['8.8', 8, 1.25, 21.2],
+    ['8.8', 10, 1.5, 33.7],
+    ['8.8', 12, 1.75, 48.9],
+    ['10.9', 8, 1.25, 30.4],
+    ['10.9', 10, 1.5, 48.1],
+    ['10.9', 12, 1.75, 70],
+  ] as const)('proof load of class %s M%dx%d is %d kN', (c, d, p, kn) => {
     expect(sums.proofLoadKn(d, p, c)).toBeCloseTo(kn, 0);
   });
   // Handbook short form, common practice
@@ -20,15 +42,25 @@ describe('threads', () => {
     expect(sums.tighteningTorqueNm(10, sums.proofLoadKn(10, 1.5, '8.8') * 0.75)).toBeCloseTo(50.5, 0);
   });
   it('a bolt is long enough and says when it bottoms', () => {
-    expect(sums.boltLengthMm({ clampedMm: 28, washerMm: 2.5, diameterMm: 10, material: 'aluminium', holeDepthMm: 30 })).toEqual({ lengthMm: 55, engagementMm: 24.5, leastMm: 20, bottoms: false });
+    expect(sums.boltLengthMm({ clampedMm: 28, washerMm: 2.5, diameterMm: 10, material: 'aluminium', holeDepthMm: 30 })).toEqual({
+      lengthMm: 55,
+      engagementMm: 24.5,
+      leastMm: 20,
+      bottoms: false,
+    });
     expect(sums.boltLengthMm({ clampedMm: 28, washerMm: 2.5, diameterMm: 10, material: 'aluminium', holeDepthMm: 22 }).bottoms).toBe(true);
   });
   it('always engages at least the least (property)', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 3, max: 120 }), fc.constantFrom('steel', 'cast-iron', 'aluminium'), fc.integer({ min: 5, max: 20 }), (clamped, material, d) => {
-        const b = sums.boltLengthMm({ clampedMm: clamped, washerMm: 2, diameterMm: d, material: material as sums.ThreadMaterial, holeDepthMm: 100 });
-        return b.engagementMm >= b.leastMm - 1e-9 && b.engagementMm < b.leastMm + 5;
-      }),
+      fc.property(
+        fc.integer({ min: 3, max: 120 }),
+        fc.constantFrom('steel', 'cast-iron', 'aluminium'),
+        fc.integer({ min: 5, max: 20 }),
+        (clamped, material, d) => {
+          const b = sums.boltLengthMm({ clampedMm: clamped, washerMm: 2, diameterMm: d, material: material as sums.ThreadMaterial, holeDepthMm: 100 });
+          return b.engagementMm >= b.leastMm - 1e-9 && b.engagementMm < b.leastMm + 5;
+        },
+      ),
     );
   });
   it('refuses a thread that is all pitch', () => {
@@ -38,7 +70,11 @@ describe('threads', () => {
 
 describe('wire', () => {
   // IEC 60028 with ASTM B258
-  it.each([[12, 5.211], [10, 3.277], [4, 0.8152]])('%d AWG has %d Ω/km', (g, ohm) => expect(sums.gaugeOhmPerKm(g)).toBeCloseTo(ohm, 2));
+  it.each([
+    [12, 5.211],
+    [10, 3.277],
+    [4, 0.8152],
+  ])('%d AWG has %d Ω/km', (g, ohm) => expect(sums.gaugeOhmPerKm(g)).toBeCloseTo(ohm, 2));
   it('doubles the length, doubles the drop', () => {
     expect(sums.voltageDrop(10, 4, 2.5)).toBeCloseTo(2 * sums.voltageDrop(10, 2, 2.5), 9);
   });
@@ -71,7 +107,10 @@ describe('driveline', () => {
     for (const r of [0, 45, 90]) expect(Math.abs(sums.jointSpeedRatio(3, r) - 1)).toBeLessThan(0.0014);
   });
   // Euler-Bernoulli, first mode
-  it.each([[76.2, 2.1, 1.3, 7506], [88.9, 2.1, 1.5, 6603]])('tube %d x %d over %d m is critical at %d rpm', (o, w, l, rpm) => expect(sums.shaftCriticalRpm(o, w, l)).toBeCloseTo(rpm, -1));
+  it.each([
+    [76.2, 2.1, 1.3, 7506],
+    [88.9, 2.1, 1.5, 6603],
+  ])('tube %d x %d over %d m is critical at %d rpm', (o, w, l, rpm) => expect(sums.shaftCriticalRpm(o, w, l)).toBeCloseTo(rpm, -1));
   // ETRTO geometry
   it('205/55 R16 stands 631.9 mm high', () => expect(sums.tyreDiameterMm('205/55 R16')).toBeCloseTo(631.9, 1));
   it('a size it cannot read is undefined', () => expect(sums.tyreDiameterMm('7.50-16')).toBeUndefined());
@@ -81,7 +120,8 @@ describe('driveline', () => {
 describe('engine', () => {
   it('86 x 86 x 4 is 1998.2 cm³', () => expect(sums.displacementCm3(86, 86, 4)).toBeCloseTo(1998.2, 1));
   it('4.000 x 3.480 x 8 is 349.85 in³', () => expect(sums.displacementCm3(4 * 25.4, 3.48 * 25.4, 8) / 25.4 ** 3 / 1e-3).toBeCloseTo(349.85, 2));
-  it('ten to one: swept volume nine times the clearance', () => expect(sums.compressionRatio({ sweptCm3: 450, chamberCm3: 40, gasketCm3: 6, deckCm3: 2, dishCm3: 2 })).toBeCloseTo(10, 9));
+  it('ten to one: swept volume nine times the clearance', () =>
+    expect(sums.compressionRatio({ sweptCm3: 450, chamberCm3: 40, gasketCm3: 6, deckCm3: 2, dishCm3: 2 })).toBeCloseTo(10, 9));
   // Common practice, no source
   it('top dead centre is the mean of the two stops', () => expect(sums.topDeadCentreDeg(-32, 28)).toBe(-2));
   it('ring gap 0.004 in per inch of bore', () => expect(sums.ringGapMm(101.6) / 25.4).toBeCloseTo(0.016, 6));
@@ -102,7 +142,11 @@ describe('engine', () => {
 describe('fluids', () => {
   it('30 lb/h at 43.5 psi is 34.64 at 58 psi (orifice equation)', () => expect(sums.injectorFlowAt(30, 43.5, 58)).toBeCloseTo(34.64, 2));
   // ASHRAE Fundamentals, from memory
-  it.each([[0.5, -37], [0.4, -24], [0.6, -52]])('glycol %d freezes near %d °C', (s, t) => expect(sums.coolantFreezesC(s)).toBeCloseTo(t, 6));
+  it.each([
+    [0.5, -37],
+    [0.4, -24],
+    [0.6, -52],
+  ])('glycol %d freezes near %d °C', (s, t) => expect(sums.coolantFreezesC(s)).toBeCloseTo(t, 6));
   it('refuses more glycol than protects', () => expect(() => sums.coolantFreezesC(0.8)).toThrow(RangeError));
   // Steam tables, from memory
   it('water under a 1.03 bar cap boils at about 121 °C', () => expect(Math.abs(sums.waterBoilsC(1.03) - 121)).toBeLessThan(0.6));
@@ -115,7 +159,11 @@ describe('belts and slings', () => {
   it('150 and 60 mm at 320 mm take 976.2 mm', () => expect(sums.openBeltMm(150, 60, 320)).toBeCloseTo(976.2, 1));
   it('equal pulleys wrap half a turn', () => expect(sums.smallWrapDeg(100, 100, 300)).toBeCloseTo(180, 9));
   // ASME B30.9, geometry
-  it.each([[60, 1.155], [45, 1.414], [30, 2]])('a leg at %d degrees from level carries %d times its share', (a, f) => expect(sums.slingLoadFactor(a)).toBeCloseTo(f, 3));
+  it.each([
+    [60, 1.155],
+    [45, 1.414],
+    [30, 2],
+  ])('a leg at %d degrees from level carries %d times its share', (a, f) => expect(sums.slingLoadFactor(a)).toBeCloseTo(f, 3));
   it('refuses a leg below 30 degrees', () => expect(() => sums.slingLoadFactor(29)).toThrow(/refused/));
   it('counts at most two of four legs', () => expect(sums.slingLegKg(200, 4, 90)).toBe(100));
 });
@@ -133,7 +181,11 @@ describe('identity', () => {
     );
   });
   it.each([
-    ['1M8GDM9AXKP04278', 16, /1 is missing/], ['1M8GDM9AXKP0427888', 18, /1 is too many/], ['1M8GDM9AOKP042788', 17, /Character 9 is O.*a 0/], ['1M8GDM9A1KP042788', 17, /asks for X/], ['1M8GDM9A?KP042788', 17, /cannot stand/],
+    ['1M8GDM9AXKP04278', 16, /1 is missing/],
+    ['1M8GDM9AXKP0427888', 18, /1 is too many/],
+    ['1M8GDM9AOKP042788', 17, /Character 9 is O.*a 0/],
+    ['1M8GDM9A1KP042788', 17, /asks for X/],
+    ['1M8GDM9A?KP042788', 17, /cannot stand/],
   ])('%s (%d) is refused with a sentence', (vin, _n, sentence) => {
     const check = sums.checkIdentity(vin);
     expect(check.state).toBe('wrong');
@@ -142,7 +194,23 @@ describe('identity', () => {
   it('takes a short chassis number of an early car', () => expect(sums.checkIdentity('BH30-118824', 1971).state).toBe('chassis-number'));
   it('says where no check digit applies', () => expect(sums.checkIdentity('WVB25A4C3CH004187').state).toBe('no-check-digit'));
   // SAE J2012, ISO 15031-6
-  it.each([[0x01, 0x33, 'P0133'], [0xc1, 0x00, 'U0100'], [0x92, 0x34, 'B1234']])('bytes %d %d are %s', (a, b, code) => expect(sums.troubleCode(a, b)).toBe(code));
+  it.each([
+    [0x01, 0x33, 'P0133'],
+    [0xc1, 0x00, 'U0100'],
+    [0x92, 0x34, 'B1234'],
+  ])('bytes %d %d are %s', (a, b, code) => expect(sums.troubleCode(a, b)).toBe(code));
   // SAE J1979, ISO 15031-5
-  it.each([['0C', 0x1a, 0xf8, 1726], ['05', 0x7b, 0, 83], ['04', 255, 0, 100], ['06', 128, 0, 0], ['0A', 10, 0, 30], ['0B', 101, 0, 101], ['0E', 128, 0, 0], ['10', 1, 0, 2.56], ['23', 1, 0, 2560], ['42', 0x37, 0x78, 14.2], ['5C', 130, 0, 90]])('parameter %s of %d %d reads %d', (pid, a, b, wanted) => expect(sums.liveValues[pid]!.read(a, b)).toBeCloseTo(wanted, 2));
+  it.each([
+    ['0C', 0x1a, 0xf8, 1726],
+    ['05', 0x7b, 0, 83],
+    ['04', 255, 0, 100],
+    ['06', 128, 0, 0],
+    ['0A', 10, 0, 30],
+    ['0B', 101, 0, 101],
+    ['0E', 128, 0, 0],
+    ['10', 1, 0, 2.56],
+    ['23', 1, 0, 2560],
+    ['42', 0x37, 0x78, 14.2],
+    ['5C', 130, 0, 90],
+  ])('parameter %s of %d %d reads %d', (pid, a, b, wanted) => expect(sums.liveValues[pid]!.read(a, b)).toBeCloseTo(wanted, 2));
 });

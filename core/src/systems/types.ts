@@ -8,7 +8,13 @@ export interface CircuitDef {
   when: string;
   proof: string;
 }
-export interface EarthDef { id: string; earth: string; size: string; place: string; proof: string }
+export interface EarthDef {
+  id: string;
+  earth: string;
+  size: string;
+  place: string;
+  proof: string;
+}
 export interface IoSignal {
   id: string;
   signal: string;
@@ -20,8 +26,35 @@ export interface IoSignal {
   mechanicalDiesel: string;
   ask: string;
 }
-export interface LabelColumn { id: string; rule: string; content: string }
-export interface BenchTest { id: string; test: string; expect: string; when: string; finds: string }
-export interface PracticeRule { id: string; group: string; rule: string; number: string; basis: string; why: string }
-export interface HeatMeans { id: string; means: string; use: string; caution: string }
-export interface FillStep { id: string; step: string; number: string; caution: string }
+export interface LabelColumn {
+  id: string;
+  rule: string;
+  content: string;
+}
+export interface BenchTest {
+  id: string;
+  test: string;
+  expect: string;
+  when: string;
+  finds: string;
+}
+export interface PracticeRule {
+  id: string;
+  group: string;
+  rule: string;
+  number: string;
+  basis: string;
+  why: string;
+}
+export interface HeatMeans {
+  id: string;
+  means: string;
+  use: string;
+  caution: string;
+}
+export interface FillStep {
+  id: string;
+  step: string;
+  number: string;
+  caution: string;
+}

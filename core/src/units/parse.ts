@@ -66,7 +66,10 @@ function understood(typedValue: string, value: number, unit: string, kept: strin
 export function parseMeasure(text: string, kept: string): ParsedMeasure {
   const typed = text;
   const field: Unit = unitOf(kept);
-  const clean = text.trim().replace(/[−–]/g, '-').replace(/\u00a0/g, ' ');
+  const clean = text
+    .trim()
+    .replace(/[−–]/g, '-')
+    .replace(/\u00a0/g, ' ');
   const wanted = kept === '' ? 'a number' : `a value in ${kept}`;
   if (clean === '') return refuse(`Nothing typed yet: ${wanted} is wanted.`);
 

@@ -42,15 +42,15 @@ const inch = 0.0254;
 const poundForce = 4.4482216152605;
 const gallon = 3.785411784e-3;
 
-const unit = (
-  symbol: string,
-  kind: UnitKind,
-  factor: number,
-  digits: number,
-  other: string | undefined,
-  aliases: string,
-  offset?: number,
-): Unit => ({ symbol, kind, factor, digits, other, offset, aliases: aliases.split(' ').filter(Boolean) });
+const unit = (symbol: string, kind: UnitKind, factor: number, digits: number, other: string | undefined, aliases: string, offset?: number): Unit => ({
+  symbol,
+  kind,
+  factor,
+  digits,
+  other,
+  offset,
+  aliases: aliases.split(' ').filter(Boolean),
+});
 
 export const units: readonly Unit[] = [
   unit('mm', 'length', 1e-3, 2, 'in', 'millimetre millimetres millimeter'),

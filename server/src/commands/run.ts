@@ -58,7 +58,10 @@ export async function runCommand<R extends object>(
     return earlier.reply as R;
   }
   const { reply, jobId, what } = await work();
-  await tx.insertInto('command_reply').values({ command_id: commandId, shop_id: caller.shopId, reply: JSON.stringify(reply) }).execute();
+  await tx
+    .insertInto('command_reply')
+    .values({ command_id: commandId, shop_id: caller.shopId, reply: JSON.stringify(reply) })
+    .execute();
   await announce(tx, { shopId: caller.shopId, jobId, what: what ?? name, by: caller.initials });
   return reply;
 }

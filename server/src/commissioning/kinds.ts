@@ -30,7 +30,8 @@ export const commissioningKinds = [
     logKind: 'priming',
     station: 'start',
     prepare: (data, context) => stamped(data, context),
-    describe: (data) => `oil pressure before spark: ${data.bar} bar after ${data.seconds} s, ${data.way.replaceAll('-', ' ')}${data.note ? ` (${data.note})` : ''}`,
+    describe: (data) =>
+      `oil pressure before spark: ${data.bar} bar after ${data.seconds} s, ${data.way.replaceAll('-', ' ')}${data.note ? ` (${data.note})` : ''}`,
   }),
   kindRule({
     kind: 'attempt',
@@ -38,9 +39,19 @@ export const commissioningKinds = [
     station: 'start',
     prepare: (data, context) => stamped(data, context),
     describe: (data) => {
-      const extras = [data.volts === undefined ? '' : `${data.volts} V at crank`, data.rpm === undefined ? '' : `${data.rpm} rpm`, data.heard ?? '', data.change ? `change: ${data.change}` : ''].filter(Boolean);
+      const extras = [
+        data.volts === undefined ? '' : `${data.volts} V at crank`,
+        data.rpm === undefined ? '' : `${data.rpm} rpm`,
+        data.heard ?? '',
+        data.change ? `change: ${data.change}` : '',
+      ].filter(Boolean);
       return `attempt ${data.number}: ${results[data.result]}, ${data.seconds} s${extras.length > 0 ? `. ${extras.join(', ')}` : ''}`;
     },
   }),
-  kindRule({ kind: 'signature', logKind: 'gate', prepare: (data, context) => stamped(data, context), describe: (data) => `signed: ${data.what}. ${data.statement}` }),
+  kindRule({
+    kind: 'signature',
+    logKind: 'gate',
+    prepare: (data, context) => stamped(data, context),
+    describe: (data) => `signed: ${data.what}. ${data.statement}`,
+  }),
 ];

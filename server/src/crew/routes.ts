@@ -32,7 +32,9 @@ async function whoIsHere(db: Db, req: Request): Promise<Me> {
   }
   return inShop(db, shopId, async (tx) => {
     const shop = await tx.selectFrom('shop').select(['id', 'name', 'bays']).executeTakeFirst();
-    const person = personId ? await tx.selectFrom('person').select(personColumns).where('id', '=', personId).where('active', '=', true).executeTakeFirst() : undefined;
+    const person = personId
+      ? await tx.selectFrom('person').select(personColumns).where('id', '=', personId).where('active', '=', true).executeTakeFirst()
+      : undefined;
     return { needsSetup: false, shop: shop ?? null, person: person ? shown(person) : null, token: req.session.token ?? '' };
   });
 }
@@ -50,12 +52,22 @@ const renew = (req: Request, data: { shopId: string; personId?: string }): Promi
 // Verified against when the e-mail is unknown, so that both answers take equally long.
 const nobodysHash = hash('nobody has this password');
 
-async function insertPerson(tx: Tx, shopId: string, p: { name: string; initials: string; role: Person['role']; email?: string | undefined; password?: string | undefined; pin?: string | undefined }): Promise<Person> {
+async function insertPerson(
+  tx: Tx,
+  shopId: string,
+  p: { name: string; initials: string; role: Person['role']; email?: string | undefined; password?: string | undefined; pin?: string | undefined },
+): Promise<Person> {
   const row = await tx
     .insertInto('person')
     .values({
-      id: randomUUID(), shop_id: shopId, name: p.name, initials: p.initials.toUpperCase(), role: p.role, email: p.email ?? null,
-      password_hash: p.password ? await hash(p.password) : null, pin_hash: p.pin ? await hash(p.pin) : null,
+      id: randomUUID(),
+      shop_id: shopId,
+      name: p.name,
+      initials: p.initials.toUpperCase(),
+      role: p.role,
+      email: p.email ?? null,
+      password_hash: p.password ? await hash(p.password) : null,
+      pin_hash: p.pin ? await hash(p.pin) : null,
     })
     .returning(personColumns)
     .executeTakeFirstOrThrow();
@@ -63,10 +75,16 @@ async function insertPerson(tx: Tx, shopId: string, p: { name: string; initials:
 }
 
 /** Makes a shop with its manager. Refuses when the e-mail is taken. */
-export async function makeShop(db: Db, s: { shopName: string; bays: string[]; name: string; initials: string; email: string; password: string; pin?: string | undefined }): Promise<{ shopId: string; personId: string }> {
+export async function makeShop(
+  db: Db,
+  s: { shopName: string; bays: string[]; name: string; initials: string; email: string; password: string; pin?: string | undefined },
+): Promise<{ shopId: string; personId: string }> {
   const shopId = randomUUID();
   return inShop(db, shopId, async (tx) => {
-    await tx.insertInto('shop').values({ id: shopId, name: s.shopName, bays: JSON.stringify(s.bays) }).execute();
+    await tx
+      .insertInto('shop')
+      .values({ id: shopId, name: s.shopName, bays: JSON.stringify(s.bays) })
+      .execute();
     const person = await insertPerson(tx, shopId, { name: s.name, initials: s.initials, role: 'manager', email: s.email, password: s.password, pin: s.pin });
     return { shopId, personId: person.id };
   });
@@ -123,7 +141,9 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
     async ({ body, req }) => {
       const { shopId } = req.session;
       if (!shopId) throw new Refusal(401, 'Sign in first.');
-      const person = await inShop(db, shopId, (tx) => tx.selectFrom('person').select(['id', 'pin_hash']).where('id', '=', body.personId).where('active', '=', true).executeTakeFirst());
+      const person = await inShop(db, shopId, (tx) =>
+        tx.selectFrom('person').select(['id', 'pin_hash']).where('id', '=', body.personId).where('active', '=', true).executeTakeFirst(),
+      );
       const good = await verify(person?.pin_hash ?? (await nobodysHash), body.pin);
       if (!person?.pin_hash || !good) throw new Refusal(401, 'That PIN is not right.', { fields: { pin: 'That PIN is not right.' } });
       await renew(req, { shopId, personId: person.id });
@@ -154,7 +174,12 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
 
   on.shop(contract.setPin, (tx, { body, params }, caller) =>
     runCommand(tx, caller, 'set-pin', body.commandId, async () => {
-      const row = await tx.updateTable('person').set({ pin_hash: await hash(body.pin) }).where('id', '=', params.personId).returning(personColumns).executeTakeFirst();
+      const row = await tx
+        .updateTable('person')
+        .set({ pin_hash: await hash(body.pin) })
+        .where('id', '=', params.personId)
+        .returning(personColumns)
+        .executeTakeFirst();
       if (!row) throw notFound('This person');
       return { reply: { person: shown(row) } };
     }),

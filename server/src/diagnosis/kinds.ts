@@ -11,7 +11,8 @@ export const diagnosisKinds = [
       return context.before ? { ...data, closed } : stamped({ ...data, closed }, context);
     },
     describe: (data, { before }) => {
-      if (data.closed && !before?.closed) return `found: ${faults.find((f) => f.id === data.closed!.faultId)?.title ?? data.closed.faultId}. ${data.closed.reason}`;
+      if (data.closed && !before?.closed)
+        return `found: ${faults.find((f) => f.id === data.closed!.faultId)?.title ?? data.closed.faultId}. ${data.closed.reason}`;
       return before ? `case changed: ${data.symptom}` : `looking for the fault: ${data.symptom}`;
     },
   }),

@@ -12,9 +12,34 @@ export function factRoutes(on: Registry): void {
   on.shop(contract.factHistory, async (tx, { params }) => {
     const bearer = await bearerId(tx, params.jobId, params.bearer, params.factId);
     const rows = await tx
-      .selectFrom('fact_version').innerJoin('person', 'person.id', 'fact_version.by_id')
-      .select(['fact_version.parts', 'fact_version.typed', 'fact_version.source', 'fact_version.note', 'fact_version.at', 'fact_version.revision', 'person.name as by'])
-      .where('bearer_id', '=', bearer).where('fact_id', '=', params.factId).orderBy('fact_version.id', 'desc').limit(50).execute();
-    return { versions: rows.map((r): FactRow => ({ bearerId: bearer, factId: params.factId, parts: r.parts, typed: r.typed, source: r.source as FactRow['source'], note: r.note, by: r.by, at: r.at.toISOString(), revision: r.revision })) };
+      .selectFrom('fact_version')
+      .innerJoin('person', 'person.id', 'fact_version.by_id')
+      .select([
+        'fact_version.parts',
+        'fact_version.typed',
+        'fact_version.source',
+        'fact_version.note',
+        'fact_version.at',
+        'fact_version.revision',
+        'person.name as by',
+      ])
+      .where('bearer_id', '=', bearer)
+      .where('fact_id', '=', params.factId)
+      .orderBy('fact_version.id', 'desc')
+      .limit(50)
+      .execute();
+    return {
+      versions: rows.map((r): FactRow => ({
+        bearerId: bearer,
+        factId: params.factId,
+        parts: r.parts,
+        typed: r.typed,
+        source: r.source as FactRow['source'],
+        note: r.note,
+        by: r.by,
+        at: r.at.toISOString(),
+        revision: r.revision,
+      })),
+    };
   });
 }

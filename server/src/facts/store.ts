@@ -29,7 +29,14 @@ export async function bearerId(tx: Tx, jobId: string, bearer: string, factId: st
   const kind = bearerOf(factDef(factId).subject);
   if ((kind === 'job') !== (bearer === 'job')) throw badInput({ bearer: 'This fact hangs on something else.' });
   if (bearer === 'job') return jobId;
-  const unit = await tx.selectFrom('job_unit').innerJoin('unit', 'unit.id', 'job_unit.unit_id').select(['unit.id', 'unit.kind']).where('job_id', '=', jobId).where('role', '=', bearer as 'car').where('left_at', 'is', null).executeTakeFirst();
+  const unit = await tx
+    .selectFrom('job_unit')
+    .innerJoin('unit', 'unit.id', 'job_unit.unit_id')
+    .select(['unit.id', 'unit.kind'])
+    .where('job_id', '=', jobId)
+    .where('role', '=', bearer as 'car')
+    .where('left_at', 'is', null)
+    .executeTakeFirst();
   if (!unit) throw new Refusal(409, `This job has no ${bearer.replaceAll('-', ' ')} yet. Add it first.`);
   if (unit.kind !== kind) throw badInput({ bearer: `A ${unit.kind} does not carry this fact.` });
   return unit.id;
@@ -44,29 +51,94 @@ export async function writeFact(tx: Tx, caller: Caller, write: FactWrite): Promi
   const entry = clearing ? { ok: true as const, parts: {}, typed: {} } : readFact(factId, write.typed);
   if (!entry.ok) throw badInput(entry.errors);
   const now = await tx
-    .selectFrom('fact').innerJoin('person', 'person.id', 'fact.by_id')
+    .selectFrom('fact')
+    .innerJoin('person', 'person.id', 'fact.by_id')
     .select(['fact.parts', 'fact.typed', 'fact.source', 'fact.note', 'fact.at', 'fact.revision', 'person.name as by'])
-    .where('bearer_id', '=', bearer).where('fact_id', '=', factId).executeTakeFirst();
-  const last = await tx.selectFrom('fact_version').select(({ fn }) => fn.max('revision').as('revision')).where('bearer_id', '=', bearer).where('fact_id', '=', factId).executeTakeFirst();
+    .where('bearer_id', '=', bearer)
+    .where('fact_id', '=', factId)
+    .executeTakeFirst();
+  const last = await tx
+    .selectFrom('fact_version')
+    .select(({ fn }) => fn.max('revision').as('revision'))
+    .where('bearer_id', '=', bearer)
+    .where('fact_id', '=', factId)
+    .executeTakeFirst();
   if ((now?.revision ?? 0) !== write.revision) {
-    throw new Refusal(409, now ? `${now.by} changed this meanwhile.` : 'This was cleared meanwhile.', { current: now ? { bearerId: bearer, factId, ...now, at: now.at.toISOString() } : null });
+    throw new Refusal(409, now ? `${now.by} changed this meanwhile.` : 'This was cleared meanwhile.', {
+      current: now ? { bearerId: bearer, factId, ...now, at: now.at.toISOString() } : null,
+    });
   }
   const material = (await readMaterial(tx, [jobId])).get(jobId)!;
   const shopSchools = await readShopSchools(tx);
   const before = computePlan(planInputOf({ jobId, ...material, shopSchools }));
   const at = write.at ?? new Date();
-  const row = { shop_id: caller.shopId, bearer_id: bearer, fact_id: factId, parts: JSON.stringify(entry.parts), typed: JSON.stringify(entry.typed), source: write.source, note: write.note || null, by_id: caller.personId, at, revision: Number(last?.revision ?? 0) + 1 };
+  const row = {
+    shop_id: caller.shopId,
+    bearer_id: bearer,
+    fact_id: factId,
+    parts: JSON.stringify(entry.parts),
+    typed: JSON.stringify(entry.typed),
+    source: write.source,
+    note: write.note || null,
+    by_id: caller.personId,
+    at,
+    revision: Number(last?.revision ?? 0) + 1,
+  };
   await tx.insertInto('fact_version').values(row).execute();
   if (clearing) await tx.deleteFrom('fact').where('bearer_id', '=', bearer).where('fact_id', '=', factId).execute();
-  else await tx.insertInto('fact').values(row).onConflict((c) => c.columns(['bearer_id', 'fact_id']).doUpdateSet(row)).execute();
+  else
+    await tx
+      .insertInto('fact')
+      .values(row)
+      .onConflict((c) => c.columns(['bearer_id', 'fact_id']).doUpdateSet(row))
+      .execute();
   const value: FactValue = { parts: entry.parts, typed: entry.typed, source: write.source, by: caller.name, at: at.toISOString() };
   const others = material.facts.filter((f) => !(f.bearerId === bearer && f.factId === factId));
-  const facts = clearing ? others : [...others, { bearerId: bearer, factId, note: write.note ?? null, by: caller.name, at: at.toISOString(), revision: row.revision, parts: entry.parts, typed: entry.typed, source: write.source }];
+  const facts = clearing
+    ? others
+    : [
+        ...others,
+        {
+          bearerId: bearer,
+          factId,
+          note: write.note ?? null,
+          by: caller.name,
+          at: at.toISOString(),
+          revision: row.revision,
+          parts: entry.parts,
+          typed: entry.typed,
+          source: write.source,
+        },
+      ];
   const difference = planDifference(before, computePlan(planInputOf({ jobId, ...material, facts, shopSchools })));
   const def = factDef(factId);
-  const said = clearing ? `not known again: ${def.label}` : `${def.label}: ${showFact(factId, value)}, ${write.source === 'looked-up' ? 'looked up' : write.source}`;
-  await writeLogEntry(tx, caller, { jobId, kind: 'fact', text: `${said}${hasDifference(difference) ? `. ${differenceWords(difference)}` : ''}`, about: factId, data: { bearer: write.bearer, difference, ...(now ? { before: now.parts } : {}) }, at: write.at });
-  return { fact: clearing ? null : { bearerId: bearer, factId, parts: entry.parts, typed: entry.typed, source: write.source, note: row.note, by: caller.name, at: at.toISOString(), revision: row.revision }, difference };
+  const said = clearing
+    ? `not known again: ${def.label}`
+    : `${def.label}: ${showFact(factId, value)}, ${write.source === 'looked-up' ? 'looked up' : write.source}`;
+  await writeLogEntry(tx, caller, {
+    jobId,
+    kind: 'fact',
+    text: `${said}${hasDifference(difference) ? `. ${differenceWords(difference)}` : ''}`,
+    about: factId,
+    data: { bearer: write.bearer, difference, ...(now ? { before: now.parts } : {}) },
+    at: write.at,
+  });
+  return {
+    fact: clearing
+      ? null
+      : {
+          bearerId: bearer,
+          factId,
+          parts: entry.parts,
+          typed: entry.typed,
+          source: write.source,
+          note: row.note,
+          by: caller.name,
+          at: at.toISOString(),
+          revision: row.revision,
+        },
+    difference,
+  };
 }
 
 /** "Fuel tank: Not measured to Clash; 2 lines added" */

@@ -11,12 +11,14 @@ export const fitKinds = [
     station: 'fit',
     prepare: (data, { before, caller, at }) => {
       // What nobody touched in this write keeps the name and time it had.
-      const signed = <T extends { by: string; at: string } | undefined>(now: T, was: T): T => (now === undefined || same(now, was) ? now : { ...now, by: caller.name, at });
+      const signed = <T extends { by: string; at: string } | undefined>(now: T, was: T): T =>
+        now === undefined || same(now, was) ? now : { ...now, by: caller.name, at };
       return { judged: signed(data.judged, before?.judged), trial: signed(data.trial, before?.trial), resolution: signed(data.resolution, before?.resolution) };
     },
     describe: (data, { key, before }) => {
       const title = interfaceOf(key).title;
-      if (data.trial && !same(data.trial.gapMm, before?.trial?.gapMm)) return `trial fit, ${title}: ${data.trial.gapMm === undefined ? '' : `${data.trial.gapMm} mm, `}${data.trial.place}, ${data.trial.condition}. ${words[data.trial.word]}`;
+      if (data.trial && !same(data.trial.gapMm, before?.trial?.gapMm))
+        return `trial fit, ${title}: ${data.trial.gapMm === undefined ? '' : `${data.trial.gapMm} mm, `}${data.trial.place}, ${data.trial.condition}. ${words[data.trial.word]}`;
       if (data.resolution && data.resolution.text !== before?.resolution?.text) return `way out, ${title}: ${data.resolution.text}`;
       if (data.resolution && data.resolution.asked.length !== before?.resolution?.asked.length) {
         const asked = data.resolution.asked.filter((id) => !before?.resolution?.asked.includes(id));

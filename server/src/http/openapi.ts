@@ -16,7 +16,10 @@ export function openApiDocument(): object {
         description: `Access: ${e.access}.`,
         requestParams: { path: e.params, query: e.query },
         ...(e.method === 'get' ? {} : { requestBody: { content: { 'application/json': { schema: e.body } } } }),
-        responses: { '200': { description: 'Done', content: { 'application/json': { schema: e.reply } } }, '4XX': { description: 'Refused, with a sentence', content: problems } },
+        responses: {
+          '200': { description: 'Done', content: { 'application/json': { schema: e.reply } } },
+          '4XX': { description: 'Refused, with a sentence', content: problems },
+        },
       },
     };
   }

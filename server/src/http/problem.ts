@@ -14,7 +14,8 @@ export class Refusal extends Error {
 }
 
 export const notFound = (what: string): Refusal => new Refusal(404, `${what} is not here.`);
-export const badInput = (fields: Record<string, string>): Refusal => new Refusal(422, Object.values(fields)[0] ?? 'Something typed cannot be taken.', { fields });
+export const badInput = (fields: Record<string, string>): Refusal =>
+  new Refusal(422, Object.values(fields)[0] ?? 'Something typed cannot be taken.', { fields });
 
 /** Zod's issues as sentences by field path. */
 export function fieldsOf(error: z.ZodError): Record<string, string> {

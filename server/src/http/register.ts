@@ -42,7 +42,12 @@ export async function callerOf(tx: Tx, req: Request, access: Endpoint['access'])
   const { personId, shopId } = req.session;
   if (!shopId) throw new Refusal(401, 'Sign in first.');
   if (!personId) throw new Refusal(401, 'Nobody is at this tablet. Tap your name.');
-  const person = await tx.selectFrom('person').select(['id', 'name', 'initials', 'role']).where('id', '=', personId).where('active', '=', true).executeTakeFirst();
+  const person = await tx
+    .selectFrom('person')
+    .select(['id', 'name', 'initials', 'role'])
+    .where('id', '=', personId)
+    .where('active', '=', true)
+    .executeTakeFirst();
   if (!person) throw new Refusal(401, 'Sign in first.');
   if (!allowed[access].includes(person.role)) {
     throw new Refusal(403, access === 'manage' ? 'Only the manager does this.' : 'Onlookers read; they do not write.');

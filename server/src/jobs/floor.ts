@@ -24,15 +24,29 @@ function stateOf(material: Material, plan: Plan, today: string): Strip['state'] 
   if (last && last.result !== 'runs' && attempts.length >= 3 && attempts.slice(-3).every((a) => a.result !== 'runs')) {
     return { kind: 'stop', title: 'Stop: three attempts without running', sentence: 'Find the fault before the next crank.' };
   }
-  const holds = Object.values(recordsOf<Hold>(material, 'hold')).filter((h) => !h.released).sort((a, b) => ((a.due ?? '9') < (b.due ?? '9') ? -1 : 1));
+  const holds = Object.values(recordsOf<Hold>(material, 'hold'))
+    .filter((h) => !h.released)
+    .sort((a, b) => ((a.due ?? '9') < (b.due ?? '9') ? -1 : 1));
   const hold = holds[0];
   if (hold) {
     const late = hold.due !== undefined && hold.due < today;
     const more = holds.length > 1 ? `, and ${plural(holds.length - 1, 'more hold')}` : '';
-    return { kind: late ? 'waits' : 'held', title: late ? 'Waits for you: overdue' : 'Held', sentence: `by: ${hold.waitsFor}${hold.due ? `, due ${hold.due}` : ''}${more}` };
+    return {
+      kind: late ? 'waits' : 'held',
+      title: late ? 'Waits for you: overdue' : 'Held',
+      sentence: `by: ${hold.waitsFor}${hold.due ? `, due ${hold.due}` : ''}${more}`,
+    };
   }
   const clashes = plan.fits.filter((l) => l.verdict.word === 'clash' && !l.resolved);
-  if (clashes.length > 0) return { kind: 'waits', title: 'Waits for you: choose a way out', sentence: `${plural(clashes.length, 'clash', 'clashes')} open: ${clashes.slice(0, 2).map((c) => c.def.title).join(', ')}` };
+  if (clashes.length > 0)
+    return {
+      kind: 'waits',
+      title: 'Waits for you: choose a way out',
+      sentence: `${plural(clashes.length, 'clash', 'clashes')} open: ${clashes
+        .slice(0, 2)
+        .map((c) => c.def.title)
+        .join(', ')}`,
+    };
   const open = plan.fits.filter((l) => l.verdict.word === 'not-measured').length;
   return { kind: 'free', title: 'Held by nothing', sentence: open > 0 ? `${plural(open, 'place')} not measured` : 'Every place is judged' };
 }
@@ -69,8 +83,15 @@ function doingOf(job: JobHead, material: Material, plan: Plan): string {
 }
 
 /** A strip of the Floor, computed from one job's material. */
-export function stripOf(job: JobHead, material: Material, shopSchools: Record<string, string>, today: string): Omit<Strip, 'onIt'> & { tasksOn: { key: string; by: string; at: string }[] } {
+export function stripOf(
+  job: JobHead,
+  material: Material,
+  shopSchools: Record<string, string>,
+  today: string,
+): Omit<Strip, 'onIt'> & { tasksOn: { key: string; by: string; at: string }[] } {
   const plan = computePlan(planInputOf({ jobId: job.id, ...material, shopSchools }));
-  const tasksOn = material.records.filter((r) => r.kind === 'task' && (r.data as { status?: string }).status === 'on-it').map((r) => ({ key: r.key, by: r.by, at: r.at }));
+  const tasksOn = material.records
+    .filter((r) => r.kind === 'task' && (r.data as { status?: string }).status === 'on-it')
+    .map((r) => ({ key: r.key, by: r.by, at: r.at }));
   return { ...job, state: stateOf(material, plan, today), doing: doingOf(job, material, plan), tasksOn };
 }

@@ -27,18 +27,36 @@ interface NewJob {
   at?: Date | undefined;
 }
 
-async function insertUnit(tx: Tx, caller: Caller, u: { kind: 'car' | 'engine' | 'gearbox' | 'computer' | 'loom'; name: string; identity: string | null; place: string }): Promise<string> {
+async function insertUnit(
+  tx: Tx,
+  caller: Caller,
+  u: { kind: 'car' | 'engine' | 'gearbox' | 'computer' | 'loom'; name: string; identity: string | null; place: string },
+): Promise<string> {
   const unitId = randomUUID();
-  await tx.insertInto('unit').values({ id: unitId, shop_id: caller.shopId, ...u }).execute();
+  await tx
+    .insertInto('unit')
+    .values({ id: unitId, shop_id: caller.shopId, ...u })
+    .execute();
   return unitId;
 }
 
 async function putInRole(tx: Tx, caller: Caller, jobId: string, unitId: string, role: contract.UnitRole): Promise<void> {
   if (role !== 'candidate') {
-    const holder = await tx.selectFrom('job_unit').innerJoin('unit', 'unit.id', 'job_unit.unit_id').select(['unit.name', 'unit.id']).where('job_id', '=', jobId).where('role', '=', role).where('left_at', 'is', null).executeTakeFirst();
+    const holder = await tx
+      .selectFrom('job_unit')
+      .innerJoin('unit', 'unit.id', 'job_unit.unit_id')
+      .select(['unit.name', 'unit.id'])
+      .where('job_id', '=', jobId)
+      .where('role', '=', role)
+      .where('left_at', 'is', null)
+      .executeTakeFirst();
     if (holder && holder.id !== unitId) throw new Refusal(409, `${holder.name} is already there as ${role.replaceAll('-', ' ')}. Move it away first.`);
   }
-  await tx.insertInto('job_unit').values({ shop_id: caller.shopId, job_id: jobId, unit_id: unitId, role }).onConflict((c) => c.doNothing()).execute();
+  await tx
+    .insertInto('job_unit')
+    .values({ shop_id: caller.shopId, job_id: jobId, unit_id: unitId, role })
+    .onConflict((c) => c.doNothing())
+    .execute();
 }
 
 /** Books a car in: customer, car and its own engine as units, the model year as its first fact. */
@@ -49,19 +67,59 @@ export async function insertJob(tx: Tx, caller: Caller, job: NewJob): Promise<st
   const jobId = randomUUID();
   const customerId = randomUUID();
   const at = job.at ? { opened_at: job.at } : {};
-  await tx.insertInto('customer').values({ id: customerId, shop_id: caller.shopId, name: job.customer, phone: job.phone ?? null }).execute();
-  await tx.insertInto('job').values({
-    id: jobId, shop_id: caller.shopId, number: String(rows[0]!.n).padStart(4, '0'), customer_id: customerId, wish: job.wish, faults: job.faults, bay: job.bay || null, promised: job.promised ?? null, station: 'scope', signed: '[]', ...at,
-  }).execute();
+  await tx
+    .insertInto('customer')
+    .values({ id: customerId, shop_id: caller.shopId, name: job.customer, phone: job.phone ?? null })
+    .execute();
+  await tx
+    .insertInto('job')
+    .values({
+      id: jobId,
+      shop_id: caller.shopId,
+      number: String(rows[0]!.n).padStart(4, '0'),
+      customer_id: customerId,
+      wish: job.wish,
+      faults: job.faults,
+      bay: job.bay || null,
+      promised: job.promised ?? null,
+      station: 'scope',
+      signed: '[]',
+      ...at,
+    })
+    .execute();
   const place = job.bay ? `bay ${job.bay}` : 'yard';
   const carId = await insertUnit(tx, caller, { kind: 'car', name: job.car.name, identity: check.vin, place });
   await putInRole(tx, caller, jobId, carId, 'car');
-  if (job.ownEngine) await putInRole(tx, caller, jobId, await insertUnit(tx, caller, { kind: 'engine', name: job.ownEngine, identity: null, place: `in ${job.car.name}` }), 'own-engine');
-  const year = { shop_id: caller.shopId, bearer_id: carId, fact_id: 'rec-model-year', parts: JSON.stringify({ value: job.car.modelYear }), typed: JSON.stringify({ value: String(job.car.modelYear) }), source: 'looked-up', note: null, by_id: caller.personId, revision: 1, ...(job.at ? { at: job.at } : {}) };
+  if (job.ownEngine)
+    await putInRole(
+      tx,
+      caller,
+      jobId,
+      await insertUnit(tx, caller, { kind: 'engine', name: job.ownEngine, identity: null, place: `in ${job.car.name}` }),
+      'own-engine',
+    );
+  const year = {
+    shop_id: caller.shopId,
+    bearer_id: carId,
+    fact_id: 'rec-model-year',
+    parts: JSON.stringify({ value: job.car.modelYear }),
+    typed: JSON.stringify({ value: String(job.car.modelYear) }),
+    source: 'looked-up',
+    note: null,
+    by_id: caller.personId,
+    revision: 1,
+    ...(job.at ? { at: job.at } : {}),
+  };
   await tx.insertInto('fact').values(year).execute();
   await tx.insertInto('fact_version').values(year).execute();
   const waived = check.state === 'wrong' ? ` Identity number not right, taken all the same: ${job.identityWaived}` : '';
-  await writeLogEntry(tx, caller, { jobId, kind: 'job', station: 'scope', text: `booked in: ${job.car.name} for ${job.customer}. ${job.wish}.${waived}`.replace('..', '.'), at: job.at });
+  await writeLogEntry(tx, caller, {
+    jobId,
+    kind: 'job',
+    station: 'scope',
+    text: `booked in: ${job.car.name} for ${job.customer}. ${job.wish}.${waived}`.replace('..', '.'),
+    at: job.at,
+  });
   return jobId;
 }
 
@@ -121,17 +179,33 @@ export function jobRoutes(on: Registry): void {
     const shop = await tx.selectFrom('shop').select('bays').where('id', '=', caller.shopId).executeTakeFirstOrThrow();
     const heads = await readHeads(tx);
     const open = heads.filter((h) => h.closedAt === null);
-    const material = await readMaterial(tx, open.map((h) => h.id));
+    const material = await readMaterial(
+      tx,
+      open.map((h) => h.id),
+    );
     const schools = await readShopSchools(tx);
-    const people = await tx.selectFrom('person').select(['id', 'name', 'initials', 'role']).where('active', '=', true).where('role', '<>', 'onlooker').orderBy('name').execute();
+    const people = await tx
+      .selectFrom('person')
+      .select(['id', 'name', 'initials', 'role'])
+      .where('active', '=', true)
+      .where('role', '<>', 'onlooker')
+      .orderBy('name')
+      .execute();
     const today = new Date().toISOString().slice(0, 10);
     const strips = open.map((job) => {
       const { tasksOn, ...strip } = stripOf(job, material.get(job.id)!, schools, today);
-      const onIt = tasksOn.map((t) => ({ initials: people.find((p) => p.name === t.by)?.initials ?? '', name: t.by, what: firstClause(stepTitle(t.key)), since: t.at }));
+      const onIt = tasksOn.map((t) => ({
+        initials: people.find((p) => p.name === t.by)?.initials ?? '',
+        name: t.by,
+        what: firstClause(stepTitle(t.key)),
+        since: t.at,
+      }));
       return { ...strip, onIt };
     });
     const crew = people.map((p) => {
-      const on = strips.flatMap((s) => s.onIt.filter((o) => o.name === p.name).map((o) => ({ jobId: s.id, number: s.number, bay: s.bay, what: o.what, since: o.since }))).sort((a, b) => (a.since < b.since ? 1 : -1))[0];
+      const on = strips
+        .flatMap((s) => s.onIt.filter((o) => o.name === p.name).map((o) => ({ jobId: s.id, number: s.number, bay: s.bay, what: o.what, since: o.since })))
+        .sort((a, b) => (a.since < b.since ? 1 : -1))[0];
       return { ...p, on: on ?? null };
     });
     return { bays: shop.bays, strips, finished: heads.filter((h) => h.closedAt !== null), crew };
@@ -147,7 +221,10 @@ export function jobRoutes(on: Registry): void {
   on.shop(contract.readJob, (tx, { params }) => readSheet(tx, params.jobId));
 
   on.shop(contract.changeJob, (tx, { params, body }, caller) =>
-    runCommand(tx, caller, 'change-job', body.commandId, async () => ({ reply: { job: await updateJob(tx, caller, params.jobId, body, body.revision) }, jobId: params.jobId })),
+    runCommand(tx, caller, 'change-job', body.commandId, async () => ({
+      reply: { job: await updateJob(tx, caller, params.jobId, body, body.revision) },
+      jobId: params.jobId,
+    })),
   );
 
   on.shop(contract.listUnits, async (tx) => {
@@ -164,7 +241,12 @@ export function jobRoutes(on: Registry): void {
       if (body.job) {
         await readHead(tx, body.job.jobId);
         await putInRole(tx, caller, body.job.jobId, unitId, body.job.role);
-        await writeLogEntry(tx, caller, { jobId: body.job.jobId, kind: 'unit', text: `added: ${body.name} as ${body.job.role.replaceAll('-', ' ')}, ${body.place}`, about: unitId });
+        await writeLogEntry(tx, caller, {
+          jobId: body.job.jobId,
+          kind: 'unit',
+          text: `added: ${body.name} as ${body.job.role.replaceAll('-', ' ')}, ${body.place}`,
+          about: unitId,
+        });
       }
       return { reply: { unitId }, ...(body.job ? { jobId: body.job.jobId } : {}) };
     }),
@@ -175,13 +257,24 @@ export function jobRoutes(on: Registry): void {
       const unit = await tx.updateTable('unit').set({ place: body.place }).where('id', '=', params.unitId).returning('name').executeTakeFirst();
       if (!unit) throw notFound('This unit');
       if (body.leaveJobId) {
-        await tx.updateTable('job_unit').set({ left_at: new Date() }).where('unit_id', '=', params.unitId).where('job_id', '=', body.leaveJobId).where('left_at', 'is', null).execute();
+        await tx
+          .updateTable('job_unit')
+          .set({ left_at: new Date() })
+          .where('unit_id', '=', params.unitId)
+          .where('job_id', '=', body.leaveJobId)
+          .where('left_at', 'is', null)
+          .execute();
         await writeLogEntry(tx, caller, { jobId: body.leaveJobId, kind: 'unit', text: `left the job: ${unit.name}, now ${body.place}`, about: params.unitId });
       }
       if (body.job) {
         await readHead(tx, body.job.jobId);
         await putInRole(tx, caller, body.job.jobId, params.unitId, body.job.role);
-        await writeLogEntry(tx, caller, { jobId: body.job.jobId, kind: 'unit', text: `came to the job: ${unit.name} as ${body.job.role.replaceAll('-', ' ')}, with what is known of it`, about: params.unitId });
+        await writeLogEntry(tx, caller, {
+          jobId: body.job.jobId,
+          kind: 'unit',
+          text: `came to the job: ${unit.name} as ${body.job.role.replaceAll('-', ' ')}, with what is known of it`,
+          about: params.unitId,
+        });
       }
       return { reply: { unitId: params.unitId }, jobId: body.job?.jobId ?? body.leaveJobId ?? '' };
     }),
@@ -206,9 +299,12 @@ export function jobRoutes(on: Registry): void {
 
   on.shop(contract.readPart, async (tx, { params }) => {
     const row = await tx
-      .selectFrom('record').innerJoin('person', 'person.id', 'record.by_id')
+      .selectFrom('record')
+      .innerJoin('person', 'person.id', 'record.by_id')
       .select(['record.job_id', 'record.data', 'record.revision', 'record.at', 'person.name as by'])
-      .where('kind', '=', 'part').where('key', '=', params.partId).executeTakeFirst();
+      .where('kind', '=', 'part')
+      .where('key', '=', params.partId)
+      .executeTakeFirst();
     if (!row) throw notFound('This part');
     const job = await readHead(tx, row.job_id);
     const record: RecordRow = { kind: 'part', key: params.partId, data: row.data, revision: row.revision, by: row.by, at: row.at.toISOString() };

@@ -24,8 +24,20 @@ interface HeadRow {
 const iso = (at: Date | string): string => new Date(at).toISOString();
 
 const head = (row: HeadRow): JobHead => ({
-  id: row.id, number: row.number, carName: row.car_name, engineName: row.engine_name, customer: row.customer, wish: row.wish, faults: row.faults, bay: row.bay, promised: row.promised,
-  station: row.station as StationId, signedStations: row.signed as StationId[], revision: row.revision, openedAt: iso(row.opened_at), closedAt: row.closed_at ? iso(row.closed_at) : null,
+  id: row.id,
+  number: row.number,
+  carName: row.car_name,
+  engineName: row.engine_name,
+  customer: row.customer,
+  wish: row.wish,
+  faults: row.faults,
+  bay: row.bay,
+  promised: row.promised,
+  station: row.station as StationId,
+  signedStations: row.signed as StationId[],
+  revision: row.revision,
+  openedAt: iso(row.opened_at),
+  closedAt: row.closed_at ? iso(row.closed_at) : null,
 });
 
 const headSql = sql`
@@ -93,6 +105,8 @@ export async function readMaterial(tx: Tx, jobIds: readonly string[]): Promise<M
 }
 
 export async function readFactsOfUnit(tx: Tx, unitId: string): Promise<JobSheet['facts']> {
-  const { rows } = await sql<{ row: JobSheet['facts'][number] }>`select ${factColumns} as row from fact f join person p on p.id = f.by_id where f.bearer_id = ${unitId}`.execute(tx);
+  const { rows } = await sql<{
+    row: JobSheet['facts'][number];
+  }>`select ${factColumns} as row from fact f join person p on p.id = f.by_id where f.bearer_id = ${unitId}`.execute(tx);
   return rows.map((r) => r.row);
 }

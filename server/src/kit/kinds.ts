@@ -8,6 +8,7 @@ export const kitKinds = [
     kind: 'kit',
     logKind: 'kit',
     prepare: (data, context) => stamped(data, context),
-    describe: (data, { key }) => `${words[data.status]}: ${kitLineOf(key).title}${data.options ? `, ${data.options}` : ''}${data.note ? ` (${data.note})` : ''}`,
+    describe: (data, { key }) =>
+      `${words[data.status]}: ${kitLineOf(key).title}${data.options ? `, ${data.options}` : ''}${data.note ? ` (${data.note})` : ''}`,
   }),
 ];

@@ -11,6 +11,10 @@ export function logbookRoutes(on: Registry): void {
   });
 
   on.shop(contract.writeLog, (tx, { params, body }, caller) =>
-    runCommand(tx, caller, 'write-log', body.commandId, async () => ({ reply: { entry: await writeLine(tx, caller, params.jobId, body.line, body.today) }, jobId: params.jobId, what: 'log' })),
+    runCommand(tx, caller, 'write-log', body.commandId, async () => ({
+      reply: { entry: await writeLine(tx, caller, params.jobId, body.line, body.today) },
+      jobId: params.jobId,
+      what: 'log',
+    })),
   );
 }

@@ -24,12 +24,19 @@ export async function readPage(tx: Tx, jobId: string, before: number | undefined
 }
 
 async function lastEntry(tx: Tx, jobId: string): Promise<LogEntry> {
-  const { rows } = await sql<Row>`select ${columns} from log_entry l join person p on p.id = l.by_id where l.job_id = ${jobId} order by l.id desc limit 1`.execute(tx);
+  const { rows } =
+    await sql<Row>`select ${columns} from log_entry l join person p on p.id = l.by_id where l.job_id = ${jobId} order by l.id desc limit 1`.execute(tx);
   return shown(rows[0]!);
 }
 
 async function revisionOf(tx: Tx, jobId: string, kind: 'sheet' | 'hold' | 'torque', key: string): Promise<{ revision: number; data: Record<string, unknown> }> {
-  const row = await tx.selectFrom('record').select(['revision', 'data']).where('job_id', '=', jobId).where('kind', '=', kind).where('key', '=', key).executeTakeFirst();
+  const row = await tx
+    .selectFrom('record')
+    .select(['revision', 'data'])
+    .where('job_id', '=', jobId)
+    .where('kind', '=', kind)
+    .where('key', '=', key)
+    .executeTakeFirst();
   return row ?? { revision: 0, data: {} };
 }
 
@@ -71,7 +78,14 @@ export async function writeLine(tx: Tx, caller: Caller, jobId: string, line: str
     case 'torque': {
       const key = `${draft.joint}:${draft.bolt}`;
       const now = await revisionOf(tx, jobId, 'torque', key);
-      await writeRecord(tx, caller, { jobId, kind: 'torque', key, data: { joint: draft.joint, bolt: draft.bolt, stagesNm: [draft.torqueNm], angleDeg: draft.angleDeg, source: 'logged in one line' }, revision: now.revision, at });
+      await writeRecord(tx, caller, {
+        jobId,
+        kind: 'torque',
+        key,
+        data: { joint: draft.joint, bolt: draft.bolt, stagesNm: [draft.torqueNm], angleDeg: draft.angleDeg, source: 'logged in one line' },
+        revision: now.revision,
+        at,
+      });
       break;
     }
     case 'hold':
@@ -87,9 +101,28 @@ export async function writeLine(tx: Tx, caller: Caller, jobId: string, line: str
       const bearer = bearerOf(factDef(draft.factId).subject);
       const donor = factDef(draft.factId).subject === 'donor';
       const role = donor ? 'donor' : bearer;
-      const unit = role === 'job' ? { id: jobId } : await tx.selectFrom('job_unit').select('unit_id as id').where('job_id', '=', jobId).where('role', '=', role).where('left_at', 'is', null).executeTakeFirst();
-      const now = unit && (await tx.selectFrom('fact').select(['typed', 'revision']).where('bearer_id', '=', unit.id).where('fact_id', '=', draft.factId).executeTakeFirst());
-      await writeFact(tx, caller, { jobId, bearer: role, factId: draft.factId, typed: { ...now?.typed, [draft.partKey]: draft.typed }, source: 'measured', revision: now?.revision ?? 0, at });
+      const unit =
+        role === 'job'
+          ? { id: jobId }
+          : await tx
+              .selectFrom('job_unit')
+              .select('unit_id as id')
+              .where('job_id', '=', jobId)
+              .where('role', '=', role)
+              .where('left_at', 'is', null)
+              .executeTakeFirst();
+      const now =
+        unit &&
+        (await tx.selectFrom('fact').select(['typed', 'revision']).where('bearer_id', '=', unit.id).where('fact_id', '=', draft.factId).executeTakeFirst());
+      await writeFact(tx, caller, {
+        jobId,
+        bearer: role,
+        factId: draft.factId,
+        typed: { ...now?.typed, [draft.partKey]: draft.typed },
+        source: 'measured',
+        revision: now?.revision ?? 0,
+        at,
+      });
       break;
     }
   }

@@ -8,7 +8,8 @@ export const planKinds = [
     logKind: 'school',
     prepare: (data, context) => {
       const question = schoolQuestions.find((q) => q.id === context.key);
-      if (!question || (data.side !== '' && !question.sides.some((s) => s.id === data.side))) throw badInput({ side: 'This side does not belong to the question.' });
+      if (!question || (data.side !== '' && !question.sides.some((s) => s.id === data.side)))
+        throw badInput({ side: 'This side does not belong to the question.' });
       return stamped(data, context);
     },
     describe: (data, { key }) => {
@@ -17,5 +18,11 @@ export const planKinds = [
       return side ? `differs from the shop: ${question.question} ${side.label}. ${data.reason}` : `back to the shop's school: ${question.question}`;
     },
   }),
-  kindRule({ kind: 'candidate', logKind: 'unit', station: 'scope', prepare: (data, context) => stamped(data, context), describe: (data) => `candidate priced${data.cost === undefined ? '' : ` at ${data.cost}`}${data.note ? `, ${data.note}` : ''}` }),
+  kindRule({
+    kind: 'candidate',
+    logKind: 'unit',
+    station: 'scope',
+    prepare: (data, context) => stamped(data, context),
+    describe: (data) => `candidate priced${data.cost === undefined ? '' : ` at ${data.cost}`}${data.note ? `, ${data.note}` : ''}`,
+  }),
 ];

@@ -17,14 +17,25 @@ export function planRoutes(on: Registry): void {
       else {
         if (!question.sides.some((s) => s.id === body.side)) throw badInput({ side: 'This side does not belong to the question.' });
         const row = { shop_id: caller.shopId, question: question.id, side: body.side, by_id: caller.personId, at: new Date() };
-        await tx.insertInto('shop_school').values(row).onConflict((c) => c.columns(['shop_id', 'question']).doUpdateSet(row)).execute();
+        await tx
+          .insertInto('shop_school')
+          .values(row)
+          .onConflict((c) => c.columns(['shop_id', 'question']).doUpdateSet(row))
+          .execute();
       }
       return { reply: { chosen: await readShopSchools(tx) }, what: 'schools' };
     }),
   );
 
   on.open(contract.listCalculators, () =>
-    Promise.resolve({ calculators: calculators.map(({ name, title, source, inputs }) => ({ name, title, source, inputs: inputs.map((i) => ({ ...i, ...(i.options ? { options: [...i.options] } : {}) })) as never })) }),
+    Promise.resolve({
+      calculators: calculators.map(({ name, title, source, inputs }) => ({
+        name,
+        title,
+        source,
+        inputs: inputs.map((i) => ({ ...i, ...(i.options ? { options: [...i.options] } : {}) })) as never,
+      })),
+    }),
   );
   on.open(contract.runCalculator, ({ params, body }) => {
     const outcome = runCalculator(params.name, body.inputs);

@@ -13,14 +13,33 @@ export const prepKinds = [
       return `${def.title.toLowerCase()}, ${def.place} ${data.place}: ${changed.map((r) => `${r.label.toLowerCase()} ${data.typed[r.key] ?? data.readings[r.key]}`).join(', ') || 'cleared'}`;
     },
   }),
-  kindRule({ kind: 'limits', logKind: 'measurement', station: 'prep', prepare: (data, context) => stamped(data, context), describe: (data, { key }) => `limits for ${sheetOf(key).title.toLowerCase()}: ${Object.entries(data.limits).map(([n, v]) => `${n.replaceAll('-', ' ')} ${v} mm`).join(', ')} (${data.source})` }),
-  kindRule({ kind: 'joint', logKind: 'torque', station: 'prep', prepare: (data, context) => stamped(data, context), describe: (data) => `joint: ${data.name}, ${data.bolts} bolts` }),
+  kindRule({
+    kind: 'limits',
+    logKind: 'measurement',
+    station: 'prep',
+    prepare: (data, context) => stamped(data, context),
+    describe: (data, { key }) =>
+      `limits for ${sheetOf(key).title.toLowerCase()}: ${Object.entries(data.limits)
+        .map(([n, v]) => `${n.replaceAll('-', ' ')} ${v} mm`)
+        .join(', ')} (${data.source})`,
+  }),
+  kindRule({
+    kind: 'joint',
+    logKind: 'torque',
+    station: 'prep',
+    prepare: (data, context) => stamped(data, context),
+    describe: (data) => `joint: ${data.name}, ${data.bolts} bolts`,
+  }),
   kindRule({
     kind: 'torque',
     logKind: 'torque',
     station: 'prep',
-    prepare: (data, context) => (data.voided ? { ...data, voided: context.before?.voided ?? { ...data.voided, by: context.caller.name, at: context.at } } : stamped(data, context)),
-    describe: (data) => (data.voided ? `taken apart, torque void: ${data.joint}, bolt ${data.bolt} (${data.voided.why})` : `torque: ${data.joint}, bolt ${data.bolt}, ${data.stagesNm.join(' then ')} N·m${data.angleDeg ? `, then ${data.angleDeg} deg` : ''}, by ${data.source || 'unknown source'}`),
+    prepare: (data, context) =>
+      data.voided ? { ...data, voided: context.before?.voided ?? { ...data.voided, by: context.caller.name, at: context.at } } : stamped(data, context),
+    describe: (data) =>
+      data.voided
+        ? `taken apart, torque void: ${data.joint}, bolt ${data.bolt} (${data.voided.why})`
+        : `torque: ${data.joint}, bolt ${data.bolt}, ${data.stagesNm.join(' then ')} N·m${data.angleDeg ? `, then ${data.angleDeg} deg` : ''}, by ${data.source || 'unknown source'}`,
     about: (data) => data.joint,
   }),
 ];

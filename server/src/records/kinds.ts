@@ -12,7 +12,19 @@ import { pullKinds } from '../pull/kinds.ts';
 import { systemsKinds } from '../systems/kinds.ts';
 import type { KindRule } from './kind.ts';
 
-const all: readonly KindRule[] = [...pullKinds, ...kitKinds, ...fitKinds, ...commissioningKinds, ...diagnosisKinds, ...systemsKinds, ...prepKinds, ...donorKinds, ...handoverKinds, ...logbookKinds, ...planKinds];
+const all: readonly KindRule[] = [
+  ...pullKinds,
+  ...kitKinds,
+  ...fitKinds,
+  ...commissioningKinds,
+  ...diagnosisKinds,
+  ...systemsKinds,
+  ...prepKinds,
+  ...donorKinds,
+  ...handoverKinds,
+  ...logbookKinds,
+  ...planKinds,
+];
 const byKind = new Map(all.map((r) => [r.kind, r]));
 
 /** The rule of a kind; every kind of the contract has one (a test walks them). */

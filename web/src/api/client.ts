@@ -42,7 +42,9 @@ export async function call<E extends Endpoint>(endpoint: E, input: In<E> = {}): 
     throw new Refused({ type: 'about:blank', title: 'No connection. What you typed is still here; try again.', status: 0 });
   }
   if (!response.ok) {
-    const problem = (await response.json().catch(() => ({ type: 'about:blank', title: `The server answered ${response.status}.`, status: response.status }))) as Problem;
+    const problem = (await response
+      .json()
+      .catch(() => ({ type: 'about:blank', title: `The server answered ${response.status}.`, status: response.status }))) as Problem;
     throw new Refused(problem);
   }
   return (await response.json()) as z.output<E['reply']>;

@@ -49,7 +49,12 @@ export default function Finder({ close }: { close: () => void }) {
       <ul className="rows" style={{ marginTop: 10 }}>
         {hits.map((hit, i) => (
           <li key={`${hit.kind}${hit.to}${hit.title}`}>
-            <button type="button" className="row-button" style={{ gridTemplateColumns: '60px 1fr', background: i === at ? 'var(--bay-wash)' : undefined }} onClick={() => open(hit.to)}>
+            <button
+              type="button"
+              className="row-button"
+              style={{ gridTemplateColumns: '60px 1fr', background: i === at ? 'var(--bay-wash)' : undefined }}
+              onClick={() => open(hit.to)}
+            >
               <span className="tag">{hit.kind}</span>
               <span>
                 <b>{hit.title}</b> <span className="quiet">{hit.detail}</span>
@@ -57,7 +62,11 @@ export default function Finder({ close }: { close: () => void }) {
             </button>
           </li>
         ))}
-        {hits.length === 0 && <li className="quiet" style={{ padding: 12 }}>Nothing found for "{typed}".</li>}
+        {hits.length === 0 && (
+          <li className="quiet" style={{ padding: 12 }}>
+            Nothing found for "{typed}".
+          </li>
+        )}
       </ul>
     </Modal>
   );

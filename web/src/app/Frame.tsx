@@ -52,14 +52,26 @@ export function Frame() {
   useGoKeys();
   useHotkeys([['shift+?', () => setKeys(true)]]);
   useHotkeys([['mod+K', () => setFinding(true)]], []);
-  if (me.isPending) return <div className="page"><Loading /></div>;
-  if (me.isError) return <div className="page"><Failed sentence={me.error.message} again={() => void me.refetch()} /></div>;
+  if (me.isPending)
+    return (
+      <div className="page">
+        <Loading />
+      </div>
+    );
+  if (me.isError)
+    return (
+      <div className="page">
+        <Failed sentence={me.error.message} again={() => void me.refetch()} />
+      </div>
+    );
   if (!me.data.shop) return <Door needsSetup={me.data.needsSetup} />;
   if (!me.data.person) return <Tablet shopName={me.data.shop.name} />;
   const { person } = me.data;
   return (
     <>
-      <a className="skip" href="#main">To the content</a>
+      <a className="skip" href="#main">
+        To the content
+      </a>
       <header className="top">
         <NavLink to="/" className="brand" aria-label="Veteran Bay, to the Floor">
           <Mark />
@@ -80,9 +92,19 @@ export function Frame() {
           <span className="who-name">{person.name}</span>
         </button>
       </header>
-      {!up && <div className="offline" role="status">No line to the server. What others do will show when it is back.</div>}
+      {!up && (
+        <div className="offline" role="status">
+          No line to the server. What others do will show when it is back.
+        </div>
+      )}
       <main id="main">
-        <Suspense fallback={<div className="page"><Loading /></div>}>
+        <Suspense
+          fallback={
+            <div className="page">
+              <Loading />
+            </div>
+          }
+        >
           <Outlet />
         </Suspense>
       </main>

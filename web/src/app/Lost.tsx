@@ -6,7 +6,11 @@ export function Lost() {
   return (
     <div className="page">
       <h1>{error ? 'This screen broke' : 'Nothing at this address'}</h1>
-      <p>{error ? 'What was saved is safe. Load the page again; if it breaks again, tell the manager what you did last.' : 'The address may be old, or the job was of another shop.'}</p>
+      <p>
+        {error
+          ? 'What was saved is safe. Load the page again; if it breaks again, tell the manager what you did last.'
+          : 'The address may be old, or the job was of another shop.'}
+      </p>
       <p className="row-actions">
         <Link to="/" reloadDocument={Boolean(error)}>
           To the Floor

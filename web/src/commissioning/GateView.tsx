@@ -41,17 +41,43 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
           put.mutate({ kind: 'gate', key: line.def.id, data: proof }, { onSuccess: close });
         }}
       >
-        {!overriding && wantsReading && <TextInput label="Reading, with its unit" value={reading} onChange={(e) => setReading(e.currentTarget.value)} data-autofocus classNames={{ input: 'mono' }} />}
-        {!overriding && <TextInput label="What proves it" value={text} onChange={(e) => setText(e.currentTarget.value)} {...(wantsReading ? {} : { 'data-autofocus': true })} />}
+        {!overriding && wantsReading && (
+          <TextInput
+            label="Reading, with its unit"
+            value={reading}
+            onChange={(e) => setReading(e.currentTarget.value)}
+            data-autofocus
+            classNames={{ input: 'mono' }}
+          />
+        )}
+        {!overriding && (
+          <TextInput
+            label="What proves it"
+            value={text}
+            onChange={(e) => setText(e.currentTarget.value)}
+            {...(wantsReading ? {} : { 'data-autofocus': true })}
+          />
+        )}
         {isManager && <Checkbox mt="sm" label="Override this line" checked={overriding} onChange={(e) => setOverriding(e.currentTarget.checked)} />}
         {overriding && (
           <>
             <TextInput label="Reason, it stays in the job book" value={reason} onChange={(e) => setReason(e.currentTarget.value)} />
-            {line.def.harm && <Select label="Second signature" data={(crew.data?.crew ?? []).filter((p) => p.name !== mine && p.role !== 'onlooker').map((p) => p.name)} value={second} onChange={setSecond} />}
+            {line.def.harm && (
+              <Select
+                label="Second signature"
+                data={(crew.data?.crew ?? []).filter((p) => p.name !== mine && p.role !== 'onlooker').map((p) => p.name)}
+                value={second}
+                onChange={setSecond}
+              />
+            )}
           </>
         )}
         {refused && (text !== '' || reading !== '' || overriding) && <p className="ochre">{refused}</p>}
-        {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+        {put.isError && (
+          <p role="alert" className="oxide">
+            {sentenceOf(put.error)}
+          </p>
+        )}
         <div className="row-actions">
           <Button type="submit" disabled={refused !== undefined} loading={put.isPending} color={overriding ? 'oxide' : 'bay'}>
             {overriding ? `Override, signed ${mine}` : `Proved, signed ${mine}`}
@@ -71,12 +97,21 @@ export function GateView({ gate }: { gate: GateState }) {
   return (
     <>
       <p className={gate.opens ? 'notice' : 'notice ochre-notice'} role="status">
-        {gate.opens ? <b>The gate "{gate.gate}" is open.</b> : <b>{gate.of - gate.proved} of {gate.of} lines stand before "{gate.gate}".</b>} The maker's manual, local code and licensed trades go first.
+        {gate.opens ? (
+          <b>The gate "{gate.gate}" is open.</b>
+        ) : (
+          <b>
+            {gate.of - gate.proved} of {gate.of} lines stand before "{gate.gate}".
+          </b>
+        )}{' '}
+        The maker's manual, local code and licensed trades go first.
       </p>
       <ol>
         {gate.lines.map((l) => (
           <li key={l.def.id} className={`step ${l.state === 'proved' || l.state === 'overridden' ? 'done' : l.state === 'blocked' ? 'held' : 'free'}`}>
-            <span className="mark" aria-hidden="true">{l.state === 'proved' ? '✓' : l.state === 'overridden' ? '!' : ''}</span>
+            <span className="mark" aria-hidden="true">
+              {l.state === 'proved' ? '✓' : l.state === 'overridden' ? '!' : ''}
+            </span>
             <div>
               <p className="title">
                 {withFactLabels(l.def.mustBe)} {l.def.harm && <span className="tag oxide">harm: two signatures to override</span>}{' '}
@@ -94,8 +129,9 @@ export function GateView({ gate }: { gate: GateState }) {
               ))}
               {l.proof && !l.proof.voided && (
                 <p className="meta">
-                  {[l.proof.reading, l.proof.text].filter(Boolean).join(', ')} {l.proof.override ? `Overridden: ${l.proof.override.reason}${l.proof.override.second ? `, with ${l.proof.override.second}` : ''}.` : ''} {l.proof.by},{' '}
-                  {l.proof.at ? `${dayWords(l.proof.at)} ${timeWords(l.proof.at)}` : ''}
+                  {[l.proof.reading, l.proof.text].filter(Boolean).join(', ')}{' '}
+                  {l.proof.override ? `Overridden: ${l.proof.override.reason}${l.proof.override.second ? `, with ${l.proof.override.second}` : ''}.` : ''}{' '}
+                  {l.proof.by}, {l.proof.at ? `${dayWords(l.proof.at)} ${timeWords(l.proof.at)}` : ''}
                 </p>
               )}
               {l.proof?.voided && <p className="meta ochre">Void: {l.proof.voided.why}</p>}
@@ -103,7 +139,13 @@ export function GateView({ gate }: { gate: GateState }) {
             {mayWrite && (
               <div className="actions">
                 {l.state === 'proved' || l.state === 'overridden' ? (
-                  <button type="button" className="plain-button small bare" aria-label={`Void the proof: ${l.def.mustBe}`} disabled={put.isPending} onClick={() => put.mutate({ kind: 'gate', key: l.def.id, data: { ...l.proof, override: undefined, voided: { why: 'taken back' } } })}>
+                  <button
+                    type="button"
+                    className="plain-button small bare"
+                    aria-label={`Void the proof: ${l.def.mustBe}`}
+                    disabled={put.isPending}
+                    onClick={() => put.mutate({ kind: 'gate', key: l.def.id, data: { ...l.proof, override: undefined, voided: { why: 'taken back' } } })}
+                  >
                     Take back
                   </button>
                 ) : (
@@ -116,7 +158,11 @@ export function GateView({ gate }: { gate: GateState }) {
           </li>
         ))}
       </ol>
-      {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+      {put.isError && (
+        <p role="alert" className="oxide">
+          {sentenceOf(put.error)}
+        </p>
+      )}
       {line && <ProofForm key={line.def.id} line={line} close={() => setOpen(undefined)} />}
     </>
   );

@@ -62,17 +62,32 @@ function Primings() {
         <form
           onSubmit={(e) => {
             e.preventDefault();
-            put.mutate({ kind: 'priming', key: newId(), data: { way: v.way, bar, seconds, ...(v.note ? { note: v.note } : {}) }, revision: 0 }, { onSuccess: () => setV({ ...v, bar: '', seconds: '', note: '' }) });
+            put.mutate(
+              { kind: 'priming', key: newId(), data: { way: v.way, bar, seconds, ...(v.note ? { note: v.note } : {}) }, revision: 0 },
+              { onSuccess: () => setV({ ...v, bar: '', seconds: '', note: '' }) },
+            );
           }}
         >
           <div className="fields">
-            <Select label="Way" data={['crank-without-fuel-and-spark', 'external-pressure', 'pump-drive', 'hand-turn-only'].map((w) => ({ value: w, label: w.replaceAll('-', ' ') }))} value={v.way} onChange={(w) => setV({ ...v, way: w ?? v.way })} />
+            <Select
+              label="Way"
+              data={['crank-without-fuel-and-spark', 'external-pressure', 'pump-drive', 'hand-turn-only'].map((w) => ({
+                value: w,
+                label: w.replaceAll('-', ' '),
+              }))}
+              value={v.way}
+              onChange={(w) => setV({ ...v, way: w ?? v.way })}
+            />
             <MeasuredInput label="Pressure shown" unit="bar" value={v.bar} onChange={(t) => setV({ ...v, bar: t })} />
             <MeasuredInput label="Time to rise" unit="s" value={v.seconds} onChange={(t) => setV({ ...v, seconds: t })} />
             <TextInput label="Note" value={v.note} onChange={(e) => setV({ ...v, note: e.currentTarget.value })} />
           </div>
           {way && <p className="caution oxide">Stop: {way.stop}</p>}
-          {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+          {put.isError && (
+            <p role="alert" className="oxide">
+              {sentenceOf(put.error)}
+            </p>
+          )}
           <div className="row-actions">
             <Button type="submit" disabled={bar === undefined || seconds === undefined} loading={put.isPending}>
               Log the pressure
@@ -139,13 +154,28 @@ function Attempts({ find }: { find: () => void }) {
       )}
       {asking && (
         <Modal opened onClose={() => setAsking(false)} title={`Attempt ${attempts.length + 1}`} size="lg">
-          <p className="oxide">At most 10 s, then 60 s of rest. Hands, sleeves and tools clear; second person at the stop; extinguisher in reach; gas led outside.</p>
+          <p className="oxide">
+            At most 10 s, then 60 s of rest. Hands, sleeves and tools clear; second person at the stop; extinguisher in reach; gas led outside.
+          </p>
           <form
             onSubmit={(e) => {
               e.preventDefault();
               const number = attempts.length + 1;
               put.mutate(
-                { kind: 'attempt', key: String(number), data: { number, seconds, result: v.result, volts: num(v.volts, 'V'), rpm: num(v.rpm, 'rpm'), heard: v.heard || undefined, change: v.change || undefined }, revision: 0 },
+                {
+                  kind: 'attempt',
+                  key: String(number),
+                  data: {
+                    number,
+                    seconds,
+                    result: v.result,
+                    volts: num(v.volts, 'V'),
+                    rpm: num(v.rpm, 'rpm'),
+                    heard: v.heard || undefined,
+                    change: v.change || undefined,
+                  },
+                  revision: 0,
+                },
                 {
                   onSuccess: () => {
                     setAsking(false);
@@ -156,7 +186,12 @@ function Attempts({ find }: { find: () => void }) {
             }}
           >
             <div className="fields">
-              <Select label="What it did" data={Object.entries(results).map(([value, label]) => ({ value, label }))} value={v.result} onChange={(r) => setV({ ...v, result: (r ?? v.result) as Attempt['result'] })} />
+              <Select
+                label="What it did"
+                data={Object.entries(results).map(([value, label]) => ({ value, label }))}
+                value={v.result}
+                onChange={(r) => setV({ ...v, result: (r ?? v.result) as Attempt['result'] })}
+              />
               <MeasuredInput label="Cranked for" unit="s" value={v.seconds} onChange={(t) => setV({ ...v, seconds: t })} autoFocus />
               <MeasuredInput label="Battery while cranking" unit="V" value={v.volts} onChange={(t) => setV({ ...v, volts: t })} />
               <MeasuredInput label="Engine speed" unit="rpm" value={v.rpm} onChange={(t) => setV({ ...v, rpm: t })} />
@@ -164,7 +199,11 @@ function Attempts({ find }: { find: () => void }) {
               <TextInput label="The one change since the last" value={v.change} onChange={(e) => setV({ ...v, change: e.currentTarget.value })} />
             </div>
             {(seconds ?? 0) > 10 && <p className="ochre">Over 10 s of cranking heats the starter and washes the bores.</p>}
-            {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+            {put.isError && (
+              <p role="alert" className="oxide">
+                {sentenceOf(put.error)}
+              </p>
+            )}
             <div className="row-actions">
               <Button type="submit" disabled={seconds === undefined || seconds > 60} loading={put.isPending}>
                 Write the attempt
@@ -185,7 +224,12 @@ function SignedStart() {
   const [statement, setStatement] = useState('');
   const runs = attempts.at(-1)?.result === 'runs';
   const gates = plan.gates.filter((g) => g.gate === 'First crank' || g.gate === 'First start');
-  if (signature) return <p className="notice">First start signed by {signature.by}, {signature.at ? dayWords(signature.at) : ''}: {signature.statement}</p>;
+  if (signature)
+    return (
+      <p className="notice">
+        First start signed by {signature.by}, {signature.at ? dayWords(signature.at) : ''}: {signature.statement}
+      </p>
+    );
   if (!runs || !mayWrite) return null;
   return (
     <form
@@ -196,8 +240,16 @@ function SignedStart() {
       }}
     >
       <h3>It runs</h3>
-      <Textarea label="Oil pressure at idle, leaks, noises, temperature: what you sign for" value={statement} onChange={(e) => setStatement(e.currentTarget.value)} />
-      {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+      <Textarea
+        label="Oil pressure at idle, leaks, noises, temperature: what you sign for"
+        value={statement}
+        onChange={(e) => setStatement(e.currentTarget.value)}
+      />
+      {put.isError && (
+        <p role="alert" className="oxide">
+          {sentenceOf(put.error)}
+        </p>
+      )}
       <div className="row-actions">
         <Button type="submit" disabled={statement.trim().length < 5 || gates.some((g) => !g.opens)} loading={put.isPending}>
           Sign the first start
@@ -217,7 +269,12 @@ export default function StartBench() {
   const tab = params.get('tab') ?? (lastFailed ? 'find' : 'gates');
   const gateAt = params.get('gate') ?? plan.gates.find((g) => !g.opens && g.gate !== 'Hand over')?.gate ?? 'First crank';
   const to = (next: Record<string, string>) => setParams(next, { replace: true });
-  const tabs: readonly (readonly [string, string])[] = [['gates', 'Gates'], ['attempts', 'Pressure and attempts'], ['find', 'Find the fault'], ...Object.entries(listTabs)];
+  const tabs: readonly (readonly [string, string])[] = [
+    ['gates', 'Gates'],
+    ['attempts', 'Pressure and attempts'],
+    ['find', 'Find the fault'],
+    ...Object.entries(listTabs),
+  ];
   return (
     <>
       <div className="bench-head">

@@ -18,7 +18,16 @@ export function CrewPage() {
   const again = () => client.invalidateQueries({ queryKey: ['crew'] });
   const adding = useMutation({
     mutationFn: () =>
-      call(addPerson, { body: { commandId: newId(), name: values.name, initials: values.initials, role: values.role as 'technician', ...(values.pin ? { pin: values.pin } : {}), ...(values.email ? { email: values.email, password: values.password } : {}) } }),
+      call(addPerson, {
+        body: {
+          commandId: newId(),
+          name: values.name,
+          initials: values.initials,
+          role: values.role as 'technician',
+          ...(values.pin ? { pin: values.pin } : {}),
+          ...(values.email ? { email: values.email, password: values.password } : {}),
+        },
+      }),
     onSuccess: () => {
       setValues(empty);
       return again();
@@ -33,7 +42,16 @@ export function CrewPage() {
   });
   const fields = fieldsOf(adding.error);
   const manager = me.data?.person?.role === 'manager';
-  const field = (key: keyof typeof empty, label: string, type = 'text') => <TextInput label={label} type={type} value={values[key]} onChange={(e) => setValues({ ...values, [key]: e.currentTarget.value })} error={fields[key]} autoComplete="off" />;
+  const field = (key: keyof typeof empty, label: string, type = 'text') => (
+    <TextInput
+      label={label}
+      type={type}
+      value={values[key]}
+      onChange={(e) => setValues({ ...values, [key]: e.currentTarget.value })}
+      error={fields[key]}
+      autoComplete="off"
+    />
+  );
   return (
     <div className="page">
       <div className="page-head">
@@ -71,7 +89,14 @@ export function CrewPage() {
                           pinning.mutate(newPin);
                         }}
                       >
-                        <TextInput aria-label={`New PIN of ${p.name}`} inputMode="numeric" value={newPin.pin} onChange={(e) => setNewPin({ id: p.id, pin: e.currentTarget.value })} error={pinning.isError ? sentenceOf(pinning.error) : undefined} autoFocus />
+                        <TextInput
+                          aria-label={`New PIN of ${p.name}`}
+                          inputMode="numeric"
+                          value={newPin.pin}
+                          onChange={(e) => setNewPin({ id: p.id, pin: e.currentTarget.value })}
+                          error={pinning.isError ? sentenceOf(pinning.error) : undefined}
+                          autoFocus
+                        />
                         <Button type="submit">Save</Button>
                       </form>
                     ) : (
@@ -108,7 +133,11 @@ export function CrewPage() {
             {values.role === 'manager' && field('email', 'E-mail', 'email')}
             {values.role === 'manager' && field('password', 'Password', 'password')}
           </div>
-          {adding.isError && <p role="alert" className="oxide">{sentenceOf(adding.error)}</p>}
+          {adding.isError && (
+            <p role="alert" className="oxide">
+              {sentenceOf(adding.error)}
+            </p>
+          )}
           <div className="row-actions">
             <Button type="submit" loading={adding.isPending}>
               Add

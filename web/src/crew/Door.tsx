@@ -19,9 +19,31 @@ function SignIn() {
     >
       <h1>Sign in</h1>
       <p className="quiet">The manager signs this device in once. After that the crew taps a name and types a PIN.</p>
-      <TextInput label="E-mail" type="email" autoComplete="username" value={email} onChange={(e) => setEmail(e.currentTarget.value)} error={fields['email']} required withAsterisk={false} />
-      <TextInput label="Password" type="password" autoComplete="current-password" value={password} onChange={(e) => setPassword(e.currentTarget.value)} error={fields['password']} required withAsterisk={false} />
-      {entering.isError && <p role="alert" className="oxide">{sentenceOf(entering.error)}</p>}
+      <TextInput
+        label="E-mail"
+        type="email"
+        autoComplete="username"
+        value={email}
+        onChange={(e) => setEmail(e.currentTarget.value)}
+        error={fields['email']}
+        required
+        withAsterisk={false}
+      />
+      <TextInput
+        label="Password"
+        type="password"
+        autoComplete="current-password"
+        value={password}
+        onChange={(e) => setPassword(e.currentTarget.value)}
+        error={fields['password']}
+        required
+        withAsterisk={false}
+      />
+      {entering.isError && (
+        <p role="alert" className="oxide">
+          {sentenceOf(entering.error)}
+        </p>
+      )}
       <Button type="submit" loading={entering.isPending}>
         Sign in
       </Button>
@@ -34,7 +56,14 @@ function SetUp() {
   const entering = useEntering((body: typeof values) => call(setUpShop, { body: { ...body, bays: Number(body.bays) } }));
   const fields = fieldsOf(entering.error);
   const field = (key: keyof typeof values, label: string, type = 'text', description?: string) => (
-    <TextInput label={label} type={type} value={values[key]} onChange={(e) => setValues({ ...values, [key]: e.currentTarget.value })} error={fields[key]} {...(description ? { description } : {})} />
+    <TextInput
+      label={label}
+      type={type}
+      value={values[key]}
+      onChange={(e) => setValues({ ...values, [key]: e.currentTarget.value })}
+      error={fields[key]}
+      {...(description ? { description } : {})}
+    />
   );
   return (
     <form
@@ -51,7 +80,11 @@ function SetUp() {
       {field('name', 'Your name')}
       {field('email', 'E-mail', 'email')}
       {field('password', 'Password', 'password', 'At least 10 characters')}
-      {entering.isError && <p role="alert" className="oxide">{sentenceOf(entering.error)}</p>}
+      {entering.isError && (
+        <p role="alert" className="oxide">
+          {sentenceOf(entering.error)}
+        </p>
+      )}
       <Button type="submit" loading={entering.isPending}>
         Open the shop
       </Button>

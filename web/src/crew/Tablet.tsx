@@ -39,7 +39,17 @@ export function PickPerson({ onDone }: { onDone?: () => void }) {
       }}
       style={{ display: 'grid', gap: 12, maxWidth: 320 }}
     >
-      <TextInput label={`PIN of ${person.name}`} type="password" inputMode="numeric" autoComplete="off" autoFocus data-autofocus value={pin} onChange={(e) => setPin(e.currentTarget.value.replace(/\D/g, ''))} error={entering.isError ? sentenceOf(entering.error) : undefined} />
+      <TextInput
+        label={`PIN of ${person.name}`}
+        type="password"
+        inputMode="numeric"
+        autoComplete="off"
+        autoFocus
+        data-autofocus
+        value={pin}
+        onChange={(e) => setPin(e.currentTarget.value.replace(/\D/g, ''))}
+        error={entering.isError ? sentenceOf(entering.error) : undefined}
+      />
       <div className="row-actions">
         <Button type="submit" loading={entering.isPending} disabled={pin.length < 4}>
           Here I am

@@ -50,11 +50,20 @@ function OpenCase() {
         <legend style={{ fontFamily: 'var(--head)', fontWeight: 600 }}>Touched since it was last good</legend>
         <div className="fields">
           {systems.map((s) => (
-            <Checkbox key={s} label={s} checked={touched.includes(s)} onChange={(e) => setTouched(e.currentTarget.checked ? [...touched, s] : touched.filter((t) => t !== s))} />
+            <Checkbox
+              key={s}
+              label={s}
+              checked={touched.includes(s)}
+              onChange={(e) => setTouched(e.currentTarget.checked ? [...touched, s] : touched.filter((t) => t !== s))}
+            />
           ))}
         </div>
       </fieldset>
-      {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+      {put.isError && (
+        <p role="alert" className="oxide">
+          {sentenceOf(put.error)}
+        </p>
+      )}
       <Button type="submit" disabled={symptom.trim().length < 3} loading={put.isPending}>
         Look for the fault
       </Button>
@@ -73,7 +82,11 @@ function TestForm({ caseId, test, done }: { caseId: string; test: NextTest; done
   const banded = rule && typed.trim() !== '' ? bandReading(observation.id, typed, plan.facts, also) : undefined;
   const write = (outcome: string, reading?: string) =>
     put.mutate(
-      { kind: 'observation', key: `${caseId}:${observation.id}`, data: { caseId, observationId: observation.id, outcome, ...(reading ? { reading, ...(also ? { also } : {}) } : {}) } },
+      {
+        kind: 'observation',
+        key: `${caseId}:${observation.id}`,
+        data: { caseId, observationId: observation.id, outcome, ...(reading ? { reading, ...(also ? { also } : {}) } : {}) },
+      },
       {
         onSuccess: () => {
           setTyped('');
@@ -93,8 +106,22 @@ function TestForm({ caseId, test, done }: { caseId: string; test: NextTest; done
           }}
         >
           <div className="fields">
-            <TextInput label={`Reading, ${rule!.unit}`} value={typed} onChange={(e) => setTyped(e.currentTarget.value)} error={banded && !banded.ok ? banded.sentence : undefined} description={banded?.ok ? `${banded.understood}: ${words(banded.outcome)} (${rule!.source})` : rule!.source} classNames={{ input: 'mono' }} />
-            {rule!.also && <TextInput label={`${rule!.also.label}, ${rule!.also.unit}`} value={also} onChange={(e) => setAlso(e.currentTarget.value)} classNames={{ input: 'mono' }} />}
+            <TextInput
+              label={`Reading, ${rule!.unit}`}
+              value={typed}
+              onChange={(e) => setTyped(e.currentTarget.value)}
+              error={banded && !banded.ok ? banded.sentence : undefined}
+              description={banded?.ok ? `${banded.understood}: ${words(banded.outcome)} (${rule!.source})` : rule!.source}
+              classNames={{ input: 'mono' }}
+            />
+            {rule!.also && (
+              <TextInput
+                label={`${rule!.also.label}, ${rule!.also.unit}`}
+                value={also}
+                onChange={(e) => setAlso(e.currentTarget.value)}
+                classNames={{ input: 'mono' }}
+              />
+            )}
           </div>
           <div className="row-actions">
             <Button type="submit" disabled={!banded?.ok} loading={put.isPending}>
@@ -111,7 +138,11 @@ function TestForm({ caseId, test, done }: { caseId: string; test: NextTest; done
           </button>
         ))}
       </div>
-      {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+      {put.isError && (
+        <p role="alert" className="oxide">
+          {sentenceOf(put.error)}
+        </p>
+      )}
     </div>
   );
 }
@@ -122,16 +153,32 @@ function SuspectRow({ s, close }: { s: Suspect; close: (id: string) => void }) {
   const [open, setOpen] = useState(false);
   return (
     <li style={{ padding: '6px 0', borderBottom: '1px solid var(--line)' }}>
-      <button type="button" className="row-button" style={{ gridTemplateColumns: 'minmax(0, 1fr) 56px 62px', minHeight: 44, padding: 0 }} aria-expanded={open} onClick={() => setOpen(!open)}>
+      <button
+        type="button"
+        className="row-button"
+        style={{ gridTemplateColumns: 'minmax(0, 1fr) 56px 62px', minHeight: 44, padding: 0 }}
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      >
         <span>{titleOf(s.id)}</span>
         <span className="figure">{percent(s.before)}</span>
-        <span className="figure" style={{ color: 'var(--ink)', fontWeight: 600 }}>{percent(s.now)}</span>
+        <span className="figure" style={{ color: 'var(--ink)', fontWeight: 600 }}>
+          {percent(s.now)}
+        </span>
       </button>
       <div className="bar" aria-hidden="true">
         <i style={{ width: `${s.now * 100}%` }} />
         <s style={{ left: `${s.before * 100}%` }} />
       </div>
-      {s.raisedBy.length > 0 && <p className="quiet" style={{ fontSize: 13.5 }}>raised by {s.raisedBy.map((r) => r.split(' ')[0]!).map((id) => (/^(rec|don|eng|gbx|cho)-/.test(id) ? becauseWords(id, plan.facts) : planTitle(id))).join(' · ')}</p>}
+      {s.raisedBy.length > 0 && (
+        <p className="quiet" style={{ fontSize: 13.5 }}>
+          raised by{' '}
+          {s.raisedBy
+            .map((r) => r.split(' ')[0]!)
+            .map((id) => (/^(rec|don|eng|gbx|cho)-/.test(id) ? becauseWords(id, plan.facts) : planTitle(id)))
+            .join(' · ')}
+        </p>
+      )}
       {open && fault && (
         <div style={{ padding: '6px 0' }}>
           <p>
@@ -156,11 +203,25 @@ function CloseCase({ caseId, record, faultId, close }: { caseId: string; record:
   const [reason, setReason] = useState('');
   return (
     <Modal opened onClose={close} title="Found" size="lg">
-      <Select label="What it was" searchable data={[...faults.map((f) => ({ value: f.id, label: f.title })), { value: noneOfThese, label: 'none of these' }]} value={id} onChange={(f) => setId(f ?? faultId)} />
+      <Select
+        label="What it was"
+        searchable
+        data={[...faults.map((f) => ({ value: f.id, label: f.title })), { value: noneOfThese, label: 'none of these' }]}
+        value={id}
+        onChange={(f) => setId(f ?? faultId)}
+      />
       <Textarea label="What was found and what cured it" value={reason} onChange={(e) => setReason(e.currentTarget.value)} data-autofocus />
-      {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+      {put.isError && (
+        <p role="alert" className="oxide">
+          {sentenceOf(put.error)}
+        </p>
+      )}
       <div className="row-actions">
-        <Button disabled={reason.trim().length < 3} loading={put.isPending} onClick={() => put.mutate({ kind: 'case', key: caseId, data: { ...record, closed: { faultId: id, reason } } }, { onSuccess: close })}>
+        <Button
+          disabled={reason.trim().length < 3}
+          loading={put.isPending}
+          onClick={() => put.mutate({ kind: 'case', key: caseId, data: { ...record, closed: { faultId: id, reason } } }, { onSuccess: close })}
+        >
           Close the case
         </Button>
       </div>
@@ -176,11 +237,23 @@ function OpenedCase({ caseId, record }: { caseId: string; record: Case }) {
   const [chosen, setChosen] = useState<string>();
   const [found, setFound] = useState<string>();
   const [whole, setWhole] = useState(false);
-  const seen = useMemo(() => Object.entries(all).filter(([, o]) => o.caseId === caseId && !o.withdrawn).sort(([, a], [, b]) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1)), [all, caseId]);
+  const seen = useMemo(
+    () =>
+      Object.entries(all)
+        .filter(([, o]) => o.caseId === caseId && !o.withdrawn)
+        .sort(([, a], [, b]) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1)),
+    [all, caseId],
+  );
   const ranking = useMemo(() => {
     const answers: Answer[] = seen.map(([, o]) => ({ observationId: o.observationId, outcome: o.outcome }));
     const suspects = rankSuspects(startWeights(plan.scope, record.touched), answers);
-    return { suspects, tests: nextTests(suspects, answers.map((a) => a.observationId)) };
+    return {
+      suspects,
+      tests: nextTests(
+        suspects,
+        answers.map((a) => a.observationId),
+      ),
+    };
   }, [plan.scope, record.touched, seen]);
   const tests = ranking.tests.filter((t) => !cannot.includes(t.observation.id));
   const best = tests.find((t) => t.observation.id === chosen) ?? tests[0];
@@ -189,7 +262,10 @@ function OpenedCase({ caseId, record }: { caseId: string; record: Case }) {
   return (
     <>
       <p style={{ marginBottom: 10 }}>
-        <b>{record.symptom}</b> <span className="quiet">{record.touched.length > 0 ? `touched: ${record.touched.join(', ')}` : ''} opened by {record.by}, {record.at ? dayWords(record.at) : ''}</span>
+        <b>{record.symptom}</b>{' '}
+        <span className="quiet">
+          {record.touched.length > 0 ? `touched: ${record.touched.join(', ')}` : ''} opened by {record.by}, {record.at ? dayWords(record.at) : ''}
+        </span>
       </p>
       <div className="grid-2">
         <div>
@@ -228,20 +304,36 @@ function OpenedCase({ caseId, record }: { caseId: string; record: Case }) {
               </tr>
             </thead>
             <tbody>
-              {tests.filter((t) => t !== best).slice(0, 5).map((t) => (
-                <tr key={t.observation.id}>
-                  <td>
-                    <button type="button" className="plain-button small bare" style={{ padding: 0, textAlign: 'left' }} onClick={() => setChosen(t.observation.id)}>
-                      {t.observation.question}
-                    </button>
-                  </td>
-                  <td className="num">{t.observation.minutes}</td>
-                  <td className="num">{t.bitsPerMinute.toFixed(2)}</td>
-                </tr>
-              ))}
+              {tests
+                .filter((t) => t !== best)
+                .slice(0, 5)
+                .map((t) => (
+                  <tr key={t.observation.id}>
+                    <td>
+                      <button
+                        type="button"
+                        className="plain-button small bare"
+                        style={{ padding: 0, textAlign: 'left' }}
+                        onClick={() => setChosen(t.observation.id)}
+                      >
+                        {t.observation.question}
+                      </button>
+                    </td>
+                    <td className="num">{t.observation.minutes}</td>
+                    <td className="num">{t.bitsPerMinute.toFixed(2)}</td>
+                  </tr>
+                ))}
             </tbody>
           </table>
-          <Select label="Or any other" searchable placeholder="Find a test" data={tests.map((t) => ({ value: t.observation.id, label: t.observation.question }))} value={null} onChange={(id) => setChosen(id ?? undefined)} mt="sm" />
+          <Select
+            label="Or any other"
+            searchable
+            placeholder="Find a test"
+            data={tests.map((t) => ({ value: t.observation.id, label: t.observation.question }))}
+            value={null}
+            onChange={(id) => setChosen(id ?? undefined)}
+            mt="sm"
+          />
         </div>
         <div>
           <div className="row-button" style={{ gridTemplateColumns: 'minmax(0, 1fr) 56px 62px', minHeight: 28, cursor: 'default' }}>
@@ -265,13 +357,22 @@ function OpenedCase({ caseId, record }: { caseId: string; record: Case }) {
             {seen.map(([key, o]) => (
               <li key={key} style={{ display: 'flex', gap: 8, alignItems: 'center', borderBottom: '1px solid var(--line)' }}>
                 <span style={{ flex: 1 }}>
-                  {observationOf(o.observationId).question}: <b>{o.reading ? `${o.reading}, ` : ''}{words(o.outcome)}</b>{' '}
+                  {observationOf(o.observationId).question}:{' '}
+                  <b>
+                    {o.reading ? `${o.reading}, ` : ''}
+                    {words(o.outcome)}
+                  </b>{' '}
                   <span className="quiet">
                     {o.by} {o.at ? timeWords(o.at) : ''}
                   </span>
                 </span>
                 {mayWrite && (
-                  <button type="button" className="plain-button small bare" aria-label={`Withdraw: ${observationOf(o.observationId).question}`} onClick={() => put.mutate({ kind: 'observation', key, data: { ...o, withdrawn: true } })}>
+                  <button
+                    type="button"
+                    className="plain-button small bare"
+                    aria-label={`Withdraw: ${observationOf(o.observationId).question}`}
+                    onClick={() => put.mutate({ kind: 'observation', key, data: { ...o, withdrawn: true } })}
+                  >
                     Withdraw
                   </button>
                 )}

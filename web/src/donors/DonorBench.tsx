@@ -40,11 +40,21 @@ function TickOff({ takeId, title, done }: { takeId: string; title: string; done:
       <div className="fields">
         <TextInput label="What came off" value={v.title} onChange={(e) => setV({ ...v, title: e.currentTarget.value })} data-autofocus autoFocus />
         <Select label="Condition" data={[...partConditions]} value={v.condition} onChange={(condition) => setV({ ...v, condition: condition ?? 'good' })} />
-        <TextInput label="Bag or label" value={v.label} onChange={(e) => setV({ ...v, label: e.currentTarget.value.toUpperCase() })} error={taken ? `${v.label} is on another part of this job.` : undefined} classNames={{ input: 'mono' }} />
+        <TextInput
+          label="Bag or label"
+          value={v.label}
+          onChange={(e) => setV({ ...v, label: e.currentTarget.value.toUpperCase() })}
+          error={taken ? `${v.label} is on another part of this job.` : undefined}
+          classNames={{ input: 'mono' }}
+        />
         <TextInput label="Storage place" placeholder="shelf C2" value={v.place} onChange={(e) => setV({ ...v, place: e.currentTarget.value })} />
         <TextInput label="Note" value={v.note} onChange={(e) => setV({ ...v, note: e.currentTarget.value })} />
       </div>
-      {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+      {put.isError && (
+        <p role="alert" className="oxide">
+          {sentenceOf(put.error)}
+        </p>
+      )}
       <div className="row-actions">
         <Button type="submit" loading={put.isPending} disabled={taken}>
           Taken off
@@ -113,20 +123,31 @@ export default function DonorBench() {
             const taken = byTake(line.part.id);
             return (
               <li key={line.part.id}>
-                <button type="button" className="row-button" style={{ gridTemplateColumns: '34px minmax(0, 1fr) minmax(120px, auto)' }} aria-expanded={open === line.part.id} onClick={() => setOpen(open === line.part.id ? undefined : line.part.id)}>
+                <button
+                  type="button"
+                  className="row-button"
+                  style={{ gridTemplateColumns: '34px minmax(0, 1fr) minmax(120px, auto)' }}
+                  aria-expanded={open === line.part.id}
+                  onClick={() => setOpen(open === line.part.id ? undefined : line.part.id)}
+                >
                   <span className={`step ${taken.length > 0 ? 'done' : 'free'}`} style={{ padding: 0, border: 0, display: 'block' }}>
-                    <span className="mark" aria-hidden="true">{taken.length > 0 ? '✓' : ''}</span>
+                    <span className="mark" aria-hidden="true">
+                      {taken.length > 0 ? '✓' : ''}
+                    </span>
                   </span>
                   <span>
                     {line.part.title}
                     <br />
-                    <span className="quiet" style={{ fontSize: 13.5 }}>{line.part.why}</span>
+                    <span className="quiet" style={{ fontSize: 13.5 }}>
+                      {line.part.why}
+                    </span>
                   </span>
                   <span className="figure">{taken.length > 0 ? taken.map(([, p]) => p.label || 'no label').join(', ') : 'still on the donor'}</span>
                 </button>
                 {taken.map(([key, p]) => (
                   <p key={key} style={{ padding: '0 0 8px 42px', fontSize: 14 }}>
-                    <span className={`tag ${p.condition === 'good' ? 'teal' : 'ochre'}`}>{p.condition}</span> {p.title}, {p.place || 'no place'} <Link to={`/parts/${key}`}>Label and QR</Link>
+                    <span className={`tag ${p.condition === 'good' ? 'teal' : 'ochre'}`}>{p.condition}</span> {p.title}, {p.place || 'no place'}{' '}
+                    <Link to={`/parts/${key}`}>Label and QR</Link>
                   </p>
                 ))}
                 {open === line.part.id && (

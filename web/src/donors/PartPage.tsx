@@ -13,8 +13,18 @@ export function PartPage() {
   const part = useQuery({ queryKey: ['part', partId], queryFn: () => call(readPart, { params: { partId } }) });
   const address = `${window.location.origin}/parts/${partId}`;
   const code = useQuery({ queryKey: ['qr', address], queryFn: () => QRCode.toDataURL(address, { margin: 0, width: 256 }), staleTime: Infinity });
-  if (part.isPending) return <div className="page"><Loading /></div>;
-  if (part.isError) return <div className="page"><Failed sentence={sentenceOf(part.error)} again={() => void part.refetch()} /></div>;
+  if (part.isPending)
+    return (
+      <div className="page">
+        <Loading />
+      </div>
+    );
+  if (part.isError)
+    return (
+      <div className="page">
+        <Failed sentence={sentenceOf(part.error)} again={() => void part.refetch()} />
+      </div>
+    );
   const { number, carName, jobId, record } = part.data;
   const data = record.data as unknown as PartRecord;
   return (

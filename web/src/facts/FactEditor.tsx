@@ -47,15 +47,23 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
   const { sheet, plan, mayWrite } = useJob();
   const def = factDef(factId);
   const row = useFactRow(factId, bearer);
-  const [typed, setTyped] = useState<Record<string, string>>(() => ({ ...Object.fromEntries(Object.entries(row?.parts ?? {}).map(([k, v]) => [k, String(v)])), ...row?.typed }));
+  const [typed, setTyped] = useState<Record<string, string>>(() => ({
+    ...Object.fromEntries(Object.entries(row?.parts ?? {}).map(([k, v]) => [k, String(v)])),
+    ...row?.typed,
+  }));
   const [source, setSource] = useState<FactSource>(row?.source ?? 'measured');
   const [note, setNote] = useState(row?.note ?? '');
   // The revision on screen when the form was opened: a change by somebody else meanwhile is shown, not overwritten.
   const [revision, setRevision] = useState(row?.revision ?? 0);
   const saving = usePutFact();
   const fields = fieldsOf(saving.error);
-  const stale = saving.error instanceof Refused && saving.error.problem.status === 409 ? (saving.error.problem.current as FactRow | null | undefined) : undefined;
-  const history = useQuery({ queryKey: ['fact-history', sheet.job.id, bearer, factId, row?.revision], queryFn: () => call(factHistory, { params: { jobId: sheet.job.id, bearer, factId } }), enabled: row !== undefined });
+  const stale =
+    saving.error instanceof Refused && saving.error.problem.status === 409 ? (saving.error.problem.current as FactRow | null | undefined) : undefined;
+  const history = useQuery({
+    queryKey: ['fact-history', sheet.job.id, bearer, factId, row?.revision],
+    queryFn: () => call(factHistory, { params: { jobId: sheet.job.id, bearer, factId } }),
+    enabled: row !== undefined,
+  });
   const waiting = plan.waitingFor.get(factId) ?? [];
   const save = (rev: number) => saving.mutate({ bearer, factId, typed, source, ...(note.trim() ? { note } : {}), revision: rev });
   return (
@@ -84,14 +92,51 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
               const label = part.label === '' ? def.label : part.label;
               const set = (text: string) => setTyped({ ...typed, [part.key]: text });
               if (part.options) {
-                return <Select key={part.key} label={label} allowDeselect clearable data={part.options.map((o) => ({ value: o, label: optionWords(o) }))} value={typed[part.key] || null} onChange={(o) => set(o ?? '')} error={fields[part.key]} {...(i === 0 ? { 'data-autofocus': true } : {})} />;
+                return (
+                  <Select
+                    key={part.key}
+                    label={label}
+                    allowDeselect
+                    clearable
+                    data={part.options.map((o) => ({ value: o, label: optionWords(o) }))}
+                    value={typed[part.key] || null}
+                    onChange={(o) => set(o ?? '')}
+                    error={fields[part.key]}
+                    {...(i === 0 ? { 'data-autofocus': true } : {})}
+                  />
+                );
               }
-              if (part.text) return <TextInput key={part.key} label={label} value={typed[part.key] ?? ''} onChange={(e) => set(e.currentTarget.value)} error={fields[part.key]} {...(i === 0 ? { 'data-autofocus': true } : {})} />;
-              return <MeasuredInput key={part.key} label={label} unit={part.unit ?? ''} value={typed[part.key] ?? ''} onChange={set} error={fields[part.key]} {...(i === 0 ? { autoFocus: true } : {})} />;
+              if (part.text)
+                return (
+                  <TextInput
+                    key={part.key}
+                    label={label}
+                    value={typed[part.key] ?? ''}
+                    onChange={(e) => set(e.currentTarget.value)}
+                    error={fields[part.key]}
+                    {...(i === 0 ? { 'data-autofocus': true } : {})}
+                  />
+                );
+              return (
+                <MeasuredInput
+                  key={part.key}
+                  label={label}
+                  unit={part.unit ?? ''}
+                  value={typed[part.key] ?? ''}
+                  onChange={set}
+                  error={fields[part.key]}
+                  {...(i === 0 ? { autoFocus: true } : {})}
+                />
+              );
             })}
           </div>
           <div className="fields">
-            <Select label="Where it comes from" data={Object.entries(sourceWords).map(([value, label]) => ({ value, label }))} value={source} onChange={(s) => setSource((s ?? 'measured') as FactSource)} />
+            <Select
+              label="Where it comes from"
+              data={Object.entries(sourceWords).map(([value, label]) => ({ value, label }))}
+              value={source}
+              onChange={(s) => setSource((s ?? 'measured') as FactSource)}
+            />
             <TextInput label="Note" value={note} onChange={(e) => setNote(e.currentTarget.value)} />
           </div>
           {waiting.length > 0 && (
@@ -123,7 +168,11 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
               </div>
             </div>
           )}
-          {saving.isError && stale === undefined && <p role="alert" className="oxide">{sentenceOf(saving.error)}</p>}
+          {saving.isError && stale === undefined && (
+            <p role="alert" className="oxide">
+              {sentenceOf(saving.error)}
+            </p>
+          )}
           <div className="row-actions">
             <Button type="submit" loading={saving.isPending} disabled={!mayWrite}>
               Save

@@ -73,7 +73,9 @@ export default function FactSheet() {
         ))}
       </div>
       {!bearerId ? (
-        <p className="notice ochre-notice">This job has no {subject.title.toLowerCase()} yet. Add it at Scope or Donor, then its facts have something to hang on.</p>
+        <p className="notice ochre-notice">
+          This job has no {subject.title.toLowerCase()} yet. Add it at Scope or Donor, then its facts have something to hang on.
+        </p>
       ) : (
         <>
           <div className="row-actions" style={{ marginTop: 0 }}>
@@ -94,7 +96,12 @@ export default function FactSheet() {
                     const waiting = row ? [] : (plan.waitingFor.get(def.id) ?? []);
                     return (
                       <li key={def.id}>
-                        <button type="button" className="row-button" style={{ gridTemplateColumns: 'minmax(150px, 0.8fr) minmax(0, 2fr)' }} onClick={() => open(def.id)}>
+                        <button
+                          type="button"
+                          className="row-button"
+                          style={{ gridTemplateColumns: 'minmax(150px, 0.8fr) minmax(0, 2fr)' }}
+                          onClick={() => open(def.id)}
+                        >
                           <b>{def.label}</b>
                           <span>
                             {row ? (
@@ -108,7 +115,12 @@ export default function FactSheet() {
                               <span className="quiet">taken as {String(Object.values(assumed.parts)[0]).replaceAll('-', ' ')}, by the school chosen</span>
                             ) : (
                               <span className="quiet">
-                                not known{waiting.length > 0 && <span className="ochre">, {waiting.length === 1 ? `"${titleOf(waiting[0]!)}" waits` : `${waiting.length} lines wait`} for it</span>}
+                                not known
+                                {waiting.length > 0 && (
+                                  <span className="ochre">
+                                    , {waiting.length === 1 ? `"${titleOf(waiting[0]!)}" waits` : `${waiting.length} lines wait`} for it
+                                  </span>
+                                )}
                               </span>
                             )}
                           </span>

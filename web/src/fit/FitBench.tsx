@@ -34,7 +34,9 @@ function Tasks() {
           const status = tasks[t.id]?.status ?? 'open';
           return (
             <li key={t.id} className={`step ${status === 'open' ? 'free' : status}`}>
-              <span className="mark" aria-hidden="true">{status === 'done' ? '✓' : status === 'on-it' ? '›' : ''}</span>
+              <span className="mark" aria-hidden="true">
+                {status === 'done' ? '✓' : status === 'on-it' ? '›' : ''}
+              </span>
               <div>
                 <p className="title">{t.title}</p>
                 <p className="meta">for {plan.fits.find((l) => l.def.id === t.fitId)!.def.title}</p>
@@ -46,7 +48,12 @@ function Tasks() {
                       Start
                     </button>
                   )}
-                  <button type="button" className="plain-button small bare" aria-label={`${status === 'done' ? 'Undo' : 'Done'}: ${t.title}`} onClick={() => put.mutate({ kind: 'task', key: t.id, data: { status: status === 'done' ? 'open' : 'done' } })}>
+                  <button
+                    type="button"
+                    className="plain-button small bare"
+                    aria-label={`${status === 'done' ? 'Undo' : 'Done'}: ${t.title}`}
+                    onClick={() => put.mutate({ kind: 'task', key: t.id, data: { status: status === 'done' ? 'open' : 'done' } })}
+                  >
                     {status === 'done' ? 'Undo' : 'Done'}
                   </button>
                 </div>
@@ -56,14 +63,20 @@ function Tasks() {
         })}
         {dropped.map(([key, t]) => (
           <li key={key} className="step done">
-            <span className="mark" aria-hidden="true">✓</span>
+            <span className="mark" aria-hidden="true">
+              ✓
+            </span>
             <p className="meta">
               {key.replace('task-', '').replaceAll('-', ' ')}: done by {t.by}, no longer asked for. It stays in the record.
             </p>
           </li>
         ))}
       </ol>
-      {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+      {put.isError && (
+        <p role="alert" className="oxide">
+          {sentenceOf(put.error)}
+        </p>
+      )}
     </section>
   );
 }
@@ -102,7 +115,12 @@ export default function FitBench() {
               .filter((l) => l.def.group === group)
               .map((line) => (
                 <li key={line.def.id} ref={open === line.def.id ? opened : undefined}>
-                  <button type="button" className="row-button" aria-expanded={open === line.def.id} onClick={() => setParams(open === line.def.id ? {} : { at: line.def.id }, { replace: true })}>
+                  <button
+                    type="button"
+                    className="row-button"
+                    aria-expanded={open === line.def.id}
+                    onClick={() => setParams(open === line.def.id ? {} : { at: line.def.id }, { replace: true })}
+                  >
                     <VerdictMark word={line.verdict.word} />
                     <span>
                       {line.def.title} <span className="quiet">{line.resolved ? 'way out chosen' : line.verdict.headline}</span>

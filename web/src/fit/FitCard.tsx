@@ -49,7 +49,13 @@ function WayOut({ line, record, save, close, busy }: { line: FitLine; record: Fi
         <fieldset style={{ border: 0, padding: 0, margin: '10px 0' }}>
           <legend style={{ fontFamily: 'var(--head)', fontWeight: 600 }}>Kit it adds</legend>
           {line.def.kit.map((id) => (
-            <Checkbox key={id} mt={6} label={kitLineOf(id).title} checked={kit.includes(id)} onChange={(e) => setKit(e.currentTarget.checked ? [...kit, id] : kit.filter((k) => k !== id))} />
+            <Checkbox
+              key={id}
+              mt={6}
+              label={kitLineOf(id).title}
+              checked={kit.includes(id)}
+              onChange={(e) => setKit(e.currentTarget.checked ? [...kit, id] : kit.filter((k) => k !== id))}
+            />
           ))}
         </fieldset>
       )}
@@ -181,7 +187,10 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
       </div>
       {resolution && (
         <div className="notice" style={{ marginTop: 12 }}>
-          <b>Way out:</b> {resolution.text} <span className="quiet">{resolution.by}, {dayWords(resolution.at)}</span>
+          <b>Way out:</b> {resolution.text}{' '}
+          <span className="quiet">
+            {resolution.by}, {dayWords(resolution.at)}
+          </span>
           {def.knockOn.length > 0 && (
             <>
               <p style={{ marginTop: 8 }}>
@@ -194,7 +203,12 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
                   disabled={!mayWrite || put.isPending}
                   label={interfaceOf(id).title}
                   checked={resolution.asked.includes(id)}
-                  onChange={(e) => save({ ...record, resolution: { ...resolution, asked: e.currentTarget.checked ? [...resolution.asked, id] : resolution.asked.filter((a) => a !== id) } })}
+                  onChange={(e) =>
+                    save({
+                      ...record,
+                      resolution: { ...resolution, asked: e.currentTarget.checked ? [...resolution.asked, id] : resolution.asked.filter((a) => a !== id) },
+                    })
+                  }
                 />
               ))}
             </>
@@ -202,13 +216,19 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
         </div>
       )}
       {resolution && <KnockOnDrawing start={def.id} links={knockOnChain(def.id, records)} />}
-      {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+      {put.isError && (
+        <p role="alert" className="oxide">
+          {sentenceOf(put.error)}
+        </p>
+      )}
       {doing === 'way-out' && <WayOut {...forms} />}
       {doing === 'trial' && <Trial {...forms} />}
       {doing === 'judge' && <Judge {...forms} />}
       {!doing && mayWrite && (
         <div className="row-actions">
-          {(verdict.word === 'adapt' || verdict.word === 'clash') && <Button onClick={() => setDoing('way-out')}>{resolution ? 'Change the way out' : 'Choose a way out'}</Button>}
+          {(verdict.word === 'adapt' || verdict.word === 'clash') && (
+            <Button onClick={() => setDoing('way-out')}>{resolution ? 'Change the way out' : 'Choose a way out'}</Button>
+          )}
           <Button variant="default" onClick={() => setDoing('trial')}>
             Trial fit reading
           </Button>

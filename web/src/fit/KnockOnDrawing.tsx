@@ -18,7 +18,14 @@ export function KnockOnDrawing({ start, links }: { start: string; links: readonl
   const short = (title: string): string => (title.length > 32 ? `${title.slice(0, 31)}…` : title);
   return (
     <figure style={{ margin: '12px 0 0' }} className="scroll-x">
-      <svg className="chain" width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={`What the way out touches: ${links.map((l) => `${interfaceOf(l.from).title} touches ${interfaceOf(l.to).title}${l.asked ? ', looked at' : ', open'}`).join('; ')}`}>
+      <svg
+        className="chain"
+        width={width}
+        height={height}
+        viewBox={`0 0 ${width} ${height}`}
+        role="img"
+        aria-label={`What the way out touches: ${links.map((l) => `${interfaceOf(l.from).title} touches ${interfaceOf(l.to).title}${l.asked ? ', looked at' : ', open'}`).join('; ')}`}
+      >
         {links.map((l) => {
           const a = at(l.from);
           const b = at(l.to);

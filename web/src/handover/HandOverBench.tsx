@@ -69,7 +69,11 @@ function OpenEnds() {
           </li>
         ))}
       </ul>
-      {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+      {put.isError && (
+        <p role="alert" className="oxide">
+          {sentenceOf(put.error)}
+        </p>
+      )}
     </div>
   );
 }
@@ -106,7 +110,15 @@ function FollowUps() {
         <form
           onSubmit={(e) => {
             e.preventDefault();
-            put.mutate({ kind: 'follow-up', key: newId(), data: { what: v.what, ...(v.on ? { on: v.on } : {}), ...(km?.ok ? { atKm: km.measure.value } : {}) }, revision: 0 }, { onSuccess: () => setV({ what: '', on: '', atKm: '' }) });
+            put.mutate(
+              {
+                kind: 'follow-up',
+                key: newId(),
+                data: { what: v.what, ...(v.on ? { on: v.on } : {}), ...(km?.ok ? { atKm: km.measure.value } : {}) },
+                revision: 0,
+              },
+              { onSuccess: () => setV({ what: '', on: '', atKm: '' }) },
+            );
           }}
         >
           <div className="fields">
@@ -114,20 +126,39 @@ function FollowUps() {
             <TextInput label="On" type="date" value={v.on} onChange={(e) => setV({ ...v, on: e.currentTarget.value })} />
             <MeasuredInput label="Or at" unit="km" value={v.atKm} onChange={(t) => setV({ ...v, atKm: t })} />
           </div>
-          {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+          {put.isError && (
+            <p role="alert" className="oxide">
+              {sentenceOf(put.error)}
+            </p>
+          )}
           <div className="row-actions">
-            <Button type="submit" variant="default" disabled={v.what.trim().length < 2 || (km !== undefined && !km.ok) || (!v.on && !km)} loading={put.isPending}>
+            <Button
+              type="submit"
+              variant="default"
+              disabled={v.what.trim().length < 2 || (km !== undefined && !km.ok) || (!v.on && !km)}
+              loading={put.isPending}
+            >
               Add the follow-up
             </Button>
             {v.what && !v.on && !km && <span className="ochre">A follow-up needs a date or a distance.</span>}
           </div>
           <p className="quiet">Usual ones: </p>
           <div className="row-actions" style={{ marginTop: 0 }}>
-            {followUpDefs.filter((d) => !have.has(d.what)).map((d) => (
-              <button key={d.id} type="button" className="plain-button small bare" style={{ textAlign: 'left' }} onClick={() => setV({ ...v, what: d.what.slice(0, 200), atKm: /(\d+) km/.exec(d.trigger)?.[1] ? `${/(\d+) km/.exec(d.trigger)![1]} km` : '' })}>
-                {d.trigger}: {d.what}
-              </button>
-            ))}
+            {followUpDefs
+              .filter((d) => !have.has(d.what))
+              .map((d) => (
+                <button
+                  key={d.id}
+                  type="button"
+                  className="plain-button small bare"
+                  style={{ textAlign: 'left' }}
+                  onClick={() =>
+                    setV({ ...v, what: d.what.slice(0, 200), atKm: /(\d+) km/.exec(d.trigger)?.[1] ? `${/(\d+) km/.exec(d.trigger)![1]} km` : '' })
+                  }
+                >
+                  {d.trigger}: {d.what}
+                </button>
+              ))}
           </div>
         </form>
       )}
@@ -148,13 +179,24 @@ function Sign() {
       className="panel"
       onSubmit={(e) => {
         e.preventDefault();
-        put.mutate({ kind: 'signature', key: 'hand-over', data: { what: 'Hand over', statement } }, { onSuccess: () => changing.mutate({ signStation: 'hand-over' }) });
+        put.mutate(
+          { kind: 'signature', key: 'hand-over', data: { what: 'Hand over', statement } },
+          { onSuccess: () => changing.mutate({ signStation: 'hand-over' }) },
+        );
       }}
     >
       <h3>Sign the hand over</h3>
-      {!gate.opens && <p className="ochre">{gate.of - gate.proved} of {gate.of} lines of the gate are open.</p>}
+      {!gate.opens && (
+        <p className="ochre">
+          {gate.of - gate.proved} of {gate.of} lines of the gate are open.
+        </p>
+      )}
       <Textarea label="What was told and given to the customer" value={statement} onChange={(e) => setStatement(e.currentTarget.value)} />
-      {(put.isError || changing.isError) && <p role="alert" className="oxide">{sentenceOf(put.error ?? changing.error)}</p>}
+      {(put.isError || changing.isError) && (
+        <p role="alert" className="oxide">
+          {sentenceOf(put.error ?? changing.error)}
+        </p>
+      )}
       <div className="row-actions">
         <Button type="submit" disabled={!gate.opens || statement.trim().length < 5} loading={put.isPending || changing.isPending}>
           Hand over

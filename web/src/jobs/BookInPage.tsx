@@ -23,8 +23,16 @@ export function BookInPage() {
     mutationFn: () =>
       call(bookIn, {
         body: {
-          commandId, car: { name: v.name, modelYear: year ?? 0, identity: v.identity }, customer: v.customer, phone: v.phone, wish: v.wish, faults: v.faults, ownEngine: v.ownEngine,
-          ...(v.promised ? { promised: v.promised } : {}), ...(v.bay ? { bay: v.bay } : {}), ...(waive && why.trim() ? { identityWaived: why } : {}),
+          commandId,
+          car: { name: v.name, modelYear: year ?? 0, identity: v.identity },
+          customer: v.customer,
+          phone: v.phone,
+          wish: v.wish,
+          faults: v.faults,
+          ownEngine: v.ownEngine,
+          ...(v.promised ? { promised: v.promised } : {}),
+          ...(v.bay ? { bay: v.bay } : {}),
+          ...(waive && why.trim() ? { identityWaived: why } : {}),
         },
       }),
     onSuccess: ({ job }) => void navigate(`/jobs/${job.id}/scope`),
@@ -47,13 +55,31 @@ export function BookInPage() {
       >
         <div className="fields">
           <TextInput label="Car, as people call it" placeholder="1984 … camper" value={v.name} onChange={set('name')} error={fields['car.name']} autoFocus />
-          <TextInput label="Model year" inputMode="numeric" value={v.modelYear} onChange={set('modelYear')} error={fields['car.modelYear'] ? 'Type the model year, four figures.' : undefined} />
-          <TextInput label="Identity number" value={v.identity} onChange={set('identity')} error={wrong && !waive ? check.sentence : fields['car.identity']} description={check && !wrong ? check.sentence : 'From the plate, not from the papers'} classNames={{ input: 'mono' }} />
+          <TextInput
+            label="Model year"
+            inputMode="numeric"
+            value={v.modelYear}
+            onChange={set('modelYear')}
+            error={fields['car.modelYear'] ? 'Type the model year, four figures.' : undefined}
+          />
+          <TextInput
+            label="Identity number"
+            value={v.identity}
+            onChange={set('identity')}
+            error={wrong && !waive ? check.sentence : fields['car.identity']}
+            description={check && !wrong ? check.sentence : 'From the plate, not from the papers'}
+            classNames={{ input: 'mono' }}
+          />
           <TextInput label="Its own engine" value={v.ownEngine} onChange={set('ownEngine')} />
           <TextInput label="Customer" value={v.customer} onChange={set('customer')} error={fields['customer']} />
           <TextInput label="Telephone" type="tel" value={v.phone} onChange={set('phone')} />
           <TextInput label="Promised for" type="date" value={v.promised} onChange={set('promised')} error={fields['promised']} />
-          <Select label="Stands in" data={[{ value: '', label: 'Yard' }, ...(me.data?.shop?.bays ?? []).map((b) => ({ value: b, label: `Bay ${b}` }))]} value={v.bay} onChange={(bay) => setV({ ...v, bay: bay ?? '' })} />
+          <Select
+            label="Stands in"
+            data={[{ value: '', label: 'Yard' }, ...(me.data?.shop?.bays ?? []).map((b) => ({ value: b, label: `Bay ${b}` }))]}
+            value={v.bay}
+            onChange={(bay) => setV({ ...v, bay: bay ?? '' })}
+          />
         </div>
         {wrong && (
           <div className="notice ochre-notice" style={{ marginTop: 10 }}>
@@ -63,7 +89,11 @@ export function BookInPage() {
         )}
         <Textarea label="What the customer wants" value={v.wish} onChange={set('wish')} error={fields['wish']} mt="sm" />
         <Textarea label="Faults at arrival" value={v.faults} onChange={set('faults')} error={fields['faults']} mt="sm" />
-        {booking.isError && <p role="alert" className="oxide" style={{ marginTop: 10 }}>{sentenceOf(booking.error)}</p>}
+        {booking.isError && (
+          <p role="alert" className="oxide" style={{ marginTop: 10 }}>
+            {sentenceOf(booking.error)}
+          </p>
+        )}
         <div className="row-actions">
           <Button type="submit" loading={booking.isPending}>
             Book in

@@ -12,7 +12,11 @@ const lines = (data: Record<string, unknown> | undefined): [string, string][] =>
 /** Two people wrote the same row: both versions side by side, and a choice. */
 export function ConflictDialog({ jobId, clash, close }: { jobId: string; clash: Conflict; close: () => void }) {
   const keeping = useMutation({
-    mutationFn: () => call(putRecord, { params: { jobId, kind: clash.kind, key: clash.key }, body: { commandId: newId(), data: clash.mine, revision: clash.theirs?.revision ?? 0 } }),
+    mutationFn: () =>
+      call(putRecord, {
+        params: { jobId, kind: clash.kind, key: clash.key },
+        body: { commandId: newId(), data: clash.mine, revision: clash.theirs?.revision ?? 0 },
+      }),
     onSuccess: ({ record }) => {
       clash.done(record);
       close();
@@ -40,7 +44,11 @@ export function ConflictDialog({ jobId, clash, close }: { jobId: string; clash: 
         {version(`What ${clash.theirs?.by ?? 'they'} saved`, clash.theirs?.data)}
         {version('What you typed', clash.mine)}
       </div>
-      {keeping.isError && <p role="alert" className="oxide">{sentenceOf(keeping.error)}</p>}
+      {keeping.isError && (
+        <p role="alert" className="oxide">
+          {sentenceOf(keeping.error)}
+        </p>
+      )}
       <div className="row-actions">
         <Button loading={keeping.isPending} onClick={() => keeping.mutate()}>
           Mine counts

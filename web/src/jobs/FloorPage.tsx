@@ -11,7 +11,9 @@ function BayStrip({ strip, bay }: { strip: Strip; bay: string }) {
   return (
     <li>
       <Link to={`/jobs/${strip.id}/${strip.station}`} className="strip" aria-label={`Bay ${bay}, job ${strip.number}, ${strip.carName}`}>
-        <span className="bay-number" aria-hidden="true">{bay}</span>
+        <span className="bay-number" aria-hidden="true">
+          {bay}
+        </span>
         <span className="strip-car">
           <b>{strip.carName}</b>
           <span className="gets">
@@ -45,8 +47,18 @@ function BayStrip({ strip, bay }: { strip: Strip; bay: string }) {
 /** Home: a strip for each bay, the yard, and who is on what. */
 export function FloorPage() {
   const floor = useQuery({ queryKey: ['floor'], queryFn: () => call(readFloor) });
-  if (floor.isPending) return <div className="page"><Loading rows={5} /></div>;
-  if (floor.isError) return <div className="page"><Failed sentence={sentenceOf(floor.error)} again={() => void floor.refetch()} /></div>;
+  if (floor.isPending)
+    return (
+      <div className="page">
+        <Loading rows={5} />
+      </div>
+    );
+  if (floor.isError)
+    return (
+      <div className="page">
+        <Failed sentence={sentenceOf(floor.error)} again={() => void floor.refetch()} />
+      </div>
+    );
   const { bays, strips, crew, finished } = floor.data;
   const inBay = (bay: string): Strip | undefined => strips.find((s) => s.bay === bay);
   const yard = strips.filter((s) => !bays.includes(s.bay ?? ''));
@@ -90,8 +102,12 @@ export function FloorPage() {
               <BayStrip key={bay} bay={bay} strip={strip} />
             ) : (
               <li key={bay} className="strip" style={{ gridTemplateColumns: '64px 1fr', minHeight: 64 }}>
-                <span className="bay-number" aria-hidden="true">{bay}</span>
-                <span className="quiet" style={{ alignSelf: 'center', padding: '0 16px' }}>Bay {bay} is free.</span>
+                <span className="bay-number" aria-hidden="true">
+                  {bay}
+                </span>
+                <span className="quiet" style={{ alignSelf: 'center', padding: '0 16px' }}>
+                  Bay {bay} is free.
+                </span>
               </li>
             );
           })}
@@ -101,7 +117,9 @@ export function FloorPage() {
           <span className="quiet">outside, waiting</span>
         </div>
         {yard.length === 0 ? (
-          <Empty title={strips.length === 0 ? 'No job yet' : 'Nothing outside'}>{strips.length === 0 ? 'Book in the first car: plate number, customer, wish.' : null}</Empty>
+          <Empty title={strips.length === 0 ? 'No job yet' : 'Nothing outside'}>
+            {strips.length === 0 ? 'Book in the first car: plate number, customer, wish.' : null}
+          </Empty>
         ) : (
           <ul className="yard">
             {yard.map((s) => (

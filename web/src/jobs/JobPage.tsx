@@ -53,7 +53,11 @@ function JobHead({ unfold }: { unfold: () => void }) {
           Logbook
         </button>
       </div>
-      {changing.isError && <p role="alert" className="oxide">{sentenceOf(changing.error)}</p>}
+      {changing.isError && (
+        <p role="alert" className="oxide">
+          {sentenceOf(changing.error)}
+        </p>
+      )}
     </div>
   );
 }
@@ -66,7 +70,12 @@ function Line({ view }: { view: string }) {
       {stations.map((s) => {
         const { said, waits } = progress[s.id];
         return (
-          <Link key={s.id} to={`/jobs/${sheet.job.id}/${s.id}`} className={waits ? 'waits' : ''} {...(view === s.id ? { 'aria-current': 'page' as const } : {})}>
+          <Link
+            key={s.id}
+            to={`/jobs/${sheet.job.id}/${s.id}`}
+            className={waits ? 'waits' : ''}
+            {...(view === s.id ? { 'aria-current': 'page' as const } : {})}
+          >
             <StationMark state={stationState(s.id, sheet.job.station, sheet.job.signedStations)} />
             <span>
               {s.name}
@@ -97,7 +106,11 @@ function StationFoot({ view }: { view: string }) {
   return (
     <div className="row-actions no-print" style={{ marginTop: 22 }}>
       {!signed && (
-        <button type="button" className="plain-button bare" onClick={() => changing.mutate({ signStation: station, ...(sheet.job.station === station && next ? { station: next.id } : {}) })}>
+        <button
+          type="button"
+          className="plain-button bare"
+          onClick={() => changing.mutate({ signStation: station, ...(sheet.job.station === station && next ? { station: next.id } : {}) })}
+        >
           Sign {stationName(view)}
           {sheet.job.station === station && next ? ` and go on to ${next.name}` : ''}
         </button>
@@ -108,7 +121,11 @@ function StationFoot({ view }: { view: string }) {
         </button>
       )}
       {signed && <span className="quiet">{stationName(view)} is signed.</span>}
-      {changing.isError && <span role="alert" className="oxide">{sentenceOf(changing.error)}</span>}
+      {changing.isError && (
+        <span role="alert" className="oxide">
+          {sentenceOf(changing.error)}
+        </span>
+      )}
     </div>
   );
 }
@@ -123,8 +140,18 @@ export function JobPage() {
   const [clash, setClash] = useState<Conflict>();
   const [unfolded, setUnfolded] = useState(false);
   useHotkeys(stations.map((s, i) => [String(i + 1), () => void navigate(`/jobs/${jobId}/${s.id}`)]));
-  if (sheet.isError) return <div className="page"><Failed sentence={sentenceOf(sheet.error)} again={() => void sheet.refetch()} /></div>;
-  if (!sheet.data || !plan) return <div className="page"><Loading rows={6} /></div>;
+  if (sheet.isError)
+    return (
+      <div className="page">
+        <Failed sentence={sentenceOf(sheet.error)} again={() => void sheet.refetch()} />
+      </div>
+    );
+  if (!sheet.data || !plan)
+    return (
+      <div className="page">
+        <Loading rows={6} />
+      </div>
+    );
   const Bench = benches[view];
   return (
     <JobCtx value={{ sheet: sheet.data, plan, ...rights, conflict: setClash }}>

@@ -32,7 +32,11 @@ function Wish() {
         <Textarea label="What the customer wants" value={wish} onChange={(e) => setWish(e.currentTarget.value)} disabled={!mayWrite} />
         <Textarea label="Faults at arrival" value={faults} onChange={(e) => setFaults(e.currentTarget.value)} disabled={!mayWrite} />
       </div>
-      {changing.isError && <p role="alert" className="oxide">{sentenceOf(changing.error)}</p>}
+      {changing.isError && (
+        <p role="alert" className="oxide">
+          {sentenceOf(changing.error)}
+        </p>
+      )}
       {changed && (
         <div className="row-actions">
           <Button loading={changing.isPending} onClick={() => changing.mutate({ wish, faults })}>
@@ -56,16 +60,32 @@ function Candidates() {
   const choosing = useMutation({
     mutationFn: async (unitId: string) => {
       const now = units.find((u) => u.role === 'engine');
-      if (now) await call(moveUnit, { params: { unitId: now.id }, body: { commandId: newId(), place: now.place, job: { jobId: sheet.job.id, role: 'candidate' }, leaveJobId: sheet.job.id } });
-      return call(moveUnit, { params: { unitId }, body: { commandId: newId(), place: units.find((u) => u.id === unitId)!.place, job: { jobId: sheet.job.id, role: 'engine' }, leaveJobId: sheet.job.id } });
+      if (now)
+        await call(moveUnit, {
+          params: { unitId: now.id },
+          body: { commandId: newId(), place: now.place, job: { jobId: sheet.job.id, role: 'candidate' }, leaveJobId: sheet.job.id },
+        });
+      return call(moveUnit, {
+        params: { unitId },
+        body: { commandId: newId(), place: units.find((u) => u.id === unitId)!.place, job: { jobId: sheet.job.id, role: 'engine' }, leaveJobId: sheet.job.id },
+      });
     },
     onSuccess: () => client.invalidateQueries({ queryKey: ['job', sheet.job.id] }),
   });
   const material = { jobId: sheet.job.id, units: sheet.units, facts: sheet.facts };
-  const car = bookOf(material, [['car', 'rec-'], ['gearbox', 'gbx-'], ['job', 'cho-']]);
+  const car = bookOf(material, [
+    ['car', 'rec-'],
+    ['gearbox', 'gbx-'],
+    ['job', 'cho-'],
+  ]);
   const outgoing = bookOf(material, [['own-engine', 'eng-']]);
-  const rows = compareCandidates(car, outgoing, units.map((u, i) => ({ unitId: u.id, name: u.name, facts: new Map((facts[i]?.data?.facts ?? []).map((f) => [f.factId, f])), cost: prices[u.id]?.cost })));
-  const figure = (value: number | undefined, unit: string, sign = false): React.ReactNode => (value === undefined ? <span className="quiet">not known</span> : `${sign && value > 0 ? '+' : ''}${value.toFixed(0)} ${unit}`);
+  const rows = compareCandidates(
+    car,
+    outgoing,
+    units.map((u, i) => ({ unitId: u.id, name: u.name, facts: new Map((facts[i]?.data?.facts ?? []).map((f) => [f.factId, f])), cost: prices[u.id]?.cost })),
+  );
+  const figure = (value: number | undefined, unit: string, sign = false): React.ReactNode =>
+    value === undefined ? <span className="quiet">not known</span> : `${sign && value > 0 ? '+' : ''}${value.toFixed(0)} ${unit}`;
   return (
     <div className="panel">
       <div className="bench-head">
@@ -119,13 +139,29 @@ function Candidates() {
                         <form
                           onSubmit={(e) => {
                             e.preventDefault();
-                            put.mutate({ kind: 'candidate', key: r.unitId, data: { ...prices[r.unitId], cost: Number(pricing.cost) } }, { onSuccess: () => setPricing(undefined) });
+                            put.mutate(
+                              { kind: 'candidate', key: r.unitId, data: { ...prices[r.unitId], cost: Number(pricing.cost) } },
+                              { onSuccess: () => setPricing(undefined) },
+                            );
                           }}
                         >
-                          <MeasuredInput label="Cost" unit="" value={pricing.cost} onChange={(cost) => setPricing({ id: r.unitId, cost })} autoFocus error={put.isError ? sentenceOf(put.error) : undefined} />
+                          <MeasuredInput
+                            label="Cost"
+                            unit=""
+                            value={pricing.cost}
+                            onChange={(cost) => setPricing({ id: r.unitId, cost })}
+                            autoFocus
+                            error={put.isError ? sentenceOf(put.error) : undefined}
+                          />
                         </form>
                       ) : (
-                        <button type="button" className="plain-button small bare" disabled={!mayWrite} onClick={() => setPricing({ id: r.unitId, cost: String(r.cost ?? '') })} aria-label={`Cost of ${r.name}`}>
+                        <button
+                          type="button"
+                          className="plain-button small bare"
+                          disabled={!mayWrite}
+                          onClick={() => setPricing({ id: r.unitId, cost: String(r.cost ?? '') })}
+                          aria-label={`Cost of ${r.name}`}
+                        >
                           {r.cost ?? 'enter'}
                         </button>
                       )}
@@ -134,7 +170,12 @@ function Candidates() {
                       {unit.role === 'engine' ? (
                         <span className="tag teal">going in</span>
                       ) : (
-                        <button type="button" className="plain-button small" disabled={!mayWrite || choosing.isPending} onClick={() => choosing.mutate(r.unitId)}>
+                        <button
+                          type="button"
+                          className="plain-button small"
+                          disabled={!mayWrite || choosing.isPending}
+                          onClick={() => choosing.mutate(r.unitId)}
+                        >
                           Choose
                         </button>
                       )}
@@ -146,14 +187,21 @@ function Candidates() {
           </table>
         </div>
       )}
-      {choosing.isError && <p role="alert" className="oxide">{sentenceOf(choosing.error)}</p>}
-      {mayWrite && (adding ? <UnitForm jobId={sheet.job.id} role="candidate" label="Candidate engine" done={() => setAdding(false)} /> : (
-        <div className="row-actions">
-          <button type="button" className="plain-button bare" onClick={() => setAdding(true)}>
-            Add a candidate
-          </button>
-        </div>
-      ))}
+      {choosing.isError && (
+        <p role="alert" className="oxide">
+          {sentenceOf(choosing.error)}
+        </p>
+      )}
+      {mayWrite &&
+        (adding ? (
+          <UnitForm jobId={sheet.job.id} role="candidate" label="Candidate engine" done={() => setAdding(false)} />
+        ) : (
+          <div className="row-actions">
+            <button type="button" className="plain-button bare" onClick={() => setAdding(true)}>
+              Add a candidate
+            </button>
+          </div>
+        ))}
     </div>
   );
 }
@@ -179,10 +227,17 @@ function AskFirst() {
       <ul className="rows">
         {asked.map(([id, lines]) => (
           <li key={id}>
-            <button type="button" className="row-button" style={{ gridTemplateColumns: 'minmax(140px, 0.7fr) minmax(0, 1.6fr) 96px' }} onClick={() => setOpen(id)}>
+            <button
+              type="button"
+              className="row-button"
+              style={{ gridTemplateColumns: 'minmax(140px, 0.7fr) minmax(0, 1.6fr) 96px' }}
+              onClick={() => setOpen(id)}
+            >
               <b>{factDef(id).label}</b>
               <span className="quiet">{factDef(id).howTo}</span>
-              <span className="ochre" style={{ textAlign: 'right' }}>{lines.length === 1 ? '1 line waits' : `${lines.length} lines wait`}</span>
+              <span className="ochre" style={{ textAlign: 'right' }}>
+                {lines.length === 1 ? '1 line waits' : `${lines.length} lines wait`}
+              </span>
             </button>
           </li>
         ))}

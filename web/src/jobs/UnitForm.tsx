@@ -5,7 +5,17 @@ import { addUnit, listUnits, moveUnit } from '@bay/contract/jobs';
 import type { UnitRole } from '@bay/contract/jobs';
 import { call, fieldsOf, newId, sentenceOf } from '../api/index.ts';
 
-const kindOfRole: Record<UnitRole, 'car' | 'engine' | 'gearbox' | 'computer' | 'loom'> = { car: 'car', donor: 'car', engine: 'engine', 'own-engine': 'engine', candidate: 'engine', gearbox: 'gearbox', 'own-gearbox': 'gearbox', computer: 'computer', loom: 'loom' };
+const kindOfRole: Record<UnitRole, 'car' | 'engine' | 'gearbox' | 'computer' | 'loom'> = {
+  car: 'car',
+  donor: 'car',
+  engine: 'engine',
+  'own-engine': 'engine',
+  candidate: 'engine',
+  gearbox: 'gearbox',
+  'own-gearbox': 'gearbox',
+  computer: 'computer',
+  loom: 'loom',
+};
 
 /** Brings a unit to a job: a new one, or one that the shop has on the shelf; its facts come with it. */
 export function UnitForm({ jobId, role, label, done }: { jobId: string; role: UnitRole; label: string; done?: () => void }) {
@@ -21,7 +31,10 @@ export function UnitForm({ jobId, role, label, done }: { jobId: string; role: Un
     mutationFn: () =>
       from === 'new'
         ? call(addUnit, { body: { commandId: newId(), kind, name, identity, place: place || 'yard', job: { jobId, role } } })
-        : call(moveUnit, { params: { unitId: from }, body: { commandId: newId(), place: place || shelf.find((u) => u.id === from)?.place || 'yard', job: { jobId, role } } }),
+        : call(moveUnit, {
+            params: { unitId: from },
+            body: { commandId: newId(), place: place || shelf.find((u) => u.id === from)?.place || 'yard', job: { jobId, role } },
+          }),
     onSuccess: () => {
       setName('');
       setIdentity('');
@@ -39,12 +52,29 @@ export function UnitForm({ jobId, role, label, done }: { jobId: string; role: Un
       }}
     >
       <div className="fields">
-        <Select label={label} data={[{ value: 'new', label: 'A new one' }, ...shelf.map((u) => ({ value: u.id, label: `${u.name}, ${u.place}` }))]} value={from} onChange={(f) => setFrom(f ?? 'new')} />
+        <Select
+          label={label}
+          data={[{ value: 'new', label: 'A new one' }, ...shelf.map((u) => ({ value: u.id, label: `${u.name}, ${u.place}` }))]}
+          value={from}
+          onChange={(f) => setFrom(f ?? 'new')}
+        />
         {from === 'new' && <TextInput label="Name" value={name} onChange={(e) => setName(e.currentTarget.value)} error={fields['name']} />}
-        {from === 'new' && <TextInput label="Number stamped on it" value={identity} onChange={(e) => setIdentity(e.currentTarget.value)} error={fields['identity']} classNames={{ input: 'mono' }} />}
+        {from === 'new' && (
+          <TextInput
+            label="Number stamped on it"
+            value={identity}
+            onChange={(e) => setIdentity(e.currentTarget.value)}
+            error={fields['identity']}
+            classNames={{ input: 'mono' }}
+          />
+        )}
         <TextInput label="Where it is" placeholder="shelf C2" value={place} onChange={(e) => setPlace(e.currentTarget.value)} error={fields['place']} />
       </div>
-      {saving.isError && <p role="alert" className="oxide">{sentenceOf(saving.error)}</p>}
+      {saving.isError && (
+        <p role="alert" className="oxide">
+          {sentenceOf(saving.error)}
+        </p>
+      )}
       <div className="row-actions">
         <Button type="submit" variant="default" loading={saving.isPending}>
           Add

@@ -15,7 +15,8 @@ function Card({ unit }: { unit: Unit }) {
   const [place, setPlace] = useState(unit.place);
   const facts = useQuery({ queryKey: ['unit-facts', unit.id], queryFn: () => call(unitFacts, { params: { unitId: unit.id } }) });
   const moving = useMutation({
-    mutationFn: (leaveJobId: string | undefined) => call(moveUnit, { params: { unitId: unit.id }, body: { commandId: newId(), place, job: null, ...(leaveJobId ? { leaveJobId } : {}) } }),
+    mutationFn: (leaveJobId: string | undefined) =>
+      call(moveUnit, { params: { unitId: unit.id }, body: { commandId: newId(), place, job: null, ...(leaveJobId ? { leaveJobId } : {}) } }),
     onSuccess: () => client.invalidateQueries({ queryKey: ['units'] }),
   });
   return (
@@ -27,13 +28,19 @@ function Card({ unit }: { unit: Unit }) {
             It is there now
           </Button>
         )}
-        {mayWrite && unit.kind !== 'car' && unit.jobs.map((j) => (
-          <Button key={j.jobId} variant="subtle" onClick={() => moving.mutate(j.jobId)}>
-            Take off job {j.number}, to this place
-          </Button>
-        ))}
+        {mayWrite &&
+          unit.kind !== 'car' &&
+          unit.jobs.map((j) => (
+            <Button key={j.jobId} variant="subtle" onClick={() => moving.mutate(j.jobId)}>
+              Take off job {j.number}, to this place
+            </Button>
+          ))}
       </div>
-      {moving.isError && <p role="alert" className="oxide">{sentenceOf(moving.error)}</p>}
+      {moving.isError && (
+        <p role="alert" className="oxide">
+          {sentenceOf(moving.error)}
+        </p>
+      )}
       <h3 style={{ marginTop: 12 }}>What is known of it</h3>
       {facts.data?.facts.length === 0 && <p className="quiet">Nothing yet. Facts typed on a job hang on the unit and go with it.</p>}
       <table className="data">
@@ -59,8 +66,18 @@ export function UnitsPage() {
   const [params, setParams] = useSearchParams();
   const [filter, setFilter] = useState('');
   const open = params.get('open');
-  if (units.isPending) return <div className="page"><Loading /></div>;
-  if (units.isError) return <div className="page"><Failed sentence={sentenceOf(units.error)} again={() => void units.refetch()} /></div>;
+  if (units.isPending)
+    return (
+      <div className="page">
+        <Loading />
+      </div>
+    );
+  if (units.isError)
+    return (
+      <div className="page">
+        <Failed sentence={sentenceOf(units.error)} again={() => void units.refetch()} />
+      </div>
+    );
   const shown = units.data.units.filter((u) => `${u.name} ${u.identity ?? ''} ${u.place} ${u.kind}`.toLowerCase().includes(filter.trim().toLowerCase()));
   return (
     <div className="page">
@@ -74,13 +91,21 @@ export function UnitsPage() {
       <ul className="rows panel">
         {shown.map((u) => (
           <li key={u.id}>
-            <button type="button" className="row-button" style={{ gridTemplateColumns: '90px minmax(0, 1.4fr) minmax(0, 1fr) minmax(0, 1fr)' }} aria-expanded={open === u.id} onClick={() => setParams(open === u.id ? {} : { open: u.id }, { replace: true })}>
+            <button
+              type="button"
+              className="row-button"
+              style={{ gridTemplateColumns: '90px minmax(0, 1.4fr) minmax(0, 1fr) minmax(0, 1fr)' }}
+              aria-expanded={open === u.id}
+              onClick={() => setParams(open === u.id ? {} : { open: u.id }, { replace: true })}
+            >
               <span className="tag">{u.kind}</span>
               <span>
                 <b>{u.name}</b> <span className="quiet mono">{u.identity}</span>
               </span>
               <span>{u.place}</span>
-              <span className="quiet">{u.jobs.length === 0 ? 'on no job' : u.jobs.map((j) => `job ${j.number} as ${j.role.replaceAll('-', ' ')}`).join(', ')}</span>
+              <span className="quiet">
+                {u.jobs.length === 0 ? 'on no job' : u.jobs.map((j) => `job ${j.number} as ${j.role.replaceAll('-', ' ')}`).join(', ')}
+              </span>
             </button>
             {open === u.id && (
               <>

@@ -18,7 +18,8 @@ export function progressOf(sheet: JobSheet, plan: Plan): Record<StationId, { sai
   const openCase = Object.values(recordsOf<{ closed?: unknown }>(sheet, 'case')).some((c) => !c.closed);
   const followUps = Object.values(recordsOf<{ done?: unknown }>(sheet, 'follow-up')).filter((f) => !f.done).length;
   const signed = (id: StationId): boolean => sheet.job.signedStations.includes(id);
-  const say = (id: StationId, said: string, waits = false): { said: string; waits: boolean } => (signed(id) ? { said: 'signed', waits: false } : { said, waits });
+  const say = (id: StationId, said: string, waits = false): { said: string; waits: boolean } =>
+    signed(id) ? { said: 'signed', waits: false } : { said, waits };
   return {
     scope: say('scope', `${sheet.facts.length} facts known`),
     donor: say('donor', `${count('part')} of ${plan.harvest.length} parts`),

@@ -68,7 +68,10 @@ export function usePut() {
   const client = useQueryClient();
   const jobId = sheet.job.id;
   const keep = (row: RecordRow): void => {
-    client.setQueryData<JobSheet>(['job', jobId], (old) => old && { ...old, records: [...old.records.filter((r) => !(r.kind === row.kind && r.key === row.key)), row] });
+    client.setQueryData<JobSheet>(
+      ['job', jobId],
+      (old) => old && { ...old, records: [...old.records.filter((r) => !(r.kind === row.kind && r.key === row.key)), row] },
+    );
     void client.invalidateQueries({ queryKey: ['job', jobId] });
   };
   return useMutation({
@@ -78,7 +81,9 @@ export function usePut() {
         return (await call(putRecord, { params: { jobId, kind: w.kind, key: w.key }, body: { commandId: newId(), data: w.data, revision } })).record;
       } catch (error) {
         if (error instanceof Refused && error.problem.status === 409 && 'current' in error.problem) {
-          return new Promise<RecordRow>((done) => conflict({ kind: w.kind, key: w.key, mine: w.data, theirs: error.problem.current as RecordRow | null, done }));
+          return new Promise<RecordRow>((done) =>
+            conflict({ kind: w.kind, key: w.key, mine: w.data, theirs: error.problem.current as RecordRow | null, done }),
+          );
         }
         throw error;
       }
@@ -92,8 +97,14 @@ export function useChangeJob() {
   const client = useQueryClient();
   const jobId = sheet.job.id;
   return useMutation({
-    mutationFn: (change: { bay?: string | null; promised?: string | null; station?: JobSheet['job']['station']; signStation?: JobSheet['job']['station']; wish?: string; faults?: string }) =>
-      call(changeJob, { params: { jobId }, body: { commandId: newId(), revision: sheet.job.revision, ...change } }),
+    mutationFn: (change: {
+      bay?: string | null;
+      promised?: string | null;
+      station?: JobSheet['job']['station'];
+      signStation?: JobSheet['job']['station'];
+      wish?: string;
+      faults?: string;
+    }) => call(changeJob, { params: { jobId }, body: { commandId: newId(), revision: sheet.job.revision, ...change } }),
     onSuccess: () => client.invalidateQueries({ queryKey: ['job', jobId] }),
   });
 }

@@ -9,12 +9,24 @@ import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
 import { Because, MeasuredInput } from '../ui/index.ts';
 import { parseMeasure } from '@bay/core/units';
 
-const statusWords: Record<KitStatus, string> = { wanted: 'Wanted', ordered: 'Ordered', here: 'Here', fitted: 'Fitted', 'sent-back': 'Sent back', 'not-needed': 'Not needed' };
+const statusWords: Record<KitStatus, string> = {
+  wanted: 'Wanted',
+  ordered: 'Ordered',
+  here: 'Here',
+  fitted: 'Fitted',
+  'sent-back': 'Sent back',
+  'not-needed': 'Not needed',
+};
 
 function KitCard({ line, record }: { line: KitLine; record: KitRecord | undefined }) {
   const { plan, mayWrite } = useJob();
   const put = usePut();
-  const [v, setV] = useState({ status: record?.status ?? 'wanted', options: record?.options ?? line.filled.map((f) => f.text).join(', '), note: record?.note ?? '', price: record?.price === undefined ? '' : String(record.price) });
+  const [v, setV] = useState({
+    status: record?.status ?? 'wanted',
+    options: record?.options ?? line.filled.map((f) => f.text).join(', '),
+    note: record?.note ?? '',
+    price: record?.price === undefined ? '' : String(record.price),
+  });
   const [fact, setFact] = useState<string>();
   const stops = orderStops(line, plan.facts, { ...record, status: v.status, options: v.options });
   const price = v.price.trim() === '' ? undefined : parseMeasure(v.price, '');
@@ -24,7 +36,9 @@ function KitCard({ line, record }: { line: KitLine; record: KitRecord | undefine
       <p>
         <b>Settle before ordering:</b> {line.def.options}
       </p>
-      <p className="quiet">Left out: {line.def.leftOut}. Usually {line.def.price.join(' / ')} (low, likely, high; estimates).</p>
+      <p className="quiet">
+        Left out: {line.def.leftOut}. Usually {line.def.price.join(' / ')} (low, likely, high; estimates).
+      </p>
       {line.filled.length > 0 && <p className="quiet">From the cards: {line.filled.map((f) => f.text).join('; ')}</p>}
       <Because ids={line.because} facts={plan.facts} />
       {line.blanks.length > 0 && (
@@ -41,19 +55,36 @@ function KitCard({ line, record }: { line: KitLine; record: KitRecord | undefine
         <form
           onSubmit={(e) => {
             e.preventDefault();
-            put.mutate({ kind: 'kit', key: line.def.id, data: { status: v.status, options: v.options || undefined, note: v.note || undefined, ...(price?.ok ? { price: price.measure.value } : {}) } });
+            put.mutate({
+              kind: 'kit',
+              key: line.def.id,
+              data: { status: v.status, options: v.options || undefined, note: v.note || undefined, ...(price?.ok ? { price: price.measure.value } : {}) },
+            });
           }}
         >
           <div className="fields">
-            <Select label="State" data={kitStatuses.map((value) => ({ value, label: statusWords[value] }))} value={v.status} onChange={(s) => setV({ ...v, status: (s ?? 'wanted') as KitStatus })} />
+            <Select
+              label="State"
+              data={kitStatuses.map((value) => ({ value, label: statusWords[value] }))}
+              value={v.status}
+              onChange={(s) => setV({ ...v, status: (s ?? 'wanted') as KitStatus })}
+            />
             <TextInput label="Exact options" value={v.options} onChange={(e) => setV({ ...v, options: e.currentTarget.value })} />
             <MeasuredInput label="Paid" unit="" value={v.price} onChange={(t) => setV({ ...v, price: t })} />
             <TextInput label={v.status === 'not-needed' ? 'Why not' : 'Note'} value={v.note} onChange={(e) => setV({ ...v, note: e.currentTarget.value })} />
           </div>
           {ordering && <p className="oxide">Not to be ordered yet: {stops.join('; ')}.</p>}
-          {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+          {put.isError && (
+            <p role="alert" className="oxide">
+              {sentenceOf(put.error)}
+            </p>
+          )}
           <div className="row-actions">
-            <Button type="submit" loading={put.isPending} disabled={ordering || (price !== undefined && !price.ok) || (v.status === 'not-needed' && v.note.trim() === '')}>
+            <Button
+              type="submit"
+              loading={put.isPending}
+              disabled={ordering || (price !== undefined && !price.ok) || (v.status === 'not-needed' && v.note.trim() === '')}
+            >
               Save
             </Button>
           </div>
@@ -102,9 +133,22 @@ export default function KitBench() {
                 const record = records[l.def.id];
                 return (
                   <li key={l.def.id}>
-                    <button type="button" className="row-button" style={{ gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr) 96px' }} aria-expanded={open === l.def.id} onClick={() => setOpen(open === l.def.id ? undefined : l.def.id)}>
+                    <button
+                      type="button"
+                      className="row-button"
+                      style={{ gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr) 96px' }}
+                      aria-expanded={open === l.def.id}
+                      onClick={() => setOpen(open === l.def.id ? undefined : l.def.id)}
+                    >
                       <span>{l.def.title}</span>
-                      <span className="quiet">{record?.options ?? (l.blanks.length > 0 ? `stops at: ${l.blanks.map((id) => factDef(id).label.toLowerCase()).join(', ')}` : waits ? `waits for ${l.needs.map((id) => (/^(rec|don|eng|gbx|cho)-/.test(id) ? factDef(id).label.toLowerCase() : id)).join(', ')}` : '')}</span>
+                      <span className="quiet">
+                        {record?.options ??
+                          (l.blanks.length > 0
+                            ? `stops at: ${l.blanks.map((id) => factDef(id).label.toLowerCase()).join(', ')}`
+                            : waits
+                              ? `waits for ${l.needs.map((id) => (/^(rec|don|eng|gbx|cho)-/.test(id) ? factDef(id).label.toLowerCase() : id)).join(', ')}`
+                              : '')}
+                      </span>
                       <span className="word">{statusWords[record?.status ?? 'wanted']}</span>
                     </button>
                     {open === l.def.id && <KitCard line={l} record={record} />}

@@ -31,7 +31,9 @@ export function LogBar() {
   const hint = draft?.kind === 'note' && draft.hint !== undefined;
   return (
     <div className="log-bar">
-      <span className="key" aria-hidden="true">/</span>
+      <span className="key" aria-hidden="true">
+        /
+      </span>
       <form
         onSubmit={(e) => {
           e.preventDefault();

@@ -28,14 +28,24 @@ export function Logbook({ shut }: { shut: boolean }) {
   const jobId = sheet.job.id;
   const [older, setOlder] = useState<LogEntry[]>([]);
   const first = older[0]?.id ?? sheet.log[0]?.id;
-  const more = useQuery({ queryKey: ['log-before', jobId, first], queryFn: () => call(readLog, { params: { jobId }, query: { before: String(first) as unknown as number, limit: '100' as unknown as number } }), enabled: false });
+  const more = useQuery({
+    queryKey: ['log-before', jobId, first],
+    queryFn: () => call(readLog, { params: { jobId }, query: { before: String(first) as unknown as number, limit: '100' as unknown as number } }),
+    enabled: false,
+  });
   const entries = useMemo(() => {
     const seen = new Set(sheet.log.map((e) => e.id));
     return [...older.filter((e) => !seen.has(e.id)), ...sheet.log];
   }, [older, sheet.log]);
   const rows = useMemo(() => withDays(entries), [entries]);
   const box = useRef<HTMLDivElement>(null);
-  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => box.current, estimateSize: () => 46, overscan: 12, getItemKey: (i) => ('day' in rows[i]! ? `day${rows[i].day}` : rows[i]!.id) });
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => box.current,
+    estimateSize: () => 46,
+    overscan: 12,
+    getItemKey: (i) => ('day' in rows[i]! ? `day${rows[i].day}` : rows[i]!.id),
+  });
   const newest = entries.at(-1)?.id;
   useEffect(() => {
     if (rows.length > 0) virtual.scrollToIndex(rows.length - 1, { align: 'end' });
@@ -62,7 +72,12 @@ export function Logbook({ shut }: { shut: boolean }) {
           {virtual.getVirtualItems().map((item) => {
             const row = rows[item.index]!;
             return (
-              <div key={item.key} data-index={item.index} ref={virtual.measureElement} style={{ position: 'absolute', top: 0, left: 0, right: 0, transform: `translateY(${item.start}px)` }}>
+              <div
+                key={item.key}
+                data-index={item.index}
+                ref={virtual.measureElement}
+                style={{ position: 'absolute', top: 0, left: 0, right: 0, transform: `translateY(${item.start}px)` }}
+              >
                 {'day' in row ? (
                   <div className="book-day">{row.day}</div>
                 ) : (

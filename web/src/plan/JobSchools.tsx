@@ -17,7 +17,10 @@ export function JobSchools({ ids }: { ids: readonly string[] }) {
         const choice = plan.schools.get(id)!;
         return (
           <button key={id} type="button" className="plain-button small bare" disabled={!mayWrite} onClick={() => setOpen(id)} title={question.question}>
-            {sideOf(choice.side)?.standsFor ?? choice.side} <span className="quiet" style={{ fontWeight: 400 }}>{choice.from === 'job' ? 'this job' : choice.from === 'shop' ? "shop's school" : 'default'}</span>
+            {sideOf(choice.side)?.standsFor ?? choice.side}{' '}
+            <span className="quiet" style={{ fontWeight: 400 }}>
+              {choice.from === 'job' ? 'this job' : choice.from === 'shop' ? "shop's school" : 'default'}
+            </span>
           </button>
         );
       })}
@@ -36,7 +39,13 @@ function Differ({ id, close }: { id: string; close: () => void }) {
   const chosen = sideOf(side);
   return (
     <Modal opened onClose={close} title={question.question} size="lg">
-      <Select label="On this job" data={question.sides.map((s) => ({ value: s.id, label: sideOf(s.id)?.standsFor ?? s.label }))} value={side} onChange={(s) => setSide(s ?? choice.side)} data-autofocus />
+      <Select
+        label="On this job"
+        data={question.sides.map((s) => ({ value: s.id, label: sideOf(s.id)?.standsFor ?? s.label }))}
+        value={side}
+        onChange={(s) => setSide(s ?? choice.side)}
+        data-autofocus
+      />
       {chosen && (
         <div className="words-3">
           <p>
@@ -51,13 +60,25 @@ function Differ({ id, close }: { id: string; close: () => void }) {
         </div>
       )}
       <TextInput label="Why this job differs" value={reason} onChange={(e) => setReason(e.currentTarget.value)} mt="sm" />
-      {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+      {put.isError && (
+        <p role="alert" className="oxide">
+          {sentenceOf(put.error)}
+        </p>
+      )}
       <div className="row-actions">
-        <Button disabled={reason.trim().length < 3} loading={put.isPending} onClick={() => put.mutate({ kind: 'school', key: id, data: { side, reason } }, { onSuccess: close })}>
+        <Button
+          disabled={reason.trim().length < 3}
+          loading={put.isPending}
+          onClick={() => put.mutate({ kind: 'school', key: id, data: { side, reason } }, { onSuccess: close })}
+        >
           Take this side here
         </Button>
         {choice.from === 'job' && (
-          <Button variant="default" loading={put.isPending} onClick={() => put.mutate({ kind: 'school', key: id, data: { side: '', reason: 'as the shop does' } }, { onSuccess: close })}>
+          <Button
+            variant="default"
+            loading={put.isPending}
+            onClick={() => put.mutate({ kind: 'school', key: id, data: { side: '', reason: 'as the shop does' } }, { onSuccess: close })}
+          >
             Back to the shop's
           </Button>
         )}

@@ -20,8 +20,18 @@ export function SchoolsPage() {
     mutationFn: (v: { question: string; side: string }) => call(chooseSchool, { params: { question: v.question }, body: { commandId: newId(), side: v.side } }),
     onSuccess: (reply) => client.setQueryData(['schools'], reply),
   });
-  if (schools.isPending) return <div className="page"><Loading rows={8} /></div>;
-  if (schools.isError) return <div className="page"><Failed sentence={sentenceOf(schools.error)} again={() => void schools.refetch()} /></div>;
+  if (schools.isPending)
+    return (
+      <div className="page">
+        <Loading rows={8} />
+      </div>
+    );
+  if (schools.isError)
+    return (
+      <div className="page">
+        <Failed sentence={sentenceOf(schools.error)} again={() => void schools.refetch()} />
+      </div>
+    );
   const { chosen } = schools.data;
   return (
     <div className="page">
@@ -29,14 +39,24 @@ export function SchoolsPage() {
         <h1>The shop's schools</h1>
         <span className="quiet">Where good people disagree, the shop takes one side; a job may differ, with a reason.</span>
       </div>
-      {choosing.isError && <p role="alert" className="oxide">{sentenceOf(choosing.error)}</p>}
+      {choosing.isError && (
+        <p role="alert" className="oxide">
+          {sentenceOf(choosing.error)}
+        </p>
+      )}
       <ul className="rows panel">
         {schoolQuestions.map((q) => {
           const side = chosen[q.id] ?? q.defaultSide;
           const acts = q.sides.some((s) => changes.has(s.id));
           return (
             <li key={q.id}>
-              <button type="button" className="row-button" style={{ gridTemplateColumns: 'minmax(0, 1.3fr) minmax(0, 1fr) 130px' }} aria-expanded={open === q.id} onClick={() => setOpen(open === q.id ? undefined : q.id)}>
+              <button
+                type="button"
+                className="row-button"
+                style={{ gridTemplateColumns: 'minmax(0, 1.3fr) minmax(0, 1fr) 130px' }}
+                aria-expanded={open === q.id}
+                onClick={() => setOpen(open === q.id ? undefined : q.id)}
+              >
                 <span>{q.question}</span>
                 <b>{sideOf(side)?.standsFor ?? side}</b>
                 <span className="quiet">{chosen[q.id] ? "the shop's" : 'default'}</span>

@@ -15,13 +15,31 @@ function CalcForm({ calc }: { calc: Calculator }) {
       <div className="fields" style={{ marginTop: 10 }}>
         {calc.inputs.map((i) =>
           i.options ? (
-            <Select key={i.key} label={i.label} data={[...i.options]} value={typed[i.key] ?? i.options[0]!} onChange={(o) => setTyped({ ...typed, [i.key]: o ?? '' })} />
+            <Select
+              key={i.key}
+              label={i.label}
+              data={[...i.options]}
+              value={typed[i.key] ?? i.options[0]!}
+              onChange={(o) => setTyped({ ...typed, [i.key]: o ?? '' })}
+            />
           ) : (
-            <TextInput key={i.key} label={i.unit ? `${i.label}, ${i.unit}` : i.label} placeholder={i.example} value={typed[i.key] ?? ''} onChange={(e) => setTyped({ ...typed, [i.key]: e.currentTarget.value })} error={errors[i.key]} classNames={{ input: 'mono' }} />
+            <TextInput
+              key={i.key}
+              label={i.unit ? `${i.label}, ${i.unit}` : i.label}
+              placeholder={i.example}
+              value={typed[i.key] ?? ''}
+              onChange={(e) => setTyped({ ...typed, [i.key]: e.currentTarget.value })}
+              error={errors[i.key]}
+              classNames={{ input: 'mono' }}
+            />
           ),
         )}
       </div>
-      {errors['result'] && <p role="alert" className="oxide">{errors['result']}</p>}
+      {errors['result'] && (
+        <p role="alert" className="oxide">
+          {errors['result']}
+        </p>
+      )}
       {outcome?.ok ? (
         <div className="notice" style={{ marginTop: 12 }} role="status">
           <table className="sum">

@@ -5,7 +5,10 @@ import { sentenceOf } from '../api/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
 import { dayWords } from '../ui/index.ts';
 
-const ordered = orderSteps(buildSteps.map((s, i) => ({ id: s.id, rank: i, after: s.after, before: [], needs: [] })), []);
+const ordered = orderSteps(
+  buildSteps.map((s, i) => ({ id: s.id, rank: i, after: s.after, before: [], needs: [] })),
+  [],
+);
 const byId = new Map(buildSteps.map((s) => [s.id, s]));
 
 /** The order of building up, with what each step waits for. */
@@ -16,7 +19,11 @@ export function BuildUp() {
   const closed = (id: string): boolean => ['done', 'waived'].includes(tasks[id]?.status ?? 'open');
   return (
     <>
-      {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+      {put.isError && (
+        <p role="alert" className="oxide">
+          {sentenceOf(put.error)}
+        </p>
+      )}
       <ol>
         {ordered.ids.map((id) => {
           const step = byId.get(id)!;
@@ -25,13 +32,17 @@ export function BuildUp() {
           const free = status === 'open' && heldBy.length === 0;
           return (
             <li key={id} className={`step ${status === 'open' ? (free ? 'free' : 'held') : status}`}>
-              <span className="mark" aria-hidden="true">{status === 'done' ? '✓' : status === 'on-it' ? '›' : ''}</span>
+              <span className="mark" aria-hidden="true">
+                {status === 'done' ? '✓' : status === 'on-it' ? '›' : ''}
+              </span>
               <div>
                 <p className="title">{step.title}</p>
                 <p className="meta">
                   {step.how}. Why here: {step.why}
                 </p>
-                {heldBy.length > 0 && status === 'open' && <p className="meta ochre">Held: after {heldBy.map((f) => byId.get(f)!.title.split(/[:,;]/)[0]).join('; ')}</p>}
+                {heldBy.length > 0 && status === 'open' && (
+                  <p className="meta ochre">Held: after {heldBy.map((f) => byId.get(f)!.title.split(/[:,;]/)[0]).join('; ')}</p>
+                )}
                 {step.caution && status !== 'done' && <p className="caution">{step.caution}</p>}
                 {status !== 'open' && tasks[id]?.at && (
                   <p className="meta">
@@ -47,17 +58,32 @@ export function BuildUp() {
                     </button>
                   )}
                   {(free || status === 'on-it') && (
-                    <button type="button" className="plain-button small teal" aria-label={`Done: ${step.title}`} onClick={() => put.mutate({ kind: 'task', key: id, data: { status: 'done' } })}>
+                    <button
+                      type="button"
+                      className="plain-button small teal"
+                      aria-label={`Done: ${step.title}`}
+                      onClick={() => put.mutate({ kind: 'task', key: id, data: { status: 'done' } })}
+                    >
                       Done
                     </button>
                   )}
                   {status !== 'open' && (
-                    <button type="button" className="plain-button small bare" aria-label={`Undo: ${step.title}`} onClick={() => put.mutate({ kind: 'task', key: id, data: { status: 'open' } })}>
+                    <button
+                      type="button"
+                      className="plain-button small bare"
+                      aria-label={`Undo: ${step.title}`}
+                      onClick={() => put.mutate({ kind: 'task', key: id, data: { status: 'open' } })}
+                    >
                       Undo
                     </button>
                   )}
                   {status === 'open' && (
-                    <button type="button" className="plain-button small bare" aria-label={`Not needed: ${step.title}`} onClick={() => put.mutate({ kind: 'task', key: id, data: { status: 'waived', note: 'not opened so far' } })}>
+                    <button
+                      type="button"
+                      className="plain-button small bare"
+                      aria-label={`Not needed: ${step.title}`}
+                      onClick={() => put.mutate({ kind: 'task', key: id, data: { status: 'waived', note: 'not opened so far' } })}
+                    >
                       Not needed
                     </button>
                   )}

@@ -5,7 +5,14 @@ import { BuildUp } from './BuildUp.tsx';
 import { Sheets } from './Sheets.tsx';
 import { Torques } from './Torques.tsx';
 
-const tabs = { sheets: 'Measurements', torques: 'Torques', build: 'Build-up', out: 'While it is out', look: 'Look over', transfer: 'Moving parts across' } as const;
+const tabs = {
+  sheets: 'Measurements',
+  torques: 'Torques',
+  build: 'Build-up',
+  out: 'While it is out',
+  look: 'Look over',
+  transfer: 'Moving parts across',
+} as const;
 
 function Table({ heads, rows }: { heads: readonly string[]; rows: readonly (readonly string[])[] }) {
   return (
@@ -53,7 +60,12 @@ export default function PrepBench() {
       {tab === 'sheets' && <Sheets />}
       {tab === 'torques' && <Torques />}
       {tab === 'build' && <BuildUp />}
-      {tab === 'out' && <Table heads={['What', 'Do it when', 'Minutes now', 'Minutes later', 'Failing later costs']} rows={whileOut.map((w) => [w.item, w.when, w.minutesNow, w.minutesLater, w.failing])} />}
+      {tab === 'out' && (
+        <Table
+          heads={['What', 'Do it when', 'Minutes now', 'Minutes later', 'Failing later costs']}
+          rows={whileOut.map((w) => [w.item, w.when, w.minutesNow, w.minutesLater, w.failing])}
+        />
+      )}
       {tab === 'look' && (
         <>
           <Table heads={['Looked at', 'How', 'What it means', 'What follows']} rows={findings.map((f) => [f.lookedAt, f.how, f.means, f.follows])} />

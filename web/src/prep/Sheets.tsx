@@ -22,11 +22,26 @@ interface LimitsRecord {
 
 const wordClass: Record<SheetWord, string> = { 'in-limits': 'teal', doubtful: 'ochre', 'out-of-limits': 'oxide', 'no-limit': '', 'not-read': '' };
 
-function PlaceForm({ def, place, record, limits, close }: { def: SheetDef; place: string; record: SheetRecord | undefined; limits: SheetLimits; close: () => void }) {
+function PlaceForm({
+  def,
+  place,
+  record,
+  limits,
+  close,
+}: {
+  def: SheetDef;
+  place: string;
+  record: SheetRecord | undefined;
+  limits: SheetLimits;
+  close: () => void;
+}) {
   const put = usePut();
   const { sheet } = useJob();
   const [revision] = useState(() => sheet.records.find((r) => r.kind === 'sheet' && r.key === `${def.id}:${place}`)?.revision ?? 0);
-  const [typed, setTyped] = useState<Record<string, string>>(() => ({ ...Object.fromEntries(Object.entries(record?.readings ?? {}).map(([k, v]) => [k, String(v)])), ...record?.typed }));
+  const [typed, setTyped] = useState<Record<string, string>>(() => ({
+    ...Object.fromEntries(Object.entries(record?.readings ?? {}).map(([k, v]) => [k, String(v)])),
+    ...record?.typed,
+  }));
   const read = def.readings.map((r) => [r.key, typed[r.key]?.trim() ? parseMeasure(typed[r.key]!, def.unit) : undefined] as const);
   const readings = Object.fromEntries(read.flatMap(([key, m]) => (m?.ok ? [[key, m.measure.value]] : [])));
   const wrong = read.some(([, m]) => m && !m.ok);
@@ -36,17 +51,33 @@ function PlaceForm({ def, place, record, limits, close }: { def: SheetDef; place
       <form
         onSubmit={(e) => {
           e.preventDefault();
-          put.mutate({ kind: 'sheet', key: `${def.id}:${place}`, data: { sheet: def.id, place, readings, typed: Object.fromEntries(Object.entries(typed).filter(([k]) => readings[k] !== undefined)) }, revision }, { onSuccess: close });
+          put.mutate(
+            {
+              kind: 'sheet',
+              key: `${def.id}:${place}`,
+              data: { sheet: def.id, place, readings, typed: Object.fromEntries(Object.entries(typed).filter(([k]) => readings[k] !== undefined)) },
+              revision,
+            },
+            { onSuccess: close },
+          );
         }}
       >
         <div className="fields">
           {def.readings.map((r, i) => (
-            <MeasuredInput key={r.key} label={r.label} unit={def.unit} value={typed[r.key] ?? ''} onChange={(t) => setTyped({ ...typed, [r.key]: t })} autoFocus={i === 0} />
+            <MeasuredInput
+              key={r.key}
+              label={r.label}
+              unit={def.unit}
+              value={typed[r.key] ?? ''}
+              onChange={(t) => setTyped({ ...typed, [r.key]: t })}
+              autoFocus={i === 0}
+            />
           ))}
         </div>
         {verdict.findings.map((f) => (
           <p key={f.label} style={{ padding: '4px 0' }}>
-            <b>{f.label}</b> <span className="mono">{formatMeasure(f.value, 'mm', 3)}</span> <span className={`tag ${wordClass[f.word]}`}>{sheetWords[f.word]}</span>
+            <b>{f.label}</b> <span className="mono">{formatMeasure(f.value, 'mm', 3)}</span>{' '}
+            <span className={`tag ${wordClass[f.word]}`}>{sheetWords[f.word]}</span>
             <br />
             <span className="quiet">
               {f.sum}
@@ -54,7 +85,11 @@ function PlaceForm({ def, place, record, limits, close }: { def: SheetDef; place
             </span>
           </p>
         ))}
-        {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+        {put.isError && (
+          <p role="alert" className="oxide">
+            {sentenceOf(put.error)}
+          </p>
+        )}
         <div className="row-actions">
           <Button type="submit" loading={put.isPending} disabled={wrong || Object.keys(readings).length === 0}>
             Save readings
@@ -72,7 +107,9 @@ function LimitsForm({ def, record, close }: { def: SheetDef; record: LimitsRecor
   const put = usePut();
   const [typed, setTyped] = useState<Record<string, string>>(() => Object.fromEntries(Object.entries(record?.limits ?? {}).map(([k, v]) => [k, String(v)])));
   const [source, setSource] = useState(record?.source ?? '');
-  const read = Object.entries(typed).filter(([, t]) => t.trim() !== '').map(([k, t]) => [k, parseMeasure(t, 'mm')] as const);
+  const read = Object.entries(typed)
+    .filter(([, t]) => t.trim() !== '')
+    .map(([k, t]) => [k, parseMeasure(t, 'mm')] as const);
   const limits = Object.fromEntries(read.flatMap(([k, m]) => (m.ok ? [[k, m.measure.value]] : [])));
   return (
     <Modal opened onClose={close} title={`Limits for ${def.title.toLowerCase()}`}>
@@ -87,7 +124,11 @@ function LimitsForm({ def, record, close }: { def: SheetDef; record: LimitsRecor
           <MeasuredInput key={name} label={name.replaceAll('-', ' ')} unit="mm" value={typed[name] ?? ''} onChange={(t) => setTyped({ ...typed, [name]: t })} />
         ))}
         <TextInput label="Manual and page" value={source} onChange={(e) => setSource(e.currentTarget.value)} />
-        {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+        {put.isError && (
+          <p role="alert" className="oxide">
+            {sentenceOf(put.error)}
+          </p>
+        )}
         <div className="row-actions">
           <Button type="submit" loading={put.isPending} disabled={source.trim() === '' || read.some(([, m]) => !m.ok)}>
             Save limits
@@ -109,7 +150,9 @@ export function Sheets() {
   return (
     <>
       {sheetDefs.map((def) => {
-        const own = Object.values(sheets).filter((s) => s.sheet === def.id).sort((a, b) => a.place.localeCompare(b.place, 'en', { numeric: true }));
+        const own = Object.values(sheets)
+          .filter((s) => s.sheet === def.id)
+          .sort((a, b) => a.place.localeCompare(b.place, 'en', { numeric: true }));
         const entered = limits[def.id];
         const words = measurementDefs.find((m) => m.id === def.measurement);
         return (
@@ -142,7 +185,12 @@ export function Sheets() {
                       return (
                         <tr key={s.place}>
                           <td>
-                            <button type="button" className="plain-button small bare mono" onClick={() => setOpen({ def, place: s.place })} aria-label={`${def.title}, ${def.place} ${s.place}`}>
+                            <button
+                              type="button"
+                              className="plain-button small bare mono"
+                              onClick={() => setOpen({ def, place: s.place })}
+                              aria-label={`${def.title}, ${def.place} ${s.place}`}
+                            >
                               {s.place}
                             </button>
                           </td>
@@ -176,7 +224,14 @@ export function Sheets() {
                   if (wanted) setOpen({ def, place: wanted });
                 }}
               >
-                <TextInput aria-label={`${def.title}: which ${def.place}`} placeholder={`${def.place} 1`} value={place[def.id] ?? ''} onChange={(e) => setPlace({ ...place, [def.id]: e.currentTarget.value })} w={140} maxLength={10} />
+                <TextInput
+                  aria-label={`${def.title}: which ${def.place}`}
+                  placeholder={`${def.place} 1`}
+                  value={place[def.id] ?? ''}
+                  onChange={(e) => setPlace({ ...place, [def.id]: e.currentTarget.value })}
+                  w={140}
+                  maxLength={10}
+                />
                 <Button type="submit" variant="default" disabled={!place[def.id]?.trim()}>
                   Read {def.place}
                 </Button>
@@ -185,7 +240,16 @@ export function Sheets() {
           </div>
         );
       })}
-      {open && <PlaceForm key={open.def.id + open.place} def={open.def} place={open.place} record={sheets[`${open.def.id}:${open.place}`]} limits={limits[open.def.id]?.limits ?? {}} close={() => setOpen(undefined)} />}
+      {open && (
+        <PlaceForm
+          key={open.def.id + open.place}
+          def={open.def}
+          place={open.place}
+          record={sheets[`${open.def.id}:${open.place}`]}
+          limits={limits[open.def.id]?.limits ?? {}}
+          close={() => setOpen(undefined)}
+        />
+      )}
       {limitsOf && <LimitsForm def={limitsOf} record={limits[limitsOf.id]} close={() => setLimitsOf(undefined)} />}
     </>
   );

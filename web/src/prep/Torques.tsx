@@ -18,7 +18,10 @@ function BoltForm({ joint, bolt, close }: { joint: string; bolt: string; close: 
   const [stages, setStages] = useState('');
   const [angle, setAngle] = useState('');
   const [source, setSource] = useState('');
-  const read = stages.split(/\s*(?:,|then|\+)\s*/).filter(Boolean).map((s) => parseMeasure(s, 'N·m'));
+  const read = stages
+    .split(/\s*(?:,|then|\+)\s*/)
+    .filter(Boolean)
+    .map((s) => parseMeasure(s, 'N·m'));
   const deg = angle.trim() === '' ? undefined : parseMeasure(angle, 'deg');
   const bad = read.find((m) => !m.ok);
   return (
@@ -27,18 +30,50 @@ function BoltForm({ joint, bolt, close }: { joint: string; bolt: string; close: 
         onSubmit={(e) => {
           e.preventDefault();
           put.mutate(
-            { kind: 'torque', key: `${joint}:${number.trim()}`, data: { joint, bolt: number.trim(), stagesNm: read.flatMap((m) => (m.ok ? [m.measure.value] : [])), ...(deg?.ok ? { angleDeg: deg.measure.value } : {}), source } },
+            {
+              kind: 'torque',
+              key: `${joint}:${number.trim()}`,
+              data: {
+                joint,
+                bolt: number.trim(),
+                stagesNm: read.flatMap((m) => (m.ok ? [m.measure.value] : [])),
+                ...(deg?.ok ? { angleDeg: deg.measure.value } : {}),
+                source,
+              },
+            },
             { onSuccess: close },
           );
         }}
       >
         <TextInput label="Bolt" value={number} onChange={(e) => setNumber(e.currentTarget.value)} />
-        <TextInput label="Stages, N·m" placeholder="30 then 40 lbft" value={stages} onChange={(e) => setStages(e.currentTarget.value)} error={bad && !bad.ok ? bad.sentence : undefined} description={read.flatMap((m) => (m.ok ? [m.measure.understood] : [])).join(', then ')} data-autofocus />
+        <TextInput
+          label="Stages, N·m"
+          placeholder="30 then 40 lbft"
+          value={stages}
+          onChange={(e) => setStages(e.currentTarget.value)}
+          error={bad && !bad.ok ? bad.sentence : undefined}
+          description={read.flatMap((m) => (m.ok ? [m.measure.understood] : [])).join(', then ')}
+          data-autofocus
+        />
         <MeasuredInput label="Then angle" unit="deg" value={angle} onChange={setAngle} />
-        <TextInput label="Value from" placeholder="manual, page" value={source} onChange={(e) => setSource(e.currentTarget.value)} description="No value known means not tightened." />
-        {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+        <TextInput
+          label="Value from"
+          placeholder="manual, page"
+          value={source}
+          onChange={(e) => setSource(e.currentTarget.value)}
+          description="No value known means not tightened."
+        />
+        {put.isError && (
+          <p role="alert" className="oxide">
+            {sentenceOf(put.error)}
+          </p>
+        )}
         <div className="row-actions">
-          <Button type="submit" loading={put.isPending} disabled={number.trim() === '' || (read.length === 0 && !deg?.ok) || bad !== undefined || source.trim() === ''}>
+          <Button
+            type="submit"
+            loading={put.isPending}
+            disabled={number.trim() === '' || (read.length === 0 && !deg?.ok) || bad !== undefined || source.trim() === ''}
+          >
             Tight
           </Button>
         </div>
@@ -54,9 +89,17 @@ function TakenApart({ record, recordKey, close }: { record: TorqueRecord; record
     <Modal opened onClose={close} title={`Taken off again: ${record.joint}, bolt ${record.bolt}`}>
       <p>The torque record becomes void and the joint is open again. The old value stays readable.</p>
       <TextInput label="Why" value={why} onChange={(e) => setWhy(e.currentTarget.value)} data-autofocus />
-      {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+      {put.isError && (
+        <p role="alert" className="oxide">
+          {sentenceOf(put.error)}
+        </p>
+      )}
       <div className="row-actions">
-        <Button disabled={why.trim().length < 3} loading={put.isPending} onClick={() => put.mutate({ kind: 'torque', key: recordKey, data: { ...record, voided: { why } } }, { onSuccess: close })}>
+        <Button
+          disabled={why.trim().length < 3}
+          loading={put.isPending}
+          onClick={() => put.mutate({ kind: 'torque', key: recordKey, data: { ...record, voided: { why } } }, { onSuccess: close })}
+        >
           It is off
         </Button>
       </div>
@@ -80,9 +123,14 @@ export function Torques() {
     <>
       {all.length === 0 && <Empty title="No joint yet">Name a joint and count its bolts; then each bolt has its record.</Empty>}
       {all.map((joint) => {
-        const own = Object.entries(torques).filter(([, t]) => t.joint === joint).sort(([, a], [, b]) => a.bolt.localeCompare(b.bolt, 'en', { numeric: true }));
+        const own = Object.entries(torques)
+          .filter(([, t]) => t.joint === joint)
+          .sort(([, a], [, b]) => a.bolt.localeCompare(b.bolt, 'en', { numeric: true }));
         const count = named.get(joint);
-        const state = jointState(own.map(([, t]) => t), count ?? own.length);
+        const state = jointState(
+          own.map(([, t]) => t),
+          count ?? own.length,
+        );
         return (
           <div className="panel" key={joint}>
             <div className="bench-head">
@@ -110,7 +158,11 @@ export function Torques() {
                     <td>{t.voided ? `void: ${t.voided.why}, ${t.voided.by}` : `${t.by}, ${t.at ? dayWords(t.at) : ''}`}</td>
                     <td>
                       {mayWrite && (
-                        <button type="button" className="plain-button small bare" onClick={() => (t.voided ? setTighten({ joint, bolt: t.bolt }) : setOff(key))}>
+                        <button
+                          type="button"
+                          className="plain-button small bare"
+                          onClick={() => (t.voided ? setTighten({ joint, bolt: t.bolt }) : setOff(key))}
+                        >
                           {t.voided ? 'Tighten again' : 'Taken off'}
                         </button>
                       )}
@@ -131,11 +183,22 @@ export function Torques() {
           }}
         >
           <TextInput aria-label="Joint" placeholder="Joint, for example main caps" value={name} onChange={(e) => setName(e.currentTarget.value)} />
-          <TextInput aria-label="Bolts" placeholder="Bolts" inputMode="numeric" value={bolts} onChange={(e) => setBolts(e.currentTarget.value.replace(/\D/g, ''))} w={100} />
+          <TextInput
+            aria-label="Bolts"
+            placeholder="Bolts"
+            inputMode="numeric"
+            value={bolts}
+            onChange={(e) => setBolts(e.currentTarget.value.replace(/\D/g, ''))}
+            w={100}
+          />
           <Button type="submit" variant="default" disabled={name.trim().length < 2 || Number(bolts) < 1} loading={put.isPending}>
             Add the joint
           </Button>
-          {put.isError && <span role="alert" className="oxide">{sentenceOf(put.error)}</span>}
+          {put.isError && (
+            <span role="alert" className="oxide">
+              {sentenceOf(put.error)}
+            </span>
+          )}
         </form>
       )}
       {tighten && <BoltForm {...tighten} close={() => setTighten(undefined)} />}

@@ -15,7 +15,10 @@ const words: Record<StepState['status'], string> = { done: 'Done', waived: 'Not 
 const dangerous = new Set(['rm-lift-50', 'rm-mounts-free', 'rm-fuel-open', 'rm-hv-make-safe', 'rm-hv-pack-out', 'rm-split', 'rm-subframe-loose']);
 
 function heldWords(state: StepState): string {
-  const after = state.heldBy.slice(0, 3).map(titleOf).map((t) => t.split(/[:,;]/)[0]!);
+  const after = state.heldBy
+    .slice(0, 3)
+    .map(titleOf)
+    .map((t) => t.split(/[:,;]/)[0]!);
   const more = state.heldBy.length > 3 ? ` and ${state.heldBy.length - 3} more` : '';
   const ended = state.ended.map((e) => `needs "${workStateOf(e.state).title}", ended by ${titleOf(e.by).split(/[:,;]/)[0]!}`);
   return [after.length > 0 ? `after ${after.join('; ')}${more}` : '', ...ended].filter(Boolean).join('. ');
@@ -28,11 +31,14 @@ function Step({ line, state, record, recordKey }: { line: PullLine; state: StepS
   const [asking, setAsking] = useState<'waive' | 'hand-over' | 'danger'>();
   const [text, setText] = useState('');
   const { def } = line;
-  const write = (status: TaskRecord['status'], extra: Record<string, unknown> = {}) => put.mutate({ kind: 'task', key: recordKey, data: { status, ...extra } }, { onSuccess: () => setAsking(undefined) });
+  const write = (status: TaskRecord['status'], extra: Record<string, unknown> = {}) =>
+    put.mutate({ kind: 'task', key: recordKey, data: { status, ...extra } }, { onSuccess: () => setAsking(undefined) });
   const finish = () => (dangerous.has(def.id) ? setAsking('danger') : write('done'));
   return (
     <li className={`step ${state.status}`} id={def.id}>
-      <span className="mark" aria-hidden="true">{signs[state.status]}</span>
+      <span className="mark" aria-hidden="true">
+        {signs[state.status]}
+      </span>
       <div>
         <p className="title">
           {def.title} <span className="skip">{words[state.status]}</span>
@@ -43,7 +49,9 @@ function Step({ line, state, record, recordKey }: { line: PullLine; state: StepS
           {def.onlyIf ? <span className="ochre">. Only if: {def.onlyIf}</span> : null}
         </p>
         {state.status === 'held' && <p className="meta ochre">Held: {heldWords(state)}</p>}
-        {line.needs.length > 0 && <p className="meta">Depends on {line.needs.map((id) => becauseWords(id, plan.facts).split(':')[0]).join(', ')}: not known yet</p>}
+        {line.needs.length > 0 && (
+          <p className="meta">Depends on {line.needs.map((id) => becauseWords(id, plan.facts).split(':')[0]).join(', ')}: not known yet</p>
+        )}
         {line.because.length > 0 && <p className="meta">Because {line.because.map((id) => becauseWords(id, plan.facts)).join(' · ')}</p>}
         {def.needsWords && <p className="meta">Needs: {def.needsWords}</p>}
         {def.caution && state.status !== 'done' && <p className="caution">{def.caution}</p>}
@@ -53,7 +61,11 @@ function Step({ line, state, record, recordKey }: { line: PullLine; state: StepS
             {record.note ? `: ${record.note}` : ''}
           </p>
         )}
-        {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+        {put.isError && (
+          <p role="alert" className="oxide">
+            {sentenceOf(put.error)}
+          </p>
+        )}
       </div>
       {mayWrite && (
         <div className="actions">
@@ -85,10 +97,16 @@ function Step({ line, state, record, recordKey }: { line: PullLine; state: StepS
         </div>
       )}
       {asking && (
-        <Modal opened onClose={() => setAsking(undefined)} title={asking === 'waive' ? 'Not needed here' : asking === 'hand-over' ? 'Hand over' : 'Before this one'}>
+        <Modal
+          opened
+          onClose={() => setAsking(undefined)}
+          title={asking === 'waive' ? 'Not needed here' : asking === 'hand-over' ? 'Hand over' : 'Before this one'}
+        >
           {asking === 'danger' ? (
             <>
-              <p className="oxide" style={{ fontWeight: 600 }}>{def.caution}</p>
+              <p className="oxide" style={{ fontWeight: 600 }}>
+                {def.caution}
+              </p>
               <p className="quiet">The maker's manual, local code and licensed trades go first.</p>
             </>
           ) : asking === 'waive' ? (
@@ -100,7 +118,17 @@ function Step({ line, state, record, recordKey }: { line: PullLine; state: StepS
             </>
           )}
           <div className="row-actions">
-            <Button disabled={asking !== 'danger' && text.trim() === ''} loading={put.isPending} onClick={() => (asking === 'danger' ? write('done') : asking === 'waive' ? write('waived', { note: text }) : write('open', { handedTo: text, note: `handed over to ${text}` }))}>
+            <Button
+              disabled={asking !== 'danger' && text.trim() === ''}
+              loading={put.isPending}
+              onClick={() =>
+                asking === 'danger'
+                  ? write('done')
+                  : asking === 'waive'
+                    ? write('waived', { note: text })
+                    : write('open', { handedTo: text, note: `handed over to ${text}` })
+              }
+            >
               {asking === 'danger' ? 'Done, with that in mind' : 'Write it'}
             </Button>
           </div>
@@ -128,13 +156,19 @@ export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: strin
       {plan.contradictions.map((c) => (
         <div key={c.steps.join()} className="notice oxide-notice" role="alert">
           <b>This order contradicts itself.</b>{' '}
-          {c.edges.map((e) => `${titleOf(e.from).split(/[:,;]/)[0]!} before ${titleOf(e.to).split(/[:,;]/)[0]!}${e.why.kind === 'state' ? ` (${e.why.how === 'ends' ? 'which ends' : 'which gives'} "${workStateOf(e.why.state).title}")` : ''}`).join(', and ')}
+          {c.edges
+            .map(
+              (e) =>
+                `${titleOf(e.from).split(/[:,;]/)[0]!} before ${titleOf(e.to).split(/[:,;]/)[0]!}${e.why.kind === 'state' ? ` (${e.why.how === 'ends' ? 'which ends' : 'which gives'} "${workStateOf(e.why.state).title}")` : ''}`,
+            )
+            .join(', and ')}
           . Change a school or say which one is not needed.
         </div>
       ))}
       {plan.unmet.map((u) => (
         <div key={u.step + u.state} className="notice ochre-notice">
-          "{titleOf(u.step).split(/[:,;]/)[0]}" needs "{workStateOf(u.state).title}" and no step of this plan gives it. Usual: {workStateOf(u.state).givenWords.replace(/rm-[a-z0-9-]+/g, (id) => titleOf(id).split(/[:,;]/)[0]!)}.
+          "{titleOf(u.step).split(/[:,;]/)[0]}" needs "{workStateOf(u.state).title}" and no step of this plan gives it. Usual:{' '}
+          {workStateOf(u.state).givenWords.replace(/rm-[a-z0-9-]+/g, (id) => titleOf(id).split(/[:,;]/)[0]!)}.
         </div>
       ))}
       <div className="counts">

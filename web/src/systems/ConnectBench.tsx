@@ -18,17 +18,56 @@ const measured = [
   ['fuseA', 'Fuse', 'A'],
 ] as const;
 
-const loadOf = (def: CircuitDef): LoadKind => (/pump|fan/.test(def.id) ? 'pump or fan' : /starter/.test(def.id) ? 'starter feed' : /alternator/.test(def.id) ? 'alternator to battery' : /lamp|body/.test(def.id) ? 'lamps' : 'engine unit');
+const loadOf = (def: CircuitDef): LoadKind =>
+  /pump|fan/.test(def.id)
+    ? 'pump or fan'
+    : /starter/.test(def.id)
+      ? 'starter feed'
+      : /alternator/.test(def.id)
+        ? 'alternator to battery'
+        : /lamp|body/.test(def.id)
+          ? 'lamps'
+          : 'engine unit';
 
-const asDraft = (c: CircuitRecord): Draft => ({ ...c, currentA: String(c.currentA ?? ''), lengthM: String(c.lengthM ?? ''), areaMm2: String(c.areaMm2 ?? ''), fuseA: String(c.fuseA ?? '') });
+const asDraft = (c: CircuitRecord): Draft => ({
+  ...c,
+  currentA: String(c.currentA ?? ''),
+  lengthM: String(c.lengthM ?? ''),
+  areaMm2: String(c.areaMm2 ?? ''),
+  fuseA: String(c.fuseA ?? ''),
+});
 
 function fromUsual(def: CircuitDef): Draft {
   const [from = '', to = ''] = def.title.split(' to ');
   const first = (words: string): string => /[\d.]+/.exec(words)?.[0] ?? '';
-  return { title: def.title, from, to, signal: def.kind, load: loadOf(def), currentA: /(\d[\d.]*)(?!.*\d)/.exec(def.usualA.split(',')[0]!)?.[0] ?? '', lengthM: '', areaMm2: first(def.sizeMm2), fuseA: first(def.fuseA), labelA: '', labelB: '' };
+  return {
+    title: def.title,
+    from,
+    to,
+    signal: def.kind,
+    load: loadOf(def),
+    currentA: /(\d[\d.]*)(?!.*\d)/.exec(def.usualA.split(',')[0]!)?.[0] ?? '',
+    lengthM: '',
+    areaMm2: first(def.sizeMm2),
+    fuseA: first(def.fuseA),
+    labelA: '',
+    labelB: '',
+  };
 }
 
-const empty: Draft = { title: '', from: '', to: '', signal: 'power', load: 'engine unit', currentA: '', lengthM: '', areaMm2: '', fuseA: '', labelA: '', labelB: '' };
+const empty: Draft = {
+  title: '',
+  from: '',
+  to: '',
+  signal: 'power',
+  load: 'engine unit',
+  currentA: '',
+  lengthM: '',
+  areaMm2: '',
+  fuseA: '',
+  labelA: '',
+  labelB: '',
+};
 
 function CircuitForm({ recordKey, draft, isNew, close }: { recordKey: string; draft: Draft; isNew: boolean; close: () => void }) {
   const put = usePut();
@@ -65,20 +104,31 @@ function CircuitForm({ recordKey, draft, isNew, close }: { recordKey: string; dr
         </div>
         {verdict.wanted && (
           <div className="notice">
-            Wanted: <b className="mono">{verdict.wanted.areaMm2} mm²</b>, fuse <b className="mono">{verdict.wanted.fuseA} A</b>, loses {verdict.wanted.dropV.toFixed(2)} V of {verdict.wanted.limitV} V allowed. Decided by {verdict.wanted.decidedBy}.{' '}
-            <button type="button" className="plain-button small bare" onClick={() => setV({ ...v, areaMm2: String(verdict.wanted!.areaMm2), fuseA: String(verdict.wanted!.fuseA) })}>
+            Wanted: <b className="mono">{verdict.wanted.areaMm2} mm²</b>, fuse <b className="mono">{verdict.wanted.fuseA} A</b>, loses{' '}
+            {verdict.wanted.dropV.toFixed(2)} V of {verdict.wanted.limitV} V allowed. Decided by {verdict.wanted.decidedBy}.{' '}
+            <button
+              type="button"
+              className="plain-button small bare"
+              onClick={() => setV({ ...v, areaMm2: String(verdict.wanted!.areaMm2), fuseA: String(verdict.wanted!.fuseA) })}
+            >
               Take both
             </button>
           </div>
         )}
         <ul>
-          {verdict.findings.filter((f) => f.weight === 'error').map((f) => (
-            <li key={f.sentence} className="oxide">
-              {f.sentence}.
-            </li>
-          ))}
+          {verdict.findings
+            .filter((f) => f.weight === 'error')
+            .map((f) => (
+              <li key={f.sentence} className="oxide">
+                {f.sentence}.
+              </li>
+            ))}
         </ul>
-        {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+        {put.isError && (
+          <p role="alert" className="oxide">
+            {sentenceOf(put.error)}
+          </p>
+        )}
         <div className="row-actions">
           <Button type="submit" loading={put.isPending} disabled={wrong || v.title.trim().length < 2}>
             Save the circuit
@@ -108,7 +158,9 @@ function Circuits() {
           <b className="mono">{d.label}</b> stands on more than one end: {d.circuits.map((id) => records[id]!.title).join(' and ')}. Each end has its own label.
         </p>
       ))}
-      {all.length === 0 && <Empty title="No circuit built yet">Take one from the list below: current, fuse and size are filled in, length and labels are yours.</Empty>}
+      {all.length === 0 && (
+        <Empty title="No circuit built yet">Take one from the list below: current, fuse and size are filled in, length and labels are yours.</Empty>
+      )}
       {all.length > 0 && (
         <div className="panel scroll-x">
           <table className="data">
@@ -131,7 +183,13 @@ function Circuits() {
                 return (
                   <tr key={key}>
                     <td>
-                      <button type="button" className="plain-button small bare" style={{ textAlign: 'left', padding: 0 }} disabled={!mayWrite} onClick={() => setOpen({ key, draft: asDraft(c), isNew: false })}>
+                      <button
+                        type="button"
+                        className="plain-button small bare"
+                        style={{ textAlign: 'left', padding: 0 }}
+                        disabled={!mayWrite}
+                        onClick={() => setOpen({ key, draft: asDraft(c), isNew: false })}
+                      >
                         {c.title}
                       </button>
                     </td>
@@ -155,7 +213,13 @@ function Circuits() {
                           {c.testedBy} {c.testedAt ? dayWords(c.testedAt) : ''}
                         </span>
                       ) : (
-                        <button type="button" className="plain-button small" disabled={!mayWrite || put.isPending || wrong.some((f) => f.weight === 'error')} onClick={() => put.mutate({ kind: 'circuit', key, data: { ...c, testedBy: 'me' } })} aria-label={`Tested: ${c.title}`}>
+                        <button
+                          type="button"
+                          className="plain-button small"
+                          disabled={!mayWrite || put.isPending || wrong.some((f) => f.weight === 'error')}
+                          onClick={() => put.mutate({ kind: 'circuit', key, data: { ...c, testedBy: 'me' } })}
+                          aria-label={`Tested: ${c.title}`}
+                        >
                           Tested
                         </button>
                       )}
@@ -165,7 +229,11 @@ function Circuits() {
               })}
             </tbody>
           </table>
-          {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+          {put.isError && (
+            <p role="alert" className="oxide">
+              {sentenceOf(put.error)}
+            </p>
+          )}
         </div>
       )}
       {mayWrite && (
@@ -179,7 +247,13 @@ function Circuits() {
       <ul className="rows">
         {missing.map((c) => (
           <li key={c.def.id}>
-            <button type="button" className="row-button" style={{ gridTemplateColumns: 'minmax(0, 1.6fr) repeat(3, minmax(70px, 0.5fr)) minmax(0, 1fr)' }} disabled={!mayWrite} onClick={() => setOpen({ key: newId(), draft: fromUsual(c.def), isNew: true })}>
+            <button
+              type="button"
+              className="row-button"
+              style={{ gridTemplateColumns: 'minmax(0, 1.6fr) repeat(3, minmax(70px, 0.5fr)) minmax(0, 1fr)' }}
+              disabled={!mayWrite}
+              onClick={() => setOpen({ key: newId(), draft: fromUsual(c.def), isNew: true })}
+            >
               <span>
                 {c.def.title} {c.waits && <span className="tag">waits for a fact</span>}
               </span>
@@ -203,13 +277,19 @@ function Ticks({ items, title }: { title: string; items: readonly { id: string; 
   return (
     <section>
       <h3 className="group-title">{title}</h3>
-      {put.isError && <p role="alert" className="oxide">{sentenceOf(put.error)}</p>}
+      {put.isError && (
+        <p role="alert" className="oxide">
+          {sentenceOf(put.error)}
+        </p>
+      )}
       <ol>
         {items.map((t) => {
           const done = tasks[t.id]?.status === 'done';
           return (
             <li key={t.id} className={`step ${done ? 'done' : 'free'}`}>
-              <span className="mark" aria-hidden="true">{done ? '✓' : ''}</span>
+              <span className="mark" aria-hidden="true">
+                {done ? '✓' : ''}
+              </span>
               <div>
                 <p className="title">{t.title}</p>
                 <p className="meta">
@@ -219,7 +299,12 @@ function Ticks({ items, title }: { title: string; items: readonly { id: string; 
               </div>
               {mayWrite && (
                 <div className="actions">
-                  <button type="button" className="plain-button small bare" aria-label={`${done ? 'Undo' : 'Proved'}: ${t.title}`} onClick={() => put.mutate({ kind: 'task', key: t.id, data: { status: done ? 'open' : 'done' } })}>
+                  <button
+                    type="button"
+                    className="plain-button small bare"
+                    aria-label={`${done ? 'Undo' : 'Proved'}: ${t.title}`}
+                    onClick={() => put.mutate({ kind: 'task', key: t.id, data: { status: done ? 'open' : 'done' } })}
+                  >
                     {done ? 'Undo' : 'Proved'}
                   </button>
                 </div>
@@ -253,12 +338,18 @@ export default function ConnectBench() {
       {tab === 'tests' && (
         <>
           <Ticks title="Earths" items={earths.map((e) => ({ id: e.id, title: `${e.earth}, ${e.size}`, detail: `${e.place}. Proof: ${e.proof}` }))} />
-          <Ticks title="Bench tests" items={plan.benchTests.map((t) => ({ id: t.def.id, title: t.def.test, detail: `expect ${t.def.expect}. Finds: ${t.def.finds}` }))} />
+          <Ticks
+            title="Bench tests"
+            items={plan.benchTests.map((t) => ({ id: t.def.id, title: t.def.test, detail: `expect ${t.def.expect}. Finds: ${t.def.finds}` }))}
+          />
           <Ticks title="Coolant, fill and bleed" items={fillSteps.map((f) => ({ id: f.id, title: f.step, detail: `${f.number}. ${f.caution}` }))} />
         </>
       )}
       {tab === 'rules' &&
-        [...groups.map((g) => ({ g, rows: practiceRules.filter((r) => r.group === g).map((r) => [r.rule, r.number, r.basis, r.why]) })), { g: 'Heat', rows: heatMeans.map((h) => [h.means, h.use, 'CP', h.caution]) }].map(({ g, rows }) => (
+        [
+          ...groups.map((g) => ({ g, rows: practiceRules.filter((r) => r.group === g).map((r) => [r.rule, r.number, r.basis, r.why]) })),
+          { g: 'Heat', rows: heatMeans.map((h) => [h.means, h.use, 'CP', h.caution]) },
+        ].map(({ g, rows }) => (
           <section key={g}>
             <h3 className="group-title">{g}</h3>
             <table className="data">

@@ -17,7 +17,8 @@ export function StationMark({ state, size = 18 }: { state: 'signed' | 'here' | '
   );
 }
 
-export const stationState = (id: StationId, at: StationId, signed: readonly string[]): 'signed' | 'here' | 'ahead' => (id === at && !signed.includes(id) ? 'here' : signed.includes(id) ? 'signed' : 'ahead');
+export const stationState = (id: StationId, at: StationId, signed: readonly string[]): 'signed' | 'here' | 'ahead' =>
+  id === at && !signed.includes(id) ? 'here' : signed.includes(id) ? 'signed' : 'ahead';
 
 /** The eight stations as one line. */
 export function StationLine({ at, signed }: { at: StationId; signed: readonly string[] }) {

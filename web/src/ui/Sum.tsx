@@ -2,7 +2,8 @@ import { formatMeasure, units } from '@bay/core/units';
 import type { SumRow, Verdict } from '@bay/core/fit';
 
 const known = new Set(units.map((u) => u.symbol));
-const figure = (value: number, unit: string): string => (known.has(unit) ? formatMeasure(value, unit, unit === '' ? 2 : 1) : `${Number(value.toFixed(1))} ${unit}`);
+const figure = (value: number, unit: string): string =>
+  known.has(unit) ? formatMeasure(value, unit, unit === '' ? 2 : 1) : `${Number(value.toFixed(1))} ${unit}`;
 
 /** The arithmetic of a verdict with its numbers, as one would write it on cardboard. */
 export function Sum({ rows, result }: { rows: readonly SumRow[]; result?: Verdict['result'] }) {

@@ -26,9 +26,20 @@ export const controlRules = [
     if (control === 'recipient-unit-kept') return e.say('adapt', "car's unit, loom and throttle on an engine of the same family");
     e.want(['don-ecu-set', 'engine-unit'], ['don-harness-state', 'cut-plugs']);
     if (e.word('don-ecu-set', 'engine-unit') === 'missing') return e.say('clash', 'engine unit of the donor is missing');
-    const cut = e.row('', 'Cut plugs and missing branches', e.number('don-harness-state', 'cut-plugs') + (e.maybe('don-harness-state', 'missing-branches') ?? 0), '', { factId: 'don-harness-state' });
-    if (control === 'donor-unit-trimmed-loom' && cut > 2) return e.say('clash', `${cut} cut plugs or branches: another loom`, { margin: { value: 2 - cut, unit: '' } });
-    return e.say(cut === 0 && control === 'donor-unit-trimmed-loom' ? 'bolts-up' : 'adapt', cut === 0 ? 'unit and loom of one donor' : `${cut} plugs to splice`, { margin: { value: 2 - cut, unit: '' } });
+    const cut = e.row(
+      '',
+      'Cut plugs and missing branches',
+      e.number('don-harness-state', 'cut-plugs') + (e.maybe('don-harness-state', 'missing-branches') ?? 0),
+      '',
+      { factId: 'don-harness-state' },
+    );
+    if (control === 'donor-unit-trimmed-loom' && cut > 2)
+      return e.say('clash', `${cut} cut plugs or branches: another loom`, { margin: { value: 2 - cut, unit: '' } });
+    return e.say(
+      cut === 0 && control === 'donor-unit-trimmed-loom' ? 'bolts-up' : 'adapt',
+      cut === 0 ? 'unit and loom of one donor' : `${cut} plugs to splice`,
+      { margin: { value: 2 - cut, unit: '' } },
+    );
   }),
   rule('fit-immobiliser', 'common practice; matching by an authorised person (law)', (e) => {
     const control = e.word('cho-control');
@@ -37,13 +48,22 @@ export const controlRules = [
     if (kind === 'none') return e.say(e.maybeWord('rec-immobiliser-kind') === 'none' ? 'bolts-up' : 'adapt', 'engine unit asks for no key');
     const set = ['key', 'reader', 'engine-unit'].filter((part) => e.maybeWord('don-ecu-set', part) !== 'present');
     if (kind === 'key-to-body-unit' && e.maybeWord('don-ecu-set', 'body-unit') !== 'present') set.push('body-unit');
-    return set.length === 0 ? e.say('bolts-up', 'donor set of key, reader and unit moves whole') : e.say(set.includes('key') && set.includes('reader') ? 'clash' : 'adapt', `set lacks ${set.join(', ').replaceAll('-', ' ')}: matching by an authorised person`);
+    return set.length === 0
+      ? e.say('bolts-up', 'donor set of key, reader and unit moves whole')
+      : e.say(
+          set.includes('key') && set.includes('reader') ? 'clash' : 'adapt',
+          `set lacks ${set.join(', ').replaceAll('-', ' ')}: matching by an authorised person`,
+        );
   }),
   rule('fit-crank-trigger', 'common practice: gap 0.5 to 1.5 mm; the maker first', (e) => {
     const control = e.word('cho-control');
     if (['carburettor-distributor', 'mechanical-diesel'].includes(control)) return e.say('bolts-up', 'no trigger wanted');
     const sensor = e.word('eng-crank-sensor');
-    if (sensor === 'distributor-only') return e.say(control === 'standalone' ? 'adapt' : 'clash', control === 'standalone' ? 'trigger wheel and sensor to be added' : 'unit wants a crank signal, engine has none');
+    if (sensor === 'distributor-only')
+      return e.say(
+        control === 'standalone' ? 'adapt' : 'clash',
+        control === 'standalone' ? 'trigger wheel and sensor to be added' : 'unit wants a crank signal, engine has none',
+      );
     const gap = e.maybe('eng-crank-trigger', 'gap');
     if (gap !== undefined) {
       e.line('', 'eng-crank-trigger', 'gap');
@@ -53,14 +73,19 @@ export const controlRules = [
     const thick = e.maybe('eng-flywheel', 'thickness');
     const original = e.maybe('eng-flywheel', 'original-thickness');
     if (e.maybeWord('eng-crank-trigger', 'place') === 'flywheel' && thick !== undefined && original !== undefined && Math.abs(thick - original) > 0.5) {
-      return e.say('adapt', `flywheel ${Math.abs(thick - original).toFixed(1)} mm ${thick < original ? 'thinner' : 'thicker'}: the gap moves with it`, { margin: { value: 0.5 - Math.abs(thick - original), unit: 'mm' } });
+      return e.say('adapt', `flywheel ${Math.abs(thick - original).toFixed(1)} mm ${thick < original ? 'thinner' : 'thicker'}: the gap moves with it`, {
+        margin: { value: 0.5 - Math.abs(thick - original), unit: 'mm' },
+      });
     }
     return control === 'standalone' ? e.say('adapt', 'unit set for this wheel, offset by positive stop') : e.say('bolts-up', "engine's own wheel and sensor");
   }),
   rule('fit-body-network', 'common practice; safety units by law', (e) => {
     const network = e.word('rec-body-network');
-    if (network !== 'gateway-needs-engine-data') return e.say('bolts-up', network === 'none' ? 'no network in the car' : 'body only, wants nothing of the engine');
-    return e.word('cho-control') === 'recipient-unit-kept' ? e.say('bolts-up', "car's own unit keeps talking") : e.say('adapt', 'gateway that sends what dash, brakes and steering want');
+    if (network !== 'gateway-needs-engine-data')
+      return e.say('bolts-up', network === 'none' ? 'no network in the car' : 'body only, wants nothing of the engine');
+    return e.word('cho-control') === 'recipient-unit-kept'
+      ? e.say('bolts-up', "car's own unit keeps talking")
+      : e.say('adapt', 'gateway that sends what dash, brakes and steering want');
   }),
   rule('fit-gearbox-control', 'common practice', (e) => {
     const kind = e.word('gbx-kind');
@@ -68,18 +93,30 @@ export const controlRules = [
     const who = e.word('gbx-control');
     if (who === 'hydraulic-governor') {
       const link = e.maybeWord('gbx-throttle-link');
-      return link === 'throttle-valve-cable' && e.maybeWord('eng-throttle-kind') === 'by-wire' ? e.say('clash', 'throttle-valve cable and no cable throttle to pull it') : e.say(link === 'throttle-valve-cable' ? 'adapt' : 'bolts-up', link === 'throttle-valve-cable' ? 'bracket with the right cable geometry' : 'shifts by itself');
+      return link === 'throttle-valve-cable' && e.maybeWord('eng-throttle-kind') === 'by-wire'
+        ? e.say('clash', 'throttle-valve cable and no cable throttle to pull it')
+        : e.say(
+            link === 'throttle-valve-cable' ? 'adapt' : 'bolts-up',
+            link === 'throttle-valve-cable' ? 'bracket with the right cable geometry' : 'shifts by itself',
+          );
     }
     const choice = e.word('cho-gearbox-control');
-    if (choice === 'engine-unit') return donorControl.includes(e.word('cho-control')) ? e.say('bolts-up', 'engine unit of the donor shifts its own gearbox') : e.say('clash', 'gearbox wants torque messages nobody sends');
-    return choice === 'own-controller' ? e.say('adapt', 'own controller with throttle, speed and brake signals') : e.say(choice === 'none' ? 'clash' : 'adapt', choice === 'none' ? 'electronic gearbox and nobody to shift it' : 'manual valve body, track only');
+    if (choice === 'engine-unit')
+      return donorControl.includes(e.word('cho-control'))
+        ? e.say('bolts-up', 'engine unit of the donor shifts its own gearbox')
+        : e.say('clash', 'gearbox wants torque messages nobody sends');
+    return choice === 'own-controller'
+      ? e.say('adapt', 'own controller with throttle, speed and brake signals')
+      : e.say(choice === 'none' ? 'clash' : 'adapt', choice === 'none' ? 'electronic gearbox and nobody to shift it' : 'manual valve body, track only');
   }),
   rule('fit-oil-warning', 'common practice: thresholds within 0.1 bar; low 0.2 to 0.5, high near 1.4 to 1.8', (e) => {
     const logic = e.word('rec-oil-warning-logic');
     if (logic === 'none' || logic === 'gauge-only') return e.say('bolts-up', 'no warning switch to satisfy');
     if (logic === 'two-switch-low-and-high') {
       const ports = e.line('', 'eng-oil-ports', 'ports', '');
-      return ports >= 2 ? e.say('adapt', 'two switches: low and high, one opens, the other closes', { margin: { value: ports - 2, unit: '' } }) : e.say('clash', `dash wants two switches, engine has ${ports} port`, { margin: { value: ports - 2, unit: '' } });
+      return ports >= 2
+        ? e.say('adapt', 'two switches: low and high, one opens, the other closes', { margin: { value: ports - 2, unit: '' } })
+        : e.say('clash', `dash wants two switches, engine has ${ports} port`, { margin: { value: ports - 2, unit: '' } });
     }
     if (logic === 'bus-message') return e.say('adapt', 'message from the engine unit or a logic box');
     e.want(['rec-oil-switch-thresholds', 'low'], ['eng-oil-switch', 'threshold']);
@@ -88,7 +125,11 @@ export const controlRules = [
     const has = e.maybeWord('eng-oil-switch', 'contact');
     const extra = { result: { label: 'Thresholds apart', value: Math.abs(off), unit: 'bar' }, margin: { value: 0.1 - Math.abs(off), unit: 'bar' } };
     if (contact && has && contact !== has) return e.say('adapt', 'contact the other way round: switch of the car fitted', extra);
-    return e.say(Math.abs(off) <= 0.1 ? 'bolts-up' : 'adapt', Math.abs(off) <= 0.1 ? 'switch agrees with the dash' : `thresholds ${Math.abs(off).toFixed(2)} bar apart`, extra);
+    return e.say(
+      Math.abs(off) <= 0.1 ? 'bolts-up' : 'adapt',
+      Math.abs(off) <= 0.1 ? 'switch agrees with the dash' : `thresholds ${Math.abs(off).toFixed(2)} bar apart`,
+      extra,
+    );
   }),
   rule('fit-tach', 'geometry: a four-stroke fires half its cylinders a turn', (e) => {
     const input = e.word('rec-tach-input');
@@ -111,7 +152,8 @@ export const controlRules = [
     if (drive === 'none' || drive === 'wheel-speed-bus') return e.say('bolts-up', drive === 'none' ? 'no speedometer drive' : 'speed comes from the wheels');
     const matches = signal === 'both' || (drive === 'cable' && signal === 'cable-drive') || (drive === 'pulse' && signal === 'pulse-sensor');
     if (matches) return e.say('adapt', 'same kind of signal: constant to be proven at three speeds');
-    if (signal === 'none') return e.word('cho-speedo') === 'satellite' ? e.say('adapt', 'satellite unit, where lawful') : e.say('clash', 'gearbox gives no speed signal');
+    if (signal === 'none')
+      return e.word('cho-speedo') === 'satellite' ? e.say('adapt', 'satellite unit, where lawful') : e.say('clash', 'gearbox gives no speed signal');
     return e.say('adapt', `car wants ${drive}, gearbox gives ${signal.replaceAll('-', ' ')}: converter`);
   }),
   rule('fit-emission-parts', 'law: the inspecting body decides', (e) => {
@@ -121,11 +163,17 @@ export const controlRules = [
     if (age === 'engine-same-year-or-newer') {
       e.want(['eng-model-year'], ['rec-model-year']);
       const newer = e.line('+', 'eng-model-year', 'value', '') - e.line('−', 'rec-model-year', 'value', '');
-      if (newer < 0) return e.say('clash', `engine is ${-newer} years older than the car`, { margin: { value: newer, unit: '' }, result: { label: 'Engine newer by years', value: newer, unit: '' } });
+      if (newer < 0)
+        return e.say('clash', `engine is ${-newer} years older than the car`, {
+          margin: { value: newer, unit: '' },
+          result: { label: 'Engine newer by years', value: newer, unit: '' },
+        });
     }
     const parts = ['catalysts', 'oxygen-sensors', 'purge-valve-and-canister', 'recirculation-valve'];
     e.want(['don-emission-set', 'catalysts']);
     const missing = parts.filter((part) => e.maybeWord('don-emission-set', part) === 'missing');
-    return missing.length === 0 ? e.say('bolts-up', 'the set of the donor is whole') : e.say('adapt', `to be found: ${missing.join(', ').replaceAll('-', ' ')}`);
+    return missing.length === 0
+      ? e.say('bolts-up', 'the set of the donor is whole')
+      : e.say('adapt', `to be found: ${missing.join(', ').replaceAll('-', ' ')}`);
   }),
 ];

@@ -105,15 +105,13 @@ export const spaceRules = [
     const fan = e.word('cho-fan');
     const reach = fan === 'engine-driven' ? 'fan-face' : 'pulley-face';
     e.want(['rec-bay-length', 'to-core-rear-face'], [place, 'bell-face-ahead-of-firewall-x'], ['eng-fan-reach', reach]);
-    let gap =
-      e.line('+', 'rec-bay-length', 'to-core-rear-face') - e.line('−', place, 'bell-face-ahead-of-firewall-x') - e.line('−', 'eng-fan-reach', reach);
+    let gap = e.line('+', 'rec-bay-length', 'to-core-rear-face') - e.line('−', place, 'bell-face-ahead-of-firewall-x') - e.line('−', 'eng-fan-reach', reach);
     if (fan === 'electric-puller') gap -= e.line('−', 'cho-fan', 'thickness');
     return e.gap('Left between nose and fan', gap, fan === 'engine-driven' ? 'cl-fan-core' : 'cl-pulley-fan');
   }),
   rule('fit-coolant-high-point', 'common practice: fill neck at least 25 mm above the highest coolant space', (e) => {
     e.want(['rec-fill-point-z'], [place, 'crank-axis-above-body-datum-z'], ['eng-coolant-high-point']);
-    const rise =
-      e.line('+', 'rec-fill-point-z') - e.line('−', place, 'crank-axis-above-body-datum-z') - e.line('−', 'eng-coolant-high-point');
+    const rise = e.line('+', 'rec-fill-point-z') - e.line('−', place, 'crank-axis-above-body-datum-z') - e.line('−', 'eng-coolant-high-point');
     const spare = rise - e.row('−', 'Least rise', 25, 'mm', { basis: 'common practice' });
     const bleeds = (e.maybe('eng-coolant-high-point', 'steam-or-bleed-ports') ?? 0) > 0 || e.maybeWord('cho-fill-point') === 'header-tank';
     return e.left('Rise over the least', spare, { boltsUp: 0, adapt: bleeds ? -Infinity : -25 });
@@ -122,8 +120,15 @@ export const spaceRules = [
     const axes = ['x', 'y', 'z'] as const;
     if (e.word('rec-mount-pads', 'kind') === 'none') return e.say('adapt', 'no pads in the body: brackets to be made, approval where the law asks');
     e.want(
-      [place, 'bell-face-ahead-of-firewall-x'], [place, 'crank-axis-above-body-datum-z'],
-      ...axes.flatMap((a) => [['rec-mount-pads', `left-${a}`], ['eng-mount-bosses', `left-${a}`]] as const),
+      [place, 'bell-face-ahead-of-firewall-x'],
+      [place, 'crank-axis-above-body-datum-z'],
+      ...axes.flatMap(
+        (a) =>
+          [
+            ['rec-mount-pads', `left-${a}`],
+            ['eng-mount-bosses', `left-${a}`],
+          ] as const,
+      ),
     );
     const engine = {
       x: e.number(place, 'bell-face-ahead-of-firewall-x'),
@@ -143,7 +148,10 @@ export const spaceRules = [
     }
     const spare = 60 - worst;
     const word = worst <= 1.5 ? 'bolts-up' : worst <= 60 ? 'adapt' : 'clash';
-    return e.say(word, `bosses ${worst.toFixed(1)} mm from the pads`, { result: { label: 'Largest offset', value: worst, unit: 'mm' }, margin: { value: spare, unit: 'mm' } });
+    return e.say(word, `bosses ${worst.toFixed(1)} mm from the pads`, {
+      result: { label: 'Largest offset', value: worst, unit: 'mm' },
+      margin: { value: spare, unit: 'mm' },
+    });
   }),
   rule('fit-tunnel', geo, (e) => {
     e.want(['rec-tunnel-envelope', 'width-at-bell'], ['gbx-envelope', 'widest-at-bell']);
@@ -167,8 +175,12 @@ export const spaceRules = [
     if (fall <= 0) return e.left('Fall of the drain', fall);
     const bore = e.maybe('eng-turbo-drain', 'bore');
     const own = e.maybe('eng-turbo-drain', 'turbo-drain-bore');
-    if (bore !== undefined && own !== undefined && bore < own) return e.say('adapt', `bore ${bore} mm, the turbo's own is ${own} mm`, { margin: { value: bore - own, unit: 'mm' } });
+    if (bore !== undefined && own !== undefined && bore < own)
+      return e.say('adapt', `bore ${bore} mm, the turbo's own is ${own} mm`, { margin: { value: bore - own, unit: 'mm' } });
     const angle = e.number('eng-turbo-drain', 'angle-from-vertical');
-    return e.say(angle <= 35 ? 'bolts-up' : 'adapt', `falls ${fall} mm at ${angle} deg from vertical`, { result: { label: 'Fall of the drain', value: fall, unit: 'mm' }, margin: { value: 35 - angle, unit: 'deg' } });
+    return e.say(angle <= 35 ? 'bolts-up' : 'adapt', `falls ${fall} mm at ${angle} deg from vertical`, {
+      result: { label: 'Fall of the drain', value: fall, unit: 'mm' },
+      margin: { value: 35 - angle, unit: 'deg' },
+    });
   }),
 ];

@@ -1,0 +1,52 @@
+import js from '@eslint/js';
+import tseslint from 'typescript-eslint';
+
+/** Who may import whom is law here: docs/architecture.md. */
+const forbid = (...patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });
+const p = (group, message) => ({ group, message });
+const inside = 'Reach into another capability only through its index, or where the architecture page names the exception.';
+
+export default tseslint.config(
+  { ignores: ['**/dist/', '.data/', 'node_modules/', 'docs/'] },
+  js.configs.recommended,
+  ...tseslint.configs.strict,
+  {
+    rules: {
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/consistent-type-imports': ['error', { prefer: 'type-imports' }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      'no-console': 'error',
+      eqeqeq: 'error',
+    },
+  },
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['core/src/**/*.test.ts'],
+    rules: {
+      ...forbid(
+        p(
+          ['@bay/*', '*server/*', '*web/*', '*contract/*', 'react*', 'express', 'kysely', 'pg', '@mantine/*', 'zod', 'node:*'],
+          'The core is pure: it imports nothing of ours and nothing of the outside.',
+        ),
+      ),
+      'no-restricted-properties': ['error', { object: 'Date', property: 'now' }, { object: 'Math', property: 'random' }],
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: 'The core has no clock: time is an argument.' },
+      ],
+    },
+  },
+  {
+    files: ['contract/src/**/*.ts'],
+    rules: forbid(p(['*server/*', '*web/*', 'react*', 'express', 'kysely', 'pg', '@mantine/*'], 'The contract may import the core and nothing else of ours.')),
+  },
+  { files: ['server/src/**/*.ts'], rules: forbid(p(['*/web/*', '@bay/web*', 'react*', '@mantine/*'], 'The server never imports the web.')) },
+  {
+    files: ['web/src/**/*.{ts,tsx}'],
+    rules: forbid(
+      p(['*/server/*', '@bay/server*', 'express', 'kysely', 'pg', 'node:*'], 'The web never imports the server.'),
+      p(['../fit/!(index)*', '../systems/*', '../kit/*', '../prep/*'], inside),
+    ),
+  },
+  { files: ['**/*.mjs', '*.js'], languageOptions: { globals: { console: 'readonly', process: 'readonly', URL: 'readonly' } } },
+);

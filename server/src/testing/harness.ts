@@ -1,0 +1,104 @@
+import { randomUUID } from 'node:crypto';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import pg from 'pg';
+import { pino } from 'pino';
+import type { z } from 'zod';
+import type { Endpoint, Problem } from '@bay/contract/endpoint';
+import { makeApp } from '../app.ts';
+import { openDb, openPool } from '../db/connection.ts';
+import type { Db } from '../db/connection.ts';
+import { migrate } from '../db/migrate.ts';
+import { LiveFeed } from '../live/events.ts';
+
+/** For tests only: a database of its own, real servers on free ports, and a browser-like client. */
+
+const adminUrl = process.env['TEST_DATABASE_URL'];
+
+export interface TestServer {
+  url: string;
+  databaseUrl: string;
+  db: Db;
+  stop: () => Promise<void>;
+}
+
+async function asAdmin(sql: string): Promise<void> {
+  if (!adminUrl) throw new Error('TEST_DATABASE_URL is not set; ./bay test sets it.');
+  const client = new pg.Client({ connectionString: adminUrl });
+  await client.connect();
+  await client.query(sql).finally(() => client.end());
+}
+
+export async function freshDatabase(): Promise<{ url: string; drop: () => Promise<void> }> {
+  const name = `t_${randomUUID().replaceAll('-', '')}`;
+  await asAdmin(`create database ${name}`);
+  const url = new URL(adminUrl!);
+  url.pathname = `/${name}`;
+  await migrate(url.href);
+  return { url: url.href, drop: () => asAdmin(`drop database ${name} with (force)`) };
+}
+
+/** A server on a database; several may share one. */
+export async function startServer(databaseUrl: string, webDir?: string): Promise<TestServer> {
+  const pool = openPool(databaseUrl, 6);
+  const db = openDb(pool);
+  const log = pino({ level: 'silent' });
+  const feed = new LiveFeed(databaseUrl, log);
+  await feed.start();
+  const server = createServer(makeApp({ db, pool, feed, log, secret: 'a-secret-for-tests-only', secure: false, webDir }));
+  await new Promise<void>((up) => server.listen(0, '127.0.0.1', up));
+  return {
+    url: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
+    databaseUrl,
+    db,
+    stop: async () => {
+      await feed.stop();
+      server.closeAllConnections();
+      await new Promise((done) => server.close(done));
+      await pool.end();
+    },
+  };
+}
+
+export interface Answer<T> {
+  status: number;
+  body: T;
+  problem: Problem;
+}
+
+type In<E extends Endpoint> = { params?: z.input<E['params']>; query?: z.input<E['query']>; body?: z.input<E['body']>; headers?: Record<string, string> };
+
+/** Keeps a cookie and the session's token as a browser and our pages do. */
+export class Client {
+  cookie = '';
+  token = '';
+  readonly url: string;
+
+  constructor(url: string) {
+    this.url = url;
+  }
+
+  async call<E extends Endpoint>(e: E, input: In<E> = {}): Promise<Answer<z.output<E['reply']>>> {
+    const path = e.path.replace(/:(\w+)/g, (_, k: string) => encodeURIComponent(String((input.params as Record<string, unknown> | undefined)?.[k] ?? 'x')));
+    const query = new URLSearchParams(Object.entries((input.query ?? {}) as Record<string, string>)).toString();
+    const res = await fetch(`${this.url}${path}${query ? `?${query}` : ''}`, {
+      method: e.method.toUpperCase(),
+      headers: { 'content-type': 'application/json', 'x-bay-token': this.token, cookie: this.cookie, ...input.headers },
+      ...(e.method === 'get' ? {} : { body: JSON.stringify(input.body ?? {}) }),
+    });
+    const set = res.headers.getSetCookie().find((c) => c.startsWith('bay='));
+    if (set) this.cookie = set.split(';')[0]!;
+    const body = (await res.json()) as { token?: string };
+    if (typeof body.token === 'string') this.token = body.token;
+    return { status: res.status, body: body as z.output<E['reply']>, problem: body as unknown as Problem };
+  }
+
+  /** The body of an answer that must be good. */
+  async good<E extends Endpoint>(e: E, input: In<E> = {}): Promise<z.output<E['reply']>> {
+    const answer = await this.call(e, input);
+    if (answer.status !== 200) throw new Error(`${e.method} ${e.path}: ${answer.status} ${JSON.stringify(answer.problem)}`);
+    return answer.body;
+  }
+}
+
+export const commandId = (): string => randomUUID();
