@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { existsSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, resolve } from 'node:path';
 import compression from 'compression';
 import express from 'express';
 import type { Express } from 'express';
@@ -66,7 +66,8 @@ export function makeApp(parts: AppParts): Express {
   return app;
 }
 
-function serveWeb(app: Express, webDir: string): void {
+function serveWeb(app: Express, folder: string): void {
+  const webDir = resolve(folder);
   const page = join(webDir, 'index.html');
   if (!existsSync(page)) return;
   app.use('/assets', express.static(join(webDir, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));

@@ -1,3 +1,4 @@
+import { formatMeasure } from '@bay/core/units';
 import { gateLines, refuseProof } from '@bay/core/commissioning';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import { kindRule, stamped } from '../records/kind.ts';
@@ -31,7 +32,7 @@ export const commissioningKinds = [
     station: 'start',
     prepare: (data, context) => stamped(data, context),
     describe: (data) =>
-      `oil pressure before spark: ${data.bar} bar after ${data.seconds} s, ${data.way.replaceAll('-', ' ')}${data.note ? ` (${data.note})` : ''}`,
+      `oil pressure before spark: ${formatMeasure(data.bar, 'bar')} after ${data.seconds} s, ${data.way.replaceAll('-', ' ')}${data.note ? ` (${data.note})` : ''}`,
   }),
   kindRule({
     kind: 'attempt',

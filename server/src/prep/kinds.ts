@@ -1,3 +1,4 @@
+import { formatMeasure } from '@bay/core/units';
 import { sheetOf } from '@bay/core/prep';
 import { kindRule, stamped } from '../records/kind.ts';
 
@@ -39,7 +40,7 @@ export const prepKinds = [
     describe: (data) =>
       data.voided
         ? `taken apart, torque void: ${data.joint}, bolt ${data.bolt} (${data.voided.why})`
-        : `torque: ${data.joint}, bolt ${data.bolt}, ${data.stagesNm.join(' then ')} N·m${data.angleDeg ? `, then ${data.angleDeg} deg` : ''}, by ${data.source || 'unknown source'}`,
+        : `torque: ${data.joint}, bolt ${data.bolt}, ${data.stagesNm.map((t) => formatMeasure(t, 'N·m')).join(' then ')}${data.angleDeg ? `, then ${data.angleDeg} deg` : ''}, by ${data.source || 'unknown source'}`,
     about: (data) => data.joint,
   }),
 ];

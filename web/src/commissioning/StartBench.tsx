@@ -2,7 +2,7 @@ import { Button, Modal, Select, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { gateNames, heatCycles, primingWays, roadTest, startSequence, warmUpWatch } from '@bay/core/commissioning';
-import { parseMeasure } from '@bay/core/units';
+import { formatMeasure, parseMeasure } from '@bay/core/units';
 import { newId, sentenceOf } from '../api/index.ts';
 import { Diagnosis } from '../diagnosis/Diagnosis.tsx';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
@@ -51,7 +51,7 @@ function Primings() {
       <JobSchools ids={['sch-prime']} />
       {primings.map((p) => (
         <p key={p.at} className="mono" style={{ padding: '3px 0' }}>
-          {p.bar} bar after {p.seconds} s, {p.way.replaceAll('-', ' ')}{' '}
+          {formatMeasure(p.bar, 'bar')} after {p.seconds} s, {p.way.replaceAll('-', ' ')}{' '}
           <span className="quiet">
             {p.by}, {p.at ? `${dayWords(p.at)} ${timeWords(p.at)}` : ''} {p.note}
           </span>

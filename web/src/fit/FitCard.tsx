@@ -81,7 +81,7 @@ function Trial({ record, save, close, busy }: { record: FitRecord; save: Save; c
     <form
       onSubmit={(e) => {
         e.preventDefault();
-        save({ ...record, trial: { word, place, condition, ...(read?.ok ? { gapMm: Number(read.measure.value.toFixed(2)) } : {}), by: '', at: '' } }, close);
+        save({ ...record, trial: { word, place, condition, ...(read?.ok ? { gapMm: Number(read.measure.value.toFixed(3)) } : {}), by: '', at: '' } }, close);
       }}
       style={{ marginTop: 12 }}
     >

@@ -2,10 +2,12 @@ import { Button, Modal, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { jointState } from '@bay/core/prep';
 import type { TorqueRecord } from '@bay/core/prep';
-import { parseMeasure } from '@bay/core/units';
+import { formatMeasure, parseMeasure } from '@bay/core/units';
 import { newId, sentenceOf } from '../api/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
 import { dayWords, Empty, MeasuredInput } from '../ui/index.ts';
+
+const stages = (t: TorqueRecord): string => t.stagesNm.map((nm) => formatMeasure(nm, 'N·m')).join(' then ');
 
 interface Joint {
   name: string;
@@ -151,7 +153,7 @@ export function Torques() {
                   <tr key={key} style={t.voided ? { color: 'var(--quiet)' } : undefined}>
                     <td className="mono">{t.bolt}</td>
                     <td className="mono">
-                      {t.voided ? <s>{t.stagesNm.join(' then ')} N·m</s> : `${t.stagesNm.join(' then ')} N·m`}
+                      {t.voided ? <s>{stages(t)}</s> : stages(t)}
                       {t.angleDeg ? ` + ${t.angleDeg} deg` : ''}
                     </td>
                     <td>{t.source}</td>

@@ -1,0 +1,231 @@
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { AxeBuilder } from '@axe-core/webdriverjs';
+import { Builder, By, Key, until } from 'selenium-webdriver';
+import type { WebElement } from 'selenium-webdriver';
+import { Options, ServiceBuilder } from 'selenium-webdriver/chrome.js';
+import type { Driver } from 'selenium-webdriver/chrome.js';
+
+const flags = [
+  '--headless=new',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--disable-dev-shm-usage',
+  '--window-size=1280,943',
+];
+const patience = 12_000;
+
+/** A real Chromium at a real server, with the words a person would use for what they do. */
+export class Browser {
+  readonly driver: Driver;
+  private readonly base: string;
+  private readonly profile: string;
+
+  private constructor(driver: Driver, base: string, profile: string) {
+    this.driver = driver;
+    this.base = base;
+    this.profile = profile;
+  }
+
+  static async open(base: string): Promise<Browser> {
+    process.env['SE_MANAGER_PATH'] = '/bin/false';
+    const profile = await mkdtemp(join(tmpdir(), 'bay-browser-'));
+    const options = new Options();
+    options.setBinaryPath('/usr/bin/chromium');
+    options.addArguments(...flags, `--user-data-dir=${profile}`);
+    const driver = (await new Builder()
+      .forBrowser('chrome')
+      .setChromeOptions(options)
+      .setChromeService(new ServiceBuilder('/usr/bin/chromedriver'))
+      .build()) as Driver;
+    const browser = new Browser(driver, base, profile);
+    await browser.size(1280, 800);
+    return browser;
+  }
+
+  async close(): Promise<void> {
+    await this.driver.quit();
+    await rm(this.profile, { recursive: true, force: true, maxRetries: 5 });
+  }
+
+  async size(width: number, height: number): Promise<void> {
+    await this.driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false });
+  }
+
+  async theme(scheme: 'light' | 'dark'): Promise<void> {
+    await this.driver.executeScript(`localStorage.setItem('mantine-color-scheme-value', '${scheme}')`);
+  }
+
+  go(path: string): Promise<void> {
+    return this.driver.get(this.base + path);
+  }
+
+  async path(): Promise<string> {
+    return new URL(await this.driver.getCurrentUrl()).pathname;
+  }
+
+  find(css: string): Promise<WebElement> {
+    return this.driver.wait(until.elementLocated(By.css(css)), patience, `nothing like ${css}`);
+  }
+
+  count(css: string): Promise<number> {
+    return this.driver.findElements(By.css(css)).then((all) => all.length);
+  }
+
+  /** Waits until some text stands on the page. */
+  async see(text: string | RegExp, within = 'body', ms = patience): Promise<string> {
+    const box = await this.find(within);
+    let last = '';
+    await this.driver.wait(
+      async () => {
+        try {
+          last = await box.getText();
+        } catch {
+          last = await this.find(within).then((b) => b.getText());
+        }
+        return typeof text === 'string' ? last.includes(text) : text.test(last);
+      },
+      ms,
+      `"${String(text)}" did not appear in ${within}`,
+    );
+    return last;
+  }
+
+  async unseen(text: string, within = 'body', ms = patience): Promise<void> {
+    await this.driver.wait(async () => !(await (await this.find(within)).getText()).includes(text), ms, `"${text}" is still there`);
+  }
+
+  /** A field by its label. */
+  async field(label: string, within = ''): Promise<WebElement> {
+    const quoted = JSON.stringify(label);
+    const scope = within === '' ? 'document' : `(document.querySelector(${JSON.stringify(within)}) ?? document)`;
+    return this.driver.wait(
+      async () =>
+        this.driver.executeScript<WebElement | null>(`
+          const scope = ${scope};
+          const wanted = ${quoted};
+          const labels = [...scope.querySelectorAll('label')].filter((l) => l.textContent.trim() === wanted && l.offsetParent !== null);
+          const named = [...scope.querySelectorAll('[aria-label]')].filter((e) => e.getAttribute('aria-label') === wanted);
+          const label = labels.at(-1);
+          return (label && document.getElementById(label.htmlFor)) || named.at(-1) || null;`) as Promise<WebElement>,
+      patience,
+      `no field "${label}"`,
+    );
+  }
+
+  async type(label: string, text: string, within = ''): Promise<void> {
+    const field = await this.field(label, within);
+    await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', field);
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE, text);
+  }
+
+  async value(label: string): Promise<string> {
+    return (await (await this.field(label)).getAttribute('value')) ?? '';
+  }
+
+  /** Chooses from a list by the words shown. */
+  async choose(label: string, option: string): Promise<void> {
+    const field = await this.field(label);
+    await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', field);
+    await field.click();
+    const item = await this.driver.wait(
+      async () =>
+        this.driver.executeScript<WebElement | null>(
+          `return [...document.querySelectorAll('[role=option]')].find((o) => o.offsetParent !== null && o.textContent.trim() === ${JSON.stringify(option)}) ?? null`,
+        ) as Promise<WebElement>,
+      patience,
+      `no option "${option}"`,
+    );
+    await item.click();
+  }
+
+  /** A button, link or tab by its words, or by its accessible name. */
+  button(words: string, within = ''): Promise<WebElement> {
+    const scope = within === '' ? 'document' : `(document.querySelector(${JSON.stringify(within)}) ?? document)`;
+    return this.driver.wait(
+      async () =>
+        this.driver.executeScript<WebElement | null>(`
+          const wanted = ${JSON.stringify(words)};
+          const all = [...${scope}.querySelectorAll('button, a, [role=tab], summary')].filter((e) => e.offsetParent !== null && !e.disabled);
+          return all.find((e) => e.getAttribute('aria-label') === wanted) ?? all.find((e) => e.textContent.trim() === wanted) ?? all.find((e) => e.textContent.trim().startsWith(wanted)) ?? all.find((e) => e.getAttribute('aria-label')?.startsWith(wanted)) ?? null;`) as Promise<WebElement>,
+      patience,
+      `no button "${words}"`,
+    );
+  }
+
+  async press(words: string, within = ''): Promise<void> {
+    for (let tries = 0; ; tries += 1) {
+      try {
+        const button = await this.button(words, within);
+        await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', button);
+        await button.click();
+        return;
+      } catch (error) {
+        // The page was drawn anew in between, or something slid over the button: look again.
+        if (tries >= 3 || !/stale|intercepted/i.test(String(error))) throw error;
+        await this.driver.sleep(200);
+      }
+    }
+  }
+
+  async enabled(words: string): Promise<boolean> {
+    return this.driver.executeScript<boolean>(`
+      const b = [...document.querySelectorAll('button')].filter((e) => e.offsetParent !== null).find((e) => e.textContent.trim().startsWith(${JSON.stringify(words)}));
+      return b !== undefined && !b.disabled;`);
+  }
+
+  keys(...keys: string[]): Promise<void> {
+    return this.driver
+      .actions()
+      .sendKeys(...keys)
+      .perform();
+  }
+
+  async signIn(email: string, password: string): Promise<void> {
+    await this.go('/');
+    await this.type('E-mail', email);
+    await this.type('Password', password);
+    await this.press('Sign in', 'form');
+    await this.see('The Floor');
+  }
+
+  /** Somebody else at this device: name and PIN. */
+  async switchTo(name: string, pin: string): Promise<void> {
+    await (await this.find('.who')).click();
+    await this.press(name, '[role=dialog]');
+    await this.type(`PIN of ${name}`, pin);
+    await this.press('Here I am', '[role=dialog]');
+    await this.driver.wait(async () => ((await (await this.find('.who')).getAttribute('aria-label')) ?? '').startsWith(name), patience);
+  }
+
+  /** Serious faults that axe finds on what is shown now. */
+  async axe(): Promise<string[]> {
+    const { violations } = await new AxeBuilder(this.driver).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa']).analyze();
+    return violations
+      .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+      .map(
+        (v) =>
+          `${v.id}: ${v.nodes
+            .slice(0, 3)
+            .map((n) => `${n.target.join(' ')} ${n.any[0]?.message ?? ''}`)
+            .join(' | ')}`,
+      );
+  }
+
+  /** Is anything wider than the window? */
+  tooWide(): Promise<boolean> {
+    return this.driver.executeScript<boolean>('return document.documentElement.scrollWidth > window.innerWidth + 1');
+  }
+
+  /** What the console complained of; a sentence we refused with is not a fault. */
+  async complaints(): Promise<string[]> {
+    const entries = await this.driver.manage().logs().get('browser');
+    return entries.filter((e) => e.level.name === 'SEVERE' && !/status of (401|403|404|409|422|429)/.test(e.message)).map((e) => e.message);
+  }
+}

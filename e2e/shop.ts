@@ -1,0 +1,39 @@
+import { loadDemo } from '../demo/load.ts';
+import { demoShop } from '../demo/shop.ts';
+import * as crew from '@bay/contract/crew';
+import * as jobs from '@bay/contract/jobs';
+import { Client, freshDatabase, startServer } from '../server/src/testing/harness.ts';
+import type { TestServer } from '../server/src/testing/harness.ts';
+
+export interface Running {
+  server: TestServer;
+  stop: () => Promise<void>;
+}
+
+/** The built web application on a real server and a database of its own. */
+export async function runShop(demo: boolean): Promise<Running> {
+  const database = await freshDatabase();
+  const server = await startServer(database.url, 'web/dist');
+  if (demo) await loadDemo(server.db, new Date());
+  return {
+    server,
+    stop: async () => {
+      await server.stop();
+      await database.drop();
+    },
+  };
+}
+
+/** A signed-in client of the demo shop, for what a test needs to know and a person would not click. */
+export async function demoManager(server: TestServer): Promise<Client> {
+  const client = new Client(server.url);
+  await client.good(crew.signIn, { body: { email: demoShop.manager.email, password: demoShop.manager.password } });
+  return client;
+}
+
+/** Ids of the demo jobs by a word of the car's name. */
+export async function demoJobs(server: TestServer): Promise<(word: string) => string> {
+  const floor = await (await demoManager(server)).good(jobs.readFloor);
+  const all = [...floor.strips, ...floor.finished];
+  return (word) => all.find((j) => j.carName.includes(word))!.id;
+}

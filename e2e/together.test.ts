@@ -1,0 +1,101 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { demoShop } from '../demo/shop.ts';
+import { startServer } from '../server/src/testing/harness.ts';
+import type { TestServer } from '../server/src/testing/harness.ts';
+import { Browser } from './browser.ts';
+import { demoJobs, runShop } from './shop.ts';
+import type { Running } from './shop.ts';
+
+let shop: Running;
+let second: TestServer;
+let one: Browser;
+let two: Browser;
+let job: (word: string) => string;
+
+beforeAll(async () => {
+  shop = await runShop(true);
+  // Two server processes on one database: each person is connected to another one.
+  second = await startServer(shop.server.databaseUrl, 'web/dist');
+  job = await demoJobs(shop.server);
+  [one, two] = await Promise.all([Browser.open(shop.server.url), Browser.open(second.url)]);
+  await Promise.all([one, two].map((b) => b.signIn(demoShop.manager.email, demoShop.manager.password)));
+  await two.switchTo('Osk Tiller', '2001');
+});
+afterAll(async () => {
+  await Promise.all([one.close(), two.close()]);
+  await second.stop();
+  await shop.stop();
+});
+
+describe('two people on one job', () => {
+  it('what one writes the other sees within a second, without loading again', async () => {
+    const path = `/jobs/${job('Wendling')}/fit`;
+    await Promise.all([one.go(path), two.go(path)]);
+    await Promise.all([one.see('Does it go together?'), two.see('Does it go together?')]);
+    await two.driver.sleep(300);
+    await two.type('Log bar: a note, or bore 3 86.02, held: waiting for …, arrived …, torque …', 'hatch over intake looked at twice');
+    const started = Date.now();
+    await two.press('Log it');
+    await one.see('hatch over intake looked at twice', '.book', 4000);
+    expect(Date.now() - started).toBeLessThan(1500);
+    expect(await one.see('hatch over intake', '.book')).toMatch(/OT hatch over intake/);
+  });
+
+  it('a verdict follows a fact that somebody else measures', async () => {
+    await one.go(`/jobs/${job('Wendling')}/fit?at=fit-hood`);
+    await one.see('22 mm short', '.card-open');
+    await two.go(`/jobs/${job('Wendling')}/facts?of=engine&fact=eng-height-up`);
+    await two.type('Highest point, mm', '13 in', '[role=dialog]');
+    await two.press('Save', '[role=dialog]');
+    await two.see(/Highest points to hood: Clash → Bolts up/, '[role=dialog]');
+    await one.see('28.8 mm to spare', '.card-open', 4000);
+  });
+
+  it('two who write the same row both keep what they typed', async () => {
+    const path = `/jobs/${job('Brockhurst')}/prep`;
+    await Promise.all([one.go(path), two.go(path)]);
+    await one.press('Bores, cylinder 4');
+    await two.press('Bores, cylinder 4');
+    await one.type('Middle, along, mm', '84.011', '[role=dialog]');
+    await two.type('Middle, along, mm', '84.022', '[role=dialog]');
+    await one.press('Save readings');
+    await one.driver.wait(async () => (await one.count('[role=dialog]')) === 0, 8000);
+    await two.press('Save readings');
+    await two.see('Maren Holt changed this meanwhile');
+    const both = await two.see('What you typed');
+    expect(both).toContain('84.011');
+    expect(both).toContain('84.022');
+    await two.press('Mine counts');
+    await one.see('middle, along 84.022', '.book', 4000);
+  });
+
+  it('the Floor moves while one looks at it', async () => {
+    await one.go('/');
+    await one.see('Larkfield saloon');
+    await two.go(`/jobs/${job('Larkfield')}/pull`);
+    await two.press('Start', '.step.free');
+    await one.see(/OT is on it|74 steps|Bay|0405/, '.crew-ribbon', 4000);
+    await two.type('Log bar: a note, or bore 3 86.02, held: waiting for …, arrived …, torque …', 'released: hoist chain');
+    await two.press('Log it');
+    await one.see('Held by nothing', '.yard', 4000);
+  });
+
+  it('switching person takes two seconds, and the book has the right name', async () => {
+    const started = Date.now();
+    await two.switchTo('Della Pruitt', '2003');
+    expect(Date.now() - started).toBeLessThan(4000);
+    await two.type('Log bar: a note, or bore 3 86.02, held: waiting for …, arrived …, torque …', 'taken over from Osk');
+    await two.press('Log it');
+    await two.see('DP taken over from Osk', '.book');
+  });
+
+  it('a server that stops mid-way is said, and what was typed is kept', async () => {
+    await two.go(`/jobs/${job('Larkfield')}/pull`);
+    await two.see('Out with');
+    await second.stop();
+    await two.type('Log bar: a note, or bore 3 86.02, held: waiting for …, arrived …, torque …', 'typed without a server');
+    await two.press('Log it');
+    await two.see('No connection. What you typed is still here');
+    expect(await two.value('Log bar: a note, or bore 3 86.02, held: waiting for …, arrived …, torque …')).toBe('typed without a server');
+  });
+});

@@ -1,0 +1,133 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { demoShop } from '../demo/shop.ts';
+import { Browser } from './browser.ts';
+import { demoJobs, runShop } from './shop.ts';
+import type { Running } from './shop.ts';
+
+let shop: Running;
+let b: Browser;
+let job: (word: string) => string;
+
+beforeAll(async () => {
+  shop = await runShop(true);
+  job = await demoJobs(shop.server);
+  b = await Browser.open(shop.server.url);
+});
+afterAll(async () => {
+  await b.close();
+  await shop.stop();
+});
+
+describe('wrong input gets a sentence and loses nothing', () => {
+  it('1: a wrong password', async () => {
+    await b.go('/');
+    await b.type('E-mail', demoShop.manager.email);
+    await b.type('Password', 'not the right one');
+    await b.press('Sign in', 'form');
+    await b.see('E-mail or password is not right.');
+    expect(await b.value('E-mail')).toBe(demoShop.manager.email);
+    await b.signIn(demoShop.manager.email, demoShop.manager.password);
+  });
+
+  it('2: a wrong PIN', async () => {
+    await (await b.find('.who')).click();
+    await b.press('Jun Varga', '[role=dialog]');
+    await b.type('PIN of Jun Varga', '9999');
+    await b.press('Here I am');
+    await b.see('That PIN is not right.');
+    await b.keys('\uE00C');
+  });
+
+  it('3: an identity number with a misread character, and empty fields', async () => {
+    await b.go('/book-in');
+    await b.type('Identity number', '1SRR34D25TK018840');
+    await b.type('Model year', '1996');
+    await b.see('the rest asks for 9');
+    await b.press('Book in', 'form');
+    await b.see('Nothing typed.');
+    expect(await b.value('Identity number')).toBe('1SRR34D25TK018840');
+    expect(await b.path()).toBe('/book-in');
+  });
+
+  it('4: a torque in a length', async () => {
+    await b.go(`/jobs/${job('Wendling')}/facts?of=recipient&fact=rec-bay-length`);
+    await b.type('To core rear face, mm', '40 lbft', '[role=dialog]');
+    await b.see('"40 lbft" is a torque; a value in mm is wanted.', '[role=dialog]');
+    await b.press('Save', '[role=dialog]');
+    await b.see('is a torque', '[role=dialog]');
+    expect(await b.value('To core rear face, mm')).toBe('40 lbft');
+  });
+
+  it('5: a number that could be two', async () => {
+    await b.type('To core rear face, mm', '1,234', '[role=dialog]');
+    await b.see('can be 1.234 or 1234', '[role=dialog]');
+  });
+
+  it('6: a reading that is not one', async () => {
+    await b.go(`/jobs/${job('Sorrel')}/start?tab=find`);
+    await b.choose('Or any other', 'Volts at the pump plug while it should run');
+    await b.type('Reading, V', 'plenty');
+    await b.see('does not start with a number', '.next-test');
+    await b.type('Reading, V', '11.4');
+    await b.see('Type the battery volts of the same moment.', '.next-test');
+    expect(await b.enabled('Record')).toBe(false);
+  });
+
+  it('7: a fuse that does not protect its wire', async () => {
+    await b.go(`/jobs/${job('Sorrel')}/connect`);
+    await b.press('A circuit of our own');
+    await b.type('Circuit', 'heated screen');
+    await b.type('Current, A', '8');
+    await b.type('Length one way, m', '1.2');
+    await b.type('Wire, mm²', '14 AWG');
+    await b.type('Fuse, A', '60');
+    await b.see(/does not protect 2.08\d* mm²: at most 15 A|does not protect/, '[role=dialog]');
+    expect(await b.value('Wire, mm²')).toBe('14 AWG');
+  });
+
+  it('8: a gate line with nothing to prove it, and an override without a second name', async () => {
+    await b.go(`/jobs/${job('Wendling')}/start?tab=gates&gate=First%20crank`);
+    await b.press('Prove: Belts, fan, tools, sleeves');
+    expect(await b.enabled('Proved, signed')).toBe(false);
+    await (await b.field('Override this line', '[role=dialog]')).click();
+    await b.type('Reason, it stays in the job book', 'the lift is needed elsewhere');
+    await b.see('a second person signs the override too', '[role=dialog]');
+    expect(await b.enabled('Override, signed')).toBe(false);
+  });
+
+  it('9: shorthand that breaks off is kept as a note with a hint', async () => {
+    await b.go(`/jobs/${job('Wendling')}/scope`);
+    await b.type('Log bar: a note, or bore 3 86.02, held: waiting for …, arrived …, torque …', 'bore 3 very wide');
+    await b.see(/note\. very wide: .*does not start with a number/, '.log-bar');
+  });
+
+  it('10: an order that stops at a blank', async () => {
+    await b.go(`/jobs/${job('Wendling')}/kit`);
+    await b.press('Gearbox mount, angle shims and wedges', '.bench');
+    await b.choose('State', 'Ordered');
+    await b.see('Not to be ordered yet: Mount place is not known', '.card-open');
+    expect(await b.enabled('Save')).toBe(false);
+  });
+
+  it('11: a sum that geometry refuses', async () => {
+    await b.go('/sums?sum=sling');
+    await b.type('Load, kg', '400 lb');
+    await b.type('Legs', '2');
+    await b.type('Leg angle from level, deg', '20');
+    await b.see('A leg flatter than 30° from level is refused');
+  });
+
+  it('12: an address that does not exist', async () => {
+    await b.go('/nowhere/at/all');
+    await b.see('Nothing at this address');
+    await b.go('/jobs/00000000-0000-4000-8000-00000000ffff/fit');
+    await b.see('This job is not here.');
+  });
+
+  it('a handed-over step cannot be done before what it needs', async () => {
+    await b.go(`/jobs/${job('Larkfield')}/pull`);
+    const held = await b.see('ended by Low-voltage battery', '.bench');
+    expect(held).toContain('needs "body has power"');
+    expect(await b.complaints()).toEqual([]);
+  });
+});

@@ -1,0 +1,58 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { demoShop } from '../demo/shop.ts';
+import { Browser } from '../e2e/browser.ts';
+import { demoJobs, runShop } from '../e2e/shop.ts';
+
+/** `./bay shots`: one current picture of each main view, from demo data, in docs/screenshots. */
+const folder = 'docs/screenshots';
+
+const shop = await runShop(true);
+const job = await demoJobs(shop.server);
+const b = await Browser.open(shop.server.url);
+
+interface Shot {
+  name: string;
+  path: string;
+  words: string | RegExp;
+  width?: number;
+  height?: number;
+  scheme?: 'light' | 'dark';
+}
+
+const shots: readonly Shot[] = [
+  { name: 'floor', path: '/', words: 'The Yard' },
+  { name: 'book-in', path: '/book-in', words: 'Book in a car' },
+  { name: 'scope', path: `/jobs/${job('Corvane')}/scope`, words: 'Find out first' },
+  { name: 'donor', path: `/jobs/${job('Wendling')}/donor`, words: 'C-101' },
+  { name: 'pull', path: `/jobs/${job('Larkfield')}/pull`, words: 'Out with' },
+  { name: 'prep', path: `/jobs/${job('Brockhurst')}/prep`, words: 'Out of limits' },
+  { name: 'fit', path: `/jobs/${job('Wendling')}/fit?at=fit-hood`, words: 'Because' },
+  { name: 'connect', path: `/jobs/${job('Sorrel')}/connect`, words: /not built yet/ },
+  { name: 'start-gates', path: `/jobs/${job('Sorrel')}/start?tab=gates&gate=First%20crank`, words: 'Proved' },
+  { name: 'start-fault', path: `/jobs/${job('Sorrel')}/start?tab=find`, words: 'Next best test' },
+  { name: 'hand-over', path: `/jobs/${job('Wendling')}/hand-over`, words: 'Open ends' },
+  { name: 'facts', path: `/jobs/${job('Wendling')}/facts`, words: 'known about the car' },
+  { name: 'kit', path: `/jobs/${job('Wendling')}/kit`, words: 'wait for facts' },
+  { name: 'schools', path: '/schools', words: 'Where good people disagree' },
+  { name: 'units', path: '/units', words: 'Engine unit of the coupe' },
+  { name: 'sums', path: '/sums?sum=wire', words: 'Wire size' },
+  { name: 'fault-night-shift', path: `/jobs/${job('Sorrel')}/start?tab=find`, words: 'Next best test', scheme: 'dark' },
+  { name: 'floor-phone', path: '/', words: 'The Yard', width: 390, height: 844 },
+];
+
+try {
+  mkdirSync(folder, { recursive: true });
+  await b.signIn(demoShop.manager.email, demoShop.manager.password);
+  for (const shot of shots) {
+    await b.size(shot.width ?? 1280, shot.height ?? 800);
+    await b.theme(shot.scheme ?? 'light');
+    await b.go(shot.path);
+    await b.see(shot.words, '#main');
+    await b.driver.sleep(500);
+    writeFileSync(`${folder}/${shot.name}.png`, Buffer.from(await b.driver.takeScreenshot(), 'base64'));
+    process.stdout.write(`${folder}/${shot.name}.png\n`);
+  }
+} finally {
+  await b.close();
+  await shop.stop();
+}
