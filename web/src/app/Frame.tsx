@@ -18,28 +18,25 @@ const places = [
   ['c', '/crew', 'Crew'],
 ] as const;
 
+const typing = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+
 /** `g` and then a letter goes places. */
 function useGoKeys(): void {
   const navigate = useNavigate();
-  const [armed, arm] = useState(false);
   useEffect(() => {
-    if (!armed) return;
-    const timer = setTimeout(() => arm(false), 1500);
-    const go = (event: KeyboardEvent): void => {
-      const place = places.find(([key]) => key === event.key);
-      if (place) {
-        event.preventDefault();
-        void navigate(place[1]);
-      }
-      arm(false);
+    let armedUntil = 0;
+    const listen = (event: KeyboardEvent): void => {
+      if (typing(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
+      const place = event.timeStamp < armedUntil ? places.find(([key]) => key === event.key) : undefined;
+      armedUntil = event.key === 'g' ? event.timeStamp + 1500 : 0;
+      if (!place) return;
+      event.preventDefault();
+      void navigate(place[1]);
     };
-    window.addEventListener('keydown', go, { once: true });
-    return () => {
-      clearTimeout(timer);
-      window.removeEventListener('keydown', go);
-    };
-  }, [armed, navigate]);
-  useHotkeys([['g', () => arm(true)]]);
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, [navigate]);
 }
 
 /** The frame of every page: who is here, where to go, and the door when nobody is. */

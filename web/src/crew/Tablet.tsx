@@ -24,7 +24,7 @@ export function PickPerson({ onDone }: { onDone?: () => void }) {
     return (
       <div className="person-tiles">
         {crew.data.crew.map((p) => (
-          <button key={p.id} type="button" disabled={!p.hasPin} onClick={() => setPerson(p)}>
+          <button key={p.id} type="button" aria-label={p.name} disabled={!p.hasPin} onClick={() => setPerson(p)}>
             <span className="disc">{p.initials}</span> {p.name}
           </button>
         ))}

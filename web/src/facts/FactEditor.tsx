@@ -90,7 +90,11 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
           <div className="fields">
             {def.parts.map((part, i) => {
               const label = part.label === '' ? def.label : part.label;
-              const set = (text: string) => setTyped({ ...typed, [part.key]: text });
+              const set = (text: string) => {
+                // A refusal speaks of what stood there before.
+                if (saving.isError && stale === undefined) saving.reset();
+                setTyped({ ...typed, [part.key]: text });
+              };
               if (part.options) {
                 return (
                   <Select
