@@ -55,11 +55,18 @@ export class Browser {
   }
 
   async size(width: number, height: number): Promise<void> {
-    await this.driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false });
+    await this.driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
+      width,
+      height,
+      deviceScaleFactor: 1,
+      mobile: false,
+    });
   }
 
   async theme(scheme: 'light' | 'dark'): Promise<void> {
-    await this.driver.executeScript(`localStorage.setItem('mantine-color-scheme-value', '${scheme}')`);
+    await this.driver.executeScript(
+      `localStorage.setItem('mantine-color-scheme-value', '${scheme}')`,
+    );
   }
 
   go(path: string): Promise<void> {
@@ -98,13 +105,20 @@ export class Browser {
   }
 
   async unseen(text: string, within = 'body', ms = patience): Promise<void> {
-    await this.driver.wait(async () => !(await (await this.find(within)).getText()).includes(text), ms, `"${text}" is still there`);
+    await this.driver.wait(
+      async () => !(await (await this.find(within)).getText()).includes(text),
+      ms,
+      `"${text}" is still there`,
+    );
   }
 
   /** A field by its label. */
   async field(label: string, within = ''): Promise<WebElement> {
     const quoted = JSON.stringify(label);
-    const scope = within === '' ? 'document' : `(document.querySelector(${JSON.stringify(within)}) ?? document)`;
+    const scope =
+      within === ''
+        ? 'document'
+        : `(document.querySelector(${JSON.stringify(within)}) ?? document)`;
     return this.driver.wait(
       async () =>
         this.driver.executeScript<WebElement | null>(`
@@ -147,7 +161,10 @@ export class Browser {
 
   /** A button, link or tab by its words, or by its accessible name. */
   button(words: string, within = ''): Promise<WebElement> {
-    const scope = within === '' ? 'document' : `(document.querySelector(${JSON.stringify(within)}) ?? document)`;
+    const scope =
+      within === ''
+        ? 'document'
+        : `(document.querySelector(${JSON.stringify(within)}) ?? document)`;
     return this.driver.wait(
       async () =>
         this.driver.executeScript<WebElement | null>(`
@@ -201,12 +218,18 @@ export class Browser {
     await this.press(name, '[role=dialog]');
     await this.type(`PIN of ${name}`, pin);
     await this.press('Here I am', '[role=dialog]');
-    await this.driver.wait(async () => ((await (await this.find('.who')).getAttribute('aria-label')) ?? '').startsWith(name), patience);
+    await this.driver.wait(
+      async () =>
+        ((await (await this.find('.who')).getAttribute('aria-label')) ?? '').startsWith(name),
+      patience,
+    );
   }
 
   /** Serious faults that axe finds on what is shown now. */
   async axe(): Promise<string[]> {
-    const { violations } = await new AxeBuilder(this.driver).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa']).analyze();
+    const { violations } = await new AxeBuilder(this.driver)
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'])
+      .analyze();
     return violations
       .filter((v) => v.impact === 'serious' || v.impact === 'critical')
       .map(
@@ -220,12 +243,18 @@ export class Browser {
 
   /** Is anything wider than the window? */
   tooWide(): Promise<boolean> {
-    return this.driver.executeScript<boolean>('return document.documentElement.scrollWidth > window.innerWidth + 1');
+    return this.driver.executeScript<boolean>(
+      'return document.documentElement.scrollWidth > window.innerWidth + 1',
+    );
   }
 
   /** What the console complained of; a sentence we refused with is not a fault. */
   async complaints(): Promise<string[]> {
     const entries = await this.driver.manage().logs().get('browser');
-    return entries.filter((e) => e.level.name === 'SEVERE' && !/status of (401|403|404|409|422|429)/.test(e.message)).map((e) => e.message);
+    return entries
+      .filter(
+        (e) => e.level.name === 'SEVERE' && !/status of (401|403|404|409|422|429)/.test(e.message),
+      )
+      .map((e) => e.message);
   }
 }

@@ -52,21 +52,24 @@ describe.each(['light', 'dark'] as const)('in the %s theme', (scheme) => {
 });
 
 describe('at 390 px', () => {
-  it.each(views)('%s is not wider than the phone, and nothing complains', async (_name, path, words) => {
-    await b.size(390, 844);
-    await b.theme('light');
-    await b.go(path());
-    await b.see(words, '#main');
-    expect(await b.tooWide()).toBe(false);
-    const small = await b.driver.executeScript<string[]>(`
+  it.each(views)(
+    '%s is not wider than the phone, and nothing complains',
+    async (_name, path, words) => {
+      await b.size(390, 844);
+      await b.theme('light');
+      await b.go(path());
+      await b.see(words, '#main');
+      expect(await b.tooWide()).toBe(false);
+      const small = await b.driver.executeScript<string[]>(`
       return [...document.querySelectorAll('button, a.plain, .line a, .row-button')].filter((e) => e.offsetParent !== null && !e.closest('[role=listbox]'))
         .filter((e) => { const r = e.getBoundingClientRect(); return r.height > 0 && r.height < 43.5; }).map((e) => e.textContent.trim().slice(0, 30)).slice(0, 5);`);
-    expect(
-      small.filter((s) => s !== 'Find or do Ctrl K'),
-      'targets under 44 px',
-    ).toEqual([]);
-    expect(await b.complaints()).toEqual([]);
-  });
+      expect(
+        small.filter((s) => s !== 'Find or do Ctrl K'),
+        'targets under 44 px',
+      ).toEqual([]);
+      expect(await b.complaints()).toEqual([]);
+    },
+  );
 });
 
 describe('by keyboard alone', () => {

@@ -27,7 +27,9 @@ export async function runShop(demo: boolean): Promise<Running> {
 /** A signed-in client of the demo shop, for what a test needs to know and a person would not click. */
 export async function demoManager(server: TestServer): Promise<Client> {
   const client = new Client(server.url);
-  await client.good(crew.signIn, { body: { email: demoShop.manager.email, password: demoShop.manager.password } });
+  await client.good(crew.signIn, {
+    body: { email: demoShop.manager.email, password: demoShop.manager.password },
+  });
   return client;
 }
 

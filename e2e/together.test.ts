@@ -19,7 +19,9 @@ beforeAll(async () => {
   second = await startServer(shop.server.databaseUrl, 'web/dist');
   job = await demoJobs(shop.server);
   [one, two] = await Promise.all([Browser.open(shop.server.url), Browser.open(second.url)]);
-  await Promise.all([one, two].map((b) => b.signIn(demoShop.manager.email, demoShop.manager.password)));
+  await Promise.all(
+    [one, two].map((b) => b.signIn(demoShop.manager.email, demoShop.manager.password)),
+  );
   await two.switchTo('Osk Tiller', '2001');
 });
 afterAll(async () => {
@@ -34,7 +36,10 @@ describe('two people on one job', () => {
     await Promise.all([one.go(path), two.go(path)]);
     await Promise.all([one.see('Does it go together?'), two.see('Does it go together?')]);
     await two.driver.sleep(300);
-    await two.type('Log bar: a note, or bore 3 86.02, held: waiting for …, arrived …, torque …', 'hatch over intake looked at twice');
+    await two.type(
+      'Log bar: a note, or bore 3 86.02, held: waiting for …, arrived …, torque …',
+      'hatch over intake looked at twice',
+    );
     const started = Date.now();
     await two.press('Log it');
     await one.see('hatch over intake looked at twice', '.book', 4000);
@@ -76,7 +81,10 @@ describe('two people on one job', () => {
     await two.go(`/jobs/${job('Larkfield')}/pull`);
     await two.press('Start', '.step.free');
     await one.see(/OT is on it|74 steps|Bay|0405/, '.crew-ribbon', 4000);
-    await two.type('Log bar: a note, or bore 3 86.02, held: waiting for …, arrived …, torque …', 'released: hoist chain');
+    await two.type(
+      'Log bar: a note, or bore 3 86.02, held: waiting for …, arrived …, torque …',
+      'released: hoist chain',
+    );
     await two.press('Log it');
     await one.see('Held by nothing', '.yard', 4000);
   });
@@ -85,7 +93,10 @@ describe('two people on one job', () => {
     const started = Date.now();
     await two.switchTo('Della Pruitt', '2003');
     expect(Date.now() - started).toBeLessThan(4000);
-    await two.type('Log bar: a note, or bore 3 86.02, held: waiting for …, arrived …, torque …', 'taken over from Osk');
+    await two.type(
+      'Log bar: a note, or bore 3 86.02, held: waiting for …, arrived …, torque …',
+      'taken over from Osk',
+    );
     await two.press('Log it');
     await two.see('DP taken over from Osk', '.book');
   });
@@ -95,9 +106,14 @@ describe('two people on one job', () => {
     await two.see('Out with');
     await second.stop();
     secondRuns = false;
-    await two.type('Log bar: a note, or bore 3 86.02, held: waiting for …, arrived …, torque …', 'typed without a server');
+    await two.type(
+      'Log bar: a note, or bore 3 86.02, held: waiting for …, arrived …, torque …',
+      'typed without a server',
+    );
     await two.press('Log it');
     await two.see('No connection. What you typed is still here');
-    expect(await two.value('Log bar: a note, or bore 3 86.02, held: waiting for …, arrived …, torque …')).toBe('typed without a server');
+    expect(
+      await two.value('Log bar: a note, or bore 3 86.02, held: waiting for …, arrived …, torque …'),
+    ).toBe('typed without a server');
   });
 });

@@ -24,7 +24,12 @@ afterAll(async () => {
 const at = (view: string) => b.go(`${jobPath}/${view}`);
 
 /** Types one fact in the sheet, the way a person does. */
-async function fact(of: string, label: string, values: Record<string, string>, options: Record<string, string> = {}): Promise<void> {
+async function fact(
+  of: string,
+  label: string,
+  values: Record<string, string>,
+  options: Record<string, string> = {},
+): Promise<void> {
   await at(`facts?of=${of}`);
   await b.type('Find a fact', label);
   await b.press(label, '.bench ul');
@@ -246,7 +251,10 @@ describe('a swap from booking-in to a signed first start', () => {
     await b.choose('Or any other', 'Pump heard for 2 to 3 s at key-on');
     await b.press('silent', '.next-test');
     await b.see('Pump heard for 2 to 3 s at key-on: silent');
-    await b.choose('Or any other', 'Does the engine unit answer, and keep answering while cranking');
+    await b.choose(
+      'Or any other',
+      'Does the engine unit answer, and keep answering while cranking',
+    );
     await b.press('talks', '.next-test');
     await b.choose('Or any other', 'Volts at the pump plug while it should run');
     await b.type('Reading, V', '0.2');
@@ -268,7 +276,10 @@ describe('a swap from booking-in to a signed first start', () => {
     await b.choose('What it did', 'Runs');
     await b.type('Cranked for, s', '3');
     await b.press('Write the attempt');
-    await b.type('Oil pressure at idle, leaks, noises, temperature: what you sign for', '3.2 bar at idle, dry, no noise');
+    await b.type(
+      'Oil pressure at idle, leaks, noises, temperature: what you sign for',
+      '3.2 bar at idle, dry, no noise',
+    );
     await b.press('Sign the first start');
     await b.see('First start signed by Ana Bold');
     await b.see('signed: First start', '.book');
@@ -277,9 +288,16 @@ describe('a swap from booking-in to a signed first start', () => {
   it('the record holds all of it, and nothing complained', async () => {
     const client = new Client(shop.server.url);
     await client.good(crew.signIn, { body: { email, password } });
-    const sheet = await client.good(jobs.readJob, { params: { jobId: jobPath.split('/').at(-1)! } });
-    expect(sheet.records.filter((r) => r.kind === 'attempt').map((r) => r.data['result'])).toEqual(expect.arrayContaining(['cranks-no-fire', 'runs']));
-    expect(sheet.records.find((r) => r.kind === 'case')!.data['closed']).toMatchObject({ faultId: 'f-pump-relay', by: 'Ana Bold' });
+    const sheet = await client.good(jobs.readJob, {
+      params: { jobId: jobPath.split('/').at(-1)! },
+    });
+    expect(sheet.records.filter((r) => r.kind === 'attempt').map((r) => r.data['result'])).toEqual(
+      expect.arrayContaining(['cranks-no-fire', 'runs']),
+    );
+    expect(sheet.records.find((r) => r.kind === 'case')!.data['closed']).toMatchObject({
+      faultId: 'f-pump-relay',
+      by: 'Ana Bold',
+    });
     expect(await b.complaints()).toEqual([]);
   });
 });

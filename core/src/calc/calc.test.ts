@@ -8,18 +8,27 @@ const run = (name: string, typed: Record<string, string>) => {
 };
 
 describe('the registry of calculators', () => {
-  it.each(calculators.map((c) => [c.name, c] as const))('%s runs on its own example, with its arithmetic and source', (name, calc) => {
-    const typed = Object.fromEntries(calc.inputs.filter((i) => !i.optional).map((i) => [i.key, i.example]));
-    const result = run(name, typed);
-    expect(result.results.length).toBeGreaterThan(0);
-    expect(result.results.every((r) => r.shown !== '' && r.shown !== 'NaN')).toBe(true);
-    expect(result.because.length).toBeGreaterThan(3);
-    expect(result.source).toBe(calc.source);
-  });
+  it.each(calculators.map((c) => [c.name, c] as const))(
+    '%s runs on its own example, with its arithmetic and source',
+    (name, calc) => {
+      const typed = Object.fromEntries(
+        calc.inputs.filter((i) => !i.optional).map((i) => [i.key, i.example]),
+      );
+      const result = run(name, typed);
+      expect(result.results.length).toBeGreaterThan(0);
+      expect(result.results.every((r) => r.shown !== '' && r.shown !== 'NaN')).toBe(true);
+      expect(result.because.length).toBeGreaterThan(3);
+      expect(result.source).toBe(calc.source);
+    },
+  );
 
   it('takes mixed entry', () => {
-    expect(run('wire', { current: '12', length: '14\'6"', load: 'pump or fan' }).results[0]!.shown).toBe('6 mm²');
-    expect(run('drop', { current: '12 A', length: '4.2', area: '12 AWG' }).results[0]!.value).toBeCloseTo((2 * 12 * 4.2 * 0.017241 * 1.24) / 3.309, 2);
+    expect(
+      run('wire', { current: '12', length: '14\'6"', load: 'pump or fan' }).results[0]!.shown,
+    ).toBe('6 mm²');
+    expect(
+      run('drop', { current: '12 A', length: '4.2', area: '12 AWG' }).results[0]!.value,
+    ).toBeCloseTo((2 * 12 * 4.2 * 0.017241 * 1.24) / 3.309, 2);
   });
 
   it.each([

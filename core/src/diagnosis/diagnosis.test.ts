@@ -29,13 +29,21 @@ const petrol = bookFrom({
   'cho-fan': 'electric-puller',
   'eng-rail-pressure': { 'high-side': '3.8 bar' },
 });
-const answer = fc.constantFrom(...observations).chain((o) => fc.constantFrom(...o.outcomes).map((x): Answer => ({ observationId: o.id, outcome: x.id })));
+const answer = fc
+  .constantFrom(...observations)
+  .chain((o) =>
+    fc.constantFrom(...o.outcomes).map((x): Answer => ({ observationId: o.id, outcome: x.id })),
+  );
 
 describe('probabilities', () => {
   it('sum to 1 after any answers (property)', () => {
     const weights = startWeights({ facts: petrol }, []);
     fc.assert(
-      fc.property(fc.array(answer, { maxLength: 12 }), (answers) => Math.abs(rankSuspects(weights, answers).reduce((s, x) => s + x.now, 0) - 1) < 1e-9),
+      fc.property(
+        fc.array(answer, { maxLength: 12 }),
+        (answers) =>
+          Math.abs(rankSuspects(weights, answers).reduce((s, x) => s + x.now, 0) - 1) < 1e-9,
+      ),
     );
   });
   it('the outcomes of every pair sum to 1, stated or not', () => {
@@ -56,11 +64,23 @@ describe('probabilities', () => {
       risk: 0,
       needs: '',
     });
-    const f = (id: string, prior: number) => ({ id, title: id, system: 's', prior, onlyWhen: 'always', raisedBy: [], fix: '' });
+    const f = (id: string, prior: number) => ({
+      id,
+      title: id,
+      system: 's',
+      prior,
+      onlyWhen: 'always',
+      raisedBy: [],
+      fix: '',
+    });
     const model: DiagnosisModel = {
       faults: [f('a', 0.1), f('b', 0.2), f('c', 0.05)],
       observations: [o('x', 0.9, 0.1), o('y', 0.6, 0.3, 0.1), o('z', 0.5, 0.5)],
-      likelihoods: { a: { x: { x1: 0.8 } }, b: { y: { y0: 0.1, y1: 0.2 } }, c: { x: { x1: 0.5 }, z: { z1: 0.99 } } },
+      likelihoods: {
+        a: { x: { x1: 0.8 } },
+        b: { y: { y0: 0.1, y1: 0.2 } },
+        c: { x: { x1: 0.5 }, z: { z1: 0.99 } },
+      },
     };
     const weights = startWeights({ facts: new Map() }, [], model);
     // By hand: weight p/(1-p), times each chance; unlisted outcomes share what is left by base rate.
@@ -70,8 +90,18 @@ describe('probabilities', () => {
       c: { x1: 0.5, y2: 0.1, z1: 0.99 },
       [noneOfThese]: { x1: 0.1, y2: 0.1, z1: 0.5 },
     };
-    const prior: Record<string, number> = { a: 0.1 / 0.9, b: 0.2 / 0.8, c: 0.05 / 0.95, [noneOfThese]: 0.15 };
-    const joint = Object.fromEntries(Object.keys(prior).map((id) => [id, prior[id]! * chance[id]!['x1']! * chance[id]!['y2']! * chance[id]!['z1']!]));
+    const prior: Record<string, number> = {
+      a: 0.1 / 0.9,
+      b: 0.2 / 0.8,
+      c: 0.05 / 0.95,
+      [noneOfThese]: 0.15,
+    };
+    const joint = Object.fromEntries(
+      Object.keys(prior).map((id) => [
+        id,
+        prior[id]! * chance[id]!['x1']! * chance[id]!['y2']! * chance[id]!['z1']!,
+      ]),
+    );
     const total = Object.values(joint).reduce((a, b) => a + b, 0);
     const ranked = rankSuspects(
       weights,
@@ -89,11 +119,16 @@ describe('probabilities', () => {
     const p = (id: string) => start.find((s) => s.id === id)!.now;
     let information = 0;
     for (const outcome of ['z0', 'z1']) {
-      const chances = Object.keys(prior).map((id) => [id, id === 'c' ? (outcome === 'z1' ? 0.99 : 0.01) : 0.5] as const);
+      const chances = Object.keys(prior).map(
+        (id) => [id, id === 'c' ? (outcome === 'z1' ? 0.99 : 0.01) : 0.5] as const,
+      );
       const seen = chances.reduce((s, [id, c]) => s + p(id) * c, 0);
       for (const [id, c] of chances) information += p(id) * c * Math.log2(c / seen);
     }
-    expect(nextTests(start, [], model).find((t) => t.observation.id === 'z')!.bits).toBeCloseTo(information, 9);
+    expect(nextTests(start, [], model).find((t) => t.observation.id === 'z')!.bits).toBeCloseTo(
+      information,
+      9,
+    );
   });
 });
 
@@ -104,13 +139,17 @@ describe('start weights', () => {
   });
   it('facts raise a fault three times each, ten times at the most', () => {
     const facts = bookFrom({ 'eng-immobiliser-kind': 'key-to-engine-unit' });
-    const weight = (f: typeof facts) => startWeights({ facts: f }, []).find((w) => w.id === 'f-immobiliser')!;
+    const weight = (f: typeof facts) =>
+      startWeights({ facts: f }, []).find((w) => w.id === 'f-immobiliser')!;
     expect(weight(facts).weight / (0.05 / 0.95)).toBeCloseTo(3, 9);
     const all = { facts: new Map(), fitOf: () => ({ word: 'adapt' as const, resolved: false }) };
-    expect(startWeights(all, []).find((w) => w.id === 'f-crank-signal')!.weight / (0.05 / 0.95)).toBeCloseTo(10, 9);
+    expect(
+      startWeights(all, []).find((w) => w.id === 'f-crank-signal')!.weight / (0.05 / 0.95),
+    ).toBeCloseTo(10, 9);
   });
   it('work on a system since it was last good doubles its faults', () => {
-    const at = (touched: string[]) => startWeights({ facts: petrol }, touched).find((w) => w.id === 'f-pump-relay')!.weight;
+    const at = (touched: string[]) =>
+      startWeights({ facts: petrol }, touched).find((w) => w.id === 'f-pump-relay')!.weight;
     expect(at(['fuel'])).toBeCloseTo(2 * at([]), 9);
   });
 });
@@ -128,10 +167,16 @@ describe('ranking', () => {
     const weights = startWeights({ facts: petrol }, []);
     const lamp = { observationId: 'o-oil-lamp', outcome: 'on' };
     const gauge = { observationId: 'o-oil-gauge', outcome: 'zero' };
-    const now = (answers: Answer[]) => rankSuspects(weights, answers).find((s) => s.id === 'f-oil-unprimed')!;
+    const now = (answers: Answer[]) =>
+      rankSuspects(weights, answers).find((s) => s.id === 'f-oil-unprimed')!;
     const base = rankSuspects(weights, [lamp]);
-    const full = weights.map((w) => base.find((s) => s.id === w.id)!.now * outcomeChances(w.id, observationOf('o-oil-gauge')).get('zero')! ** 0.5);
-    const unprimed = full[weights.findIndex((w) => w.id === 'f-oil-unprimed')]! / full.reduce((a, b) => a + b, 0);
+    const full = weights.map(
+      (w) =>
+        base.find((s) => s.id === w.id)!.now *
+        outcomeChances(w.id, observationOf('o-oil-gauge')).get('zero')! ** 0.5,
+    );
+    const unprimed =
+      full[weights.findIndex((w) => w.id === 'f-oil-unprimed')]! / full.reduce((a, b) => a + b, 0);
     expect(now([lamp, gauge]).now).toBeCloseTo(unprimed, 9);
   });
   it('the last answer to a question counts', () => {
@@ -140,12 +185,16 @@ describe('ranking', () => {
       { observationId: 'o-prime-sound', outcome: 'silent' },
       { observationId: 'o-prime-sound', outcome: 'heard' },
     ]);
-    expect(a).toEqual(rankSuspects(weights, [{ observationId: 'o-prime-sound', outcome: 'heard' }]));
+    expect(a).toEqual(
+      rankSuspects(weights, [{ observationId: 'o-prime-sound', outcome: 'heard' }]),
+    );
   });
   it('next tests are sorted, cost risk, and leave out what was done', () => {
     const tests = nextTests(rankSuspects(startWeights({ facts: petrol }, []), []), ['o-crank']);
     expect(tests.some((t) => t.observation.id === 'o-crank')).toBe(false);
-    expect(tests.map((t) => t.bitsPerMinute)).toEqual([...tests.map((t) => t.bitsPerMinute)].sort((a, b) => b - a));
+    expect(tests.map((t) => t.bitsPerMinute)).toEqual(
+      [...tests.map((t) => t.bitsPerMinute)].sort((a, b) => b - a),
+    );
     expect(tests.find((t) => t.observation.id === 'o-spark')!.cost).toBe(40);
   });
 });
@@ -178,15 +227,29 @@ describe('does it find faults?', () => {
     const runs = suspects.length * 3;
     for (let i = 0; i < runs; i += 1) {
       const fault = suspects[i % suspects.length]!;
-      const symptoms = ['o-crank', 'o-fires', 'o-idle', 'o-oil-lamp', 'o-temp', 'o-noise', 'o-charge-lamp'];
-      const answers: Answer[] = symptoms.map((observationId) => ({ observationId, outcome: draw(outcomeChances(fault, observationOf(observationId))) }));
+      const symptoms = [
+        'o-crank',
+        'o-fires',
+        'o-idle',
+        'o-oil-lamp',
+        'o-temp',
+        'o-noise',
+        'o-charge-lamp',
+      ];
+      const answers: Answer[] = symptoms.map((observationId) => ({
+        observationId,
+        outcome: draw(outcomeChances(fault, observationOf(observationId))),
+      }));
       let ranked = rankSuspects(weights, answers);
       for (let n = 0; n < 15 && ranked[0]!.now < 0.9; n += 1) {
         const test = nextTests(
           ranked,
           answers.map((a) => a.observationId),
         )[0]!;
-        answers.push({ observationId: test.observation.id, outcome: draw(outcomeChances(fault, test.observation)) });
+        answers.push({
+          observationId: test.observation.id,
+          outcome: draw(outcomeChances(fault, test.observation)),
+        });
         ranked = rankSuspects(weights, answers);
       }
       if (ranked[0]!.id === fault) first += 1;
@@ -217,7 +280,9 @@ describe('readings fall into their bands', () => {
     ['o-crank-rpm', '212', undefined, 'steady-150-to-300'],
     ['o-crank-rpm', '0', undefined, 'zero'],
     ['o-fill-height', '-12 mm', undefined, 'below'],
-  ])('%s reads %s (also %s): %s', (id, typed, also, outcome) => expect(bandReading(id, typed, petrol, also)).toMatchObject({ ok: true, outcome }));
+  ])('%s reads %s (also %s): %s', (id, typed, also, outcome) =>
+    expect(bandReading(id, typed, petrol, also)).toMatchObject({ ok: true, outcome }),
+  );
   it.each([
     ['o-pump-volts', '11.4', /battery volts/],
     ['o-battery-rest', 'flat', /does not start/],
@@ -234,10 +299,14 @@ describe('readings fall into their bands', () => {
   });
   it('every band is an outcome of its observation, for any reading (property)', () => {
     fc.assert(
-      fc.property(fc.constantFrom(...Object.keys(bandRules)), fc.double({ min: -50, max: 4000, noNaN: true }), (id, n) => {
-        const read = bandReading(id, String(Number(n.toFixed(3))), petrol, '12');
-        return !read.ok || observationOf(id).outcomes.some((o) => o.id === read.outcome);
-      }),
+      fc.property(
+        fc.constantFrom(...Object.keys(bandRules)),
+        fc.double({ min: -50, max: 4000, noNaN: true }),
+        (id, n) => {
+          const read = bandReading(id, String(Number(n.toFixed(3))), petrol, '12');
+          return !read.ok || observationOf(id).outcomes.some((o) => o.id === read.outcome);
+        },
+      ),
     );
   });
   it('knows its model', () => expect(fullModel.faults.length).toBe(60));

@@ -60,7 +60,12 @@ describe('what a plan is computed from', () => {
     ];
     expect(planInputOf(material({ records }))).toMatchObject({
       attempts: 1,
-      gateInputs: { provisional: ['loose mount'], unlabelled: ['pump'], openEnds: ['no trigger'], primedBar: 2 },
+      gateInputs: {
+        provisional: ['loose mount'],
+        unlabelled: ['pump'],
+        openEnds: ['no trigger'],
+        primedBar: 2,
+      },
     });
   });
 });
@@ -82,20 +87,42 @@ describe('candidates side by side', () => {
     { unitId: 'b', name: 'B', facts: new Map(), cost: undefined },
   ]);
   it('computes what facts allow and leaves the rest not known', () => {
-    expect(rows[0]).toMatchObject({ massChangeKg: 40, widthSpareMm: 50, powerKw: 100, control: 'cable throttle', cost: 900 });
-    expect(rows[1]).toMatchObject({ massChangeKg: undefined, widthSpareMm: undefined, powerKw: undefined });
+    expect(rows[0]).toMatchObject({
+      massChangeKg: 40,
+      widthSpareMm: 50,
+      powerKw: 100,
+      control: 'cable throttle',
+      cost: 900,
+    });
+    expect(rows[1]).toMatchObject({
+      massChangeKg: undefined,
+      widthSpareMm: undefined,
+      powerKw: undefined,
+    });
     expect(rows[0]!.openInterfaces).toBeLessThan(rows[1]!.openInterfaces);
   });
 });
 
 describe('harvest and kit', () => {
   it('leaves out what certainly does not apply and keeps what nobody knows', () => {
-    const ids = (facts: Parameters<typeof bookFrom>[0]) => harvestPlan({ facts: bookFrom(facts) }).map((l) => l.part.id);
+    const ids = (facts: Parameters<typeof bookFrom>[0]) =>
+      harvestPlan({ facts: bookFrom(facts) }).map((l) => l.part.id);
     expect(ids({})).toContain('take-turbo');
     expect(ids({ 'eng-induction': 'none' })).not.toContain('take-turbo');
   });
   it('counts a donor against what it cost', () =>
-    expect(donorResult({ sold: 900, issued: 600, purchase: 700, collection: 80, teardownHours: 10, hourRate: 40, storage: 20, disposal: 30 })).toBe(270));
+    expect(
+      donorResult({
+        sold: 900,
+        issued: 600,
+        purchase: 700,
+        collection: 80,
+        teardownHours: 10,
+        hourRate: 40,
+        storage: 20,
+        disposal: 30,
+      }),
+    ).toBe(270));
   it('an order stops at a blank', () => {
     const stops = (facts: Parameters<typeof bookFrom>[0], options?: string) => {
       const plan = computePlan(emptyInput({ facts: bookFrom(facts) }));
@@ -103,10 +130,21 @@ describe('harvest and kit', () => {
       return orderStops(line, plan.facts, options ? { status: 'wanted', options } : undefined);
     };
     expect(stops({})).toHaveLength(3);
-    expect(stops({ 'eng-code': 'Q20-871', 'eng-thermostat': { side: 'outlet' } }, '88 °C, outlet')).toEqual([]);
+    expect(
+      stops({ 'eng-code': 'Q20-871', 'eng-thermostat': { side: 'outlet' } }, '88 °C, outlet'),
+    ).toEqual([]);
   });
   it('has eight stations in their order', () => {
-    expect(stations.map((s) => s.name)).toEqual(['Scope', 'Donor', 'Pull', 'Prep', 'Fit', 'Connect', 'Start', 'Hand over']);
+    expect(stations.map((s) => s.name)).toEqual([
+      'Scope',
+      'Donor',
+      'Pull',
+      'Prep',
+      'Fit',
+      'Connect',
+      'Start',
+      'Hand over',
+    ]);
     expect(stationName('hand-over')).toBe('Hand over');
   });
 });

@@ -3,10 +3,21 @@ import { describe, expect, it } from 'vitest';
 import { factCatalogue } from '../facts/index.ts';
 import type { FactBook, FactValue } from '../facts/index.ts';
 import { pullSteps, stepStates, workStates } from '../pull/index.ts';
-import { chooseSchools, computePlan, condition, effectsOf, evaluate, orderSteps, planDifference, schoolQuestions, titleOf } from './index.ts';
+import {
+  chooseSchools,
+  computePlan,
+  condition,
+  effectsOf,
+  evaluate,
+  orderSteps,
+  planDifference,
+  schoolQuestions,
+  titleOf,
+} from './index.ts';
 import { bookFrom, emptyInput } from './testing.ts';
 
-const is = (text: string, facts: FactBook = new Map(), more = {}) => evaluate(condition(text), { facts, ...more }).is;
+const is = (text: string, facts: FactBook = new Map(), more = {}) =>
+  evaluate(condition(text), { facts, ...more }).is;
 
 describe('conditions', () => {
   const facts = bookFrom({
@@ -39,12 +50,24 @@ describe('conditions', () => {
     ['eng-induction = turbo and eng-fuel = diesel', 'waits'],
   ])('%s is %s', (text, wanted) => expect(is(text, facts)).toBe(wanted));
   it('a fact nobody knows never counts as a no (property)', () => {
-    const words = factCatalogue.filter((f) => f.parts[0]!.options).map((f) => [f.id, f.parts[0]!.options![0]!] as const);
-    fc.assert(fc.property(fc.constantFrom(...words), fc.constantFrom('=', '!='), ([id, option], op) => is(`${id} ${op} ${option}`) === 'waits'));
+    const words = factCatalogue
+      .filter((f) => f.parts[0]!.options)
+      .map((f) => [f.id, f.parts[0]!.options![0]!] as const);
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...words),
+        fc.constantFrom('=', '!='),
+        ([id, option], op) => is(`${id} ${op} ${option}`) === 'waits',
+      ),
+    );
   });
   it('says because of what, and what it needs', () => {
-    expect(evaluate(condition('eng-fuel = diesel and don-storage-months > 12'), { facts }).because).toEqual(['eng-fuel', 'don-storage-months']);
-    expect(evaluate(condition('eng-induction = turbo'), { facts }).needs).toEqual(['eng-induction']);
+    expect(
+      evaluate(condition('eng-fuel = diesel and don-storage-months > 12'), { facts }).because,
+    ).toEqual(['eng-fuel', 'don-storage-months']);
+    expect(evaluate(condition('eng-induction = turbo'), { facts }).needs).toEqual([
+      'eng-induction',
+    ]);
   });
   it('reads verdicts, fitted parts and attempts', () => {
     const fit = (word: string, resolved = false) => ({ fitOf: () => ({ word, resolved }) });
@@ -52,14 +75,23 @@ describe('conditions', () => {
     expect(is('fit-tank says Adapt', facts, fit('clash'))).toBe(false);
     expect(is('fit-tank says Adapt', facts, fit('clash', true))).toBe(true);
     expect(is('fit-tank says Clash', facts, fit('not-measured'))).toBe('waits');
-    expect(is('kit-sump fitted', facts, { kitFitted: (id: string) => id === 'kit-sump' })).toBe(true);
+    expect(is('kit-sump fitted', facts, { kitFitted: (id: string) => id === 'kit-sump' })).toBe(
+      true,
+    );
     expect(is('three attempts logged', facts, { attempts: 3 })).toBe(true);
   });
-  it('refuses words it does not know', () => expect(() => condition('engine is loud')).toThrow(/not understood/));
+  it('refuses words it does not know', () =>
+    expect(() => condition('engine is loud')).toThrow(/not understood/));
 });
 
 describe('ordering', () => {
-  const step = (id: string, after: string[] = [], needs: string[] = []) => ({ id, rank: 0, after, before: [], needs });
+  const step = (id: string, after: string[] = [], needs: string[] = []) => ({
+    id,
+    rank: 0,
+    after,
+    before: [],
+    needs,
+  });
   it('finds a ring and names its steps', () => {
     const o = orderSteps([step('a', ['c']), step('b', ['a']), step('c', ['b'])], []);
     expect(o.contradictions).toHaveLength(1);
@@ -68,32 +100,50 @@ describe('ordering', () => {
   });
   it('puts what needs a state before what ends it', () => {
     const power = { id: 's', atStart: true, lostBy: ['off'], givenBy: [] };
-    expect(orderSteps([step('off'), step('seats', [], ['s'])], [power]).ids).toEqual(['seats', 'off']);
+    expect(orderSteps([step('off'), step('seats', [], ['s'])], [power]).ids).toEqual([
+      'seats',
+      'off',
+    ]);
   });
   it('an order that wants a state after it was ended contradicts itself, and names the state', () => {
     const power = { id: 's', atStart: true, lostBy: ['off'], givenBy: [] };
     const o = orderSteps([step('off'), step('seats', ['off'], ['s'])], [power]);
-    expect(o.contradictions[0]!.edges.some((e) => e.why.kind === 'state' && e.why.state === 's')).toBe(true);
+    expect(
+      o.contradictions[0]!.edges.some((e) => e.why.kind === 'state' && e.why.state === 's'),
+    ).toBe(true);
   });
   it('is content when a step gives the state back', () => {
     const power = { id: 's', atStart: true, lostBy: ['off'], givenBy: ['leads'] };
-    const o = orderSteps([step('off'), step('leads', ['off']), step('seats', ['off'], ['s'])], [power]);
+    const o = orderSteps(
+      [step('off'), step('leads', ['off']), step('seats', ['off'], ['s'])],
+      [power],
+    );
     expect(o.contradictions).toEqual([]);
     expect(o.ids).toEqual(['off', 'leads', 'seats']);
   });
   it('says when nothing gives a state', () => {
-    expect(orderSteps([step('a', [], ['s'])], [{ id: 's', atStart: false, lostBy: [], givenBy: ['b'] }]).unmet).toEqual([{ step: 'a', state: 's' }]);
+    expect(
+      orderSteps([step('a', [], ['s'])], [{ id: 's', atStart: false, lostBy: [], givenBy: ['b'] }])
+        .unmet,
+    ).toEqual([{ step: 'a', state: 's' }]);
   });
   it('soft edges give way to binding ones', () => {
     expect(orderSteps([step('a', ['~b']), step('b', ['a'])], []).contradictions).toEqual([]);
   });
   it('does not depend on the order in which steps are given (property)', () => {
-    const given = pullSteps.map((s, i) => ({ id: s.id, rank: i % 5, after: s.after, before: s.before, needs: s.needs }));
+    const given = pullSteps.map((s, i) => ({
+      id: s.id,
+      rank: i % 5,
+      after: s.after,
+      before: s.before,
+      needs: s.needs,
+    }));
     const wanted = orderSteps(given, workStates).ids;
     fc.assert(
       fc.property(
         fc.shuffledSubarray(given, { minLength: given.length }),
-        (shuffled) => JSON.stringify(orderSteps(shuffled, workStates).ids) === JSON.stringify(wanted),
+        (shuffled) =>
+          JSON.stringify(orderSteps(shuffled, workStates).ids) === JSON.stringify(wanted),
       ),
       { numRuns: 20 },
     );
@@ -102,26 +152,39 @@ describe('ordering', () => {
 
 /** Facts of enumerated kind chosen at random: any shop's any car. */
 const randomFacts = fc
-  .array(fc.tuple(fc.constantFrom(...factCatalogue.filter((f) => f.parts[0]!.options)), fc.nat(20)), { maxLength: 90 })
+  .array(
+    fc.tuple(fc.constantFrom(...factCatalogue.filter((f) => f.parts[0]!.options)), fc.nat(20)),
+    { maxLength: 90 },
+  )
   .map(
     (picks): FactBook =>
       new Map(
         picks.map(([f, n]): [string, FactValue] => [
           f.id,
-          { parts: { [f.parts[0]!.key]: f.parts[0]!.options![n % f.parts[0]!.options!.length]! }, typed: {}, source: 'assumed' },
+          {
+            parts: { [f.parts[0]!.key]: f.parts[0]!.options![n % f.parts[0]!.options!.length]! },
+            typed: {},
+            source: 'assumed',
+          },
         ]),
       ),
   );
 const randomSchools = fc
   .array(fc.tuple(fc.constantFrom(...schoolQuestions), fc.nat(5)), { maxLength: 12 })
-  .map((picks) => Object.fromEntries(picks.map(([q, n]) => [q.id, q.sides[n % q.sides.length]!.id])));
+  .map((picks) =>
+    Object.fromEntries(picks.map(([q, n]) => [q.id, q.sides[n % q.sides.length]!.id])),
+  );
 
 describe('the plan', () => {
   it('has no ring, whatever the facts and schools (property)', () => {
     fc.assert(
       fc.property(randomFacts, randomSchools, (facts, schools) => {
-        const plan = computePlan(emptyInput({ facts, outgoing: facts, donor: facts, shopSchools: schools }));
-        return plan.pull.contradictions.length === 0 && plan.harvestSteps.contradictions.length === 0;
+        const plan = computePlan(
+          emptyInput({ facts, outgoing: facts, donor: facts, shopSchools: schools }),
+        );
+        return (
+          plan.pull.contradictions.length === 0 && plan.harvestSteps.contradictions.length === 0
+        );
       }),
       { numRuns: 60 },
     );
@@ -155,8 +218,24 @@ describe('the plan', () => {
     );
   });
   it('says what changed when a cable throttle becomes drive-by-wire', () => {
-    const before = computePlan(emptyInput({ facts: bookFrom({ 'eng-throttle-kind': 'cable', 'rec-throttle-pedal': 'cable', 'cho-control': 'standalone' }) }));
-    const after = computePlan(emptyInput({ facts: bookFrom({ 'eng-throttle-kind': 'by-wire', 'rec-throttle-pedal': 'cable', 'cho-control': 'standalone' }) }));
+    const before = computePlan(
+      emptyInput({
+        facts: bookFrom({
+          'eng-throttle-kind': 'cable',
+          'rec-throttle-pedal': 'cable',
+          'cho-control': 'standalone',
+        }),
+      }),
+    );
+    const after = computePlan(
+      emptyInput({
+        facts: bookFrom({
+          'eng-throttle-kind': 'by-wire',
+          'rec-throttle-pedal': 'cable',
+          'cho-control': 'standalone',
+        }),
+      }),
+    );
     const d = planDifference(before, after);
     expect(d.added).toContain('kit-pedal');
     expect(d.added).toContain('cir-throttle-motor');
@@ -170,10 +249,23 @@ describe('the plan', () => {
     expect(plan.waitingFor.get('eng-fuel')).toContain('kit-glow');
   });
   it('a resolution brings its kit and tasks, and only its own', () => {
-    const facts = bookFrom({ 'eng-fuelling': 'port-injection', 'rec-tank-baffled': 'no', 'cho-pump-place': 'inline' });
-    const resolution = { text: 'pot', kit: ['kit-surge-pot', 'kit-vacuum-pump'], asked: [], by: 'A', at: '2026-01-02' };
+    const facts = bookFrom({
+      'eng-fuelling': 'port-injection',
+      'rec-tank-baffled': 'no',
+      'cho-pump-place': 'inline',
+    });
+    const resolution = {
+      text: 'pot',
+      kit: ['kit-surge-pot', 'kit-vacuum-pump'],
+      asked: [],
+      by: 'A',
+      at: '2026-01-02',
+    };
     const plan = computePlan(emptyInput({ facts, fits: { 'fit-tank': { resolution } } }));
-    expect(plan.kit.find((l) => l.def.id === 'kit-vacuum-pump')).toMatchObject({ state: 'needed', addedBy: ['fit-tank'] });
+    expect(plan.kit.find((l) => l.def.id === 'kit-vacuum-pump')).toMatchObject({
+      state: 'needed',
+      addedBy: ['fit-tank'],
+    });
     expect(plan.fitTasks.map((t) => t.id)).toContain('task-tank');
     expect(computePlan(emptyInput({ facts })).fitTasks.map((t) => t.id)).not.toContain('task-tank');
   });
@@ -210,26 +302,40 @@ describe('schools', () => {
     ]);
   };
   it('at least eight questions change a plan', () => {
-    const changing = schoolQuestions.filter((q) => new Set(q.sides.map((s) => shape({ [q.id]: s.id }))).size > 1);
+    const changing = schoolQuestions.filter(
+      (q) => new Set(q.sides.map((s) => shape({ [q.id]: s.id }))).size > 1,
+    );
     expect(changing.length).toBeGreaterThanOrEqual(8);
   });
   it('the job goes before the shop, the shop before the default', () => {
     const q = 'sch-clamps';
     expect(chooseSchools({}, {}).get(q)).toEqual({ side: 'sch-clamps-b', from: 'default' });
-    expect(chooseSchools({ [q]: 'sch-clamps-a' }, {}).get(q)).toEqual({ side: 'sch-clamps-a', from: 'shop' });
-    expect(chooseSchools({ [q]: 'sch-clamps-a' }, { [q]: 'sch-clamps-b' }).get(q)).toEqual({ side: 'sch-clamps-b', from: 'job' });
+    expect(chooseSchools({ [q]: 'sch-clamps-a' }, {}).get(q)).toEqual({
+      side: 'sch-clamps-a',
+      from: 'shop',
+    });
+    expect(chooseSchools({ [q]: 'sch-clamps-a' }, { [q]: 'sch-clamps-b' }).get(q)).toEqual({
+      side: 'sch-clamps-b',
+      from: 'job',
+    });
     expect(chooseSchools({ [q]: 'rubbish' }, {}).get(q)!.from).toBe('default');
   });
   it('battery first: leads feed the powered moves, after the battery and before the wiring', () => {
-    const ids = computePlan(emptyInput({ facts, outgoing: facts, shopSchools: { 'sch-battery-order': 'sch-battery-order-a' } })).pull.lines.map(
-      (l) => l.def.id,
-    );
+    const ids = computePlan(
+      emptyInput({
+        facts,
+        outgoing: facts,
+        shopSchools: { 'sch-battery-order': 'sch-battery-order-a' },
+      }),
+    ).pull.lines.map((l) => l.def.id);
     const at = (id: string) => ids.indexOf(id);
     expect(at('rm-battery-off')).toBeLessThan(at('rm-feed-by-leads'));
     expect(at('rm-feed-by-leads')).toBeLessThan(at('rm-seats-move'));
     expect(at('rm-seats-move')).toBeLessThan(at('rm-connectors') + ids.length);
     expect(ids).not.toContain('rm-fuel-run-dry');
-    expect(effectsOf(chooseSchools({}, {})).some((e) => e.side === 'sch-battery-order-a')).toBe(false);
+    expect(effectsOf(chooseSchools({}, {})).some((e) => e.side === 'sch-battery-order-a')).toBe(
+      false,
+    );
   });
 });
 
@@ -244,15 +350,24 @@ describe('steps as people do them', () => {
   });
   it('a refusal names the step that destroyed the state', () => {
     const s = stepStates(plan, { 'rm-battery-off': { status: 'done', at: at(1) } });
-    expect(s.get('rm-seats-move')).toMatchObject({ status: 'held', ended: [{ state: 'st-battery-live', by: 'rm-battery-off' }] });
+    expect(s.get('rm-seats-move')).toMatchObject({
+      status: 'held',
+      ended: [{ state: 'st-battery-live', by: 'rm-battery-off' }],
+    });
   });
   it('a state given back after it was lost holds nobody', () => {
     const lost = { 'rm-fuel-open': { status: 'done' as const, at: at(1) } };
     expect(stepStates(plan, lost).get('rm-bay-hot')!.ended).toHaveLength(1);
-    expect(stepStates(plan, { ...lost, 'rm-cap-ports': { status: 'done', at: at(2) } }).get('rm-bay-hot')!.ended).toEqual([]);
+    expect(
+      stepStates(plan, { ...lost, 'rm-cap-ports': { status: 'done', at: at(2) } }).get(
+        'rm-bay-hot',
+      )!.ended,
+    ).toEqual([]);
   });
   it('what is not needed opens the way like what is done', () => {
     const first = plan.lines.find((l) => l.before.length === 1)!;
-    expect(stepStates(plan, { [first.before[0]!.from]: { status: 'waived' } }).get(first.def.id)!.heldBy).toEqual([]);
+    expect(
+      stepStates(plan, { [first.before[0]!.from]: { status: 'waived' } }).get(first.def.id)!.heldBy,
+    ).toEqual([]);
   });
 });

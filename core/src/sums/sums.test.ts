@@ -39,16 +39,35 @@ describe('threads', () => {
   });
   // Handbook short form, common practice
   it('M10 8.8 at 75 % of proof, dry, is about 50.5 N·m', () => {
-    expect(sums.tighteningTorqueNm(10, sums.proofLoadKn(10, 1.5, '8.8') * 0.75)).toBeCloseTo(50.5, 0);
+    expect(sums.tighteningTorqueNm(10, sums.proofLoadKn(10, 1.5, '8.8') * 0.75)).toBeCloseTo(
+      50.5,
+      0,
+    );
   });
   it('a bolt is long enough and says when it bottoms', () => {
-    expect(sums.boltLengthMm({ clampedMm: 28, washerMm: 2.5, diameterMm: 10, material: 'aluminium', holeDepthMm: 30 })).toEqual({
+    expect(
+      sums.boltLengthMm({
+        clampedMm: 28,
+        washerMm: 2.5,
+        diameterMm: 10,
+        material: 'aluminium',
+        holeDepthMm: 30,
+      }),
+    ).toEqual({
       lengthMm: 55,
       engagementMm: 24.5,
       leastMm: 20,
       bottoms: false,
     });
-    expect(sums.boltLengthMm({ clampedMm: 28, washerMm: 2.5, diameterMm: 10, material: 'aluminium', holeDepthMm: 22 }).bottoms).toBe(true);
+    expect(
+      sums.boltLengthMm({
+        clampedMm: 28,
+        washerMm: 2.5,
+        diameterMm: 10,
+        material: 'aluminium',
+        holeDepthMm: 22,
+      }).bottoms,
+    ).toBe(true);
   });
   it('always engages at least the least (property)', () => {
     fc.assert(
@@ -57,7 +76,13 @@ describe('threads', () => {
         fc.constantFrom('steel', 'cast-iron', 'aluminium'),
         fc.integer({ min: 5, max: 20 }),
         (clamped, material, d) => {
-          const b = sums.boltLengthMm({ clampedMm: clamped, washerMm: 2, diameterMm: d, material: material as sums.ThreadMaterial, holeDepthMm: 100 });
+          const b = sums.boltLengthMm({
+            clampedMm: clamped,
+            washerMm: 2,
+            diameterMm: d,
+            material: material as sums.ThreadMaterial,
+            holeDepthMm: 100,
+          });
           return b.engagementMm >= b.leastMm - 1e-9 && b.engagementMm < b.leastMm + 5;
         },
       ),
@@ -80,16 +105,20 @@ describe('wire', () => {
   });
   it('chooses a wire that keeps the drop and that its fuse protects (property)', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.1, max: 60, noNaN: true }), fc.double({ min: 0.2, max: 6, noNaN: true }), (a, m) => {
-        let w: sums.WireChoice;
-        try {
-          w = sums.chooseWire(a, m, 'pump or fan');
-        } catch (e) {
-          return e instanceof RangeError;
-        }
-        const size = sums.wireSizes.find((s) => s.areaMm2 === w.areaMm2)!;
-        return w.dropV <= w.limitV + 1e-9 && w.fuseA <= size.fuseA && a <= w.fuseA * 0.8 + 1e-9;
-      }),
+      fc.property(
+        fc.double({ min: 0.1, max: 60, noNaN: true }),
+        fc.double({ min: 0.2, max: 6, noNaN: true }),
+        (a, m) => {
+          let w: sums.WireChoice;
+          try {
+            w = sums.chooseWire(a, m, 'pump or fan');
+          } catch (e) {
+            return e instanceof RangeError;
+          }
+          const size = sums.wireSizes.find((s) => s.areaMm2 === w.areaMm2)!;
+          return w.dropV <= w.limitV + 1e-9 && w.fuseA <= size.fuseA && a <= w.fuseA * 0.8 + 1e-9;
+        },
+      ),
     );
   });
   it('refuses a current no listed wire carries', () => {
@@ -104,80 +133,122 @@ describe('driveline', () => {
     expect(sums.jointSpeedRatio(30, 0)).toBeCloseTo(1.1547, 4);
   });
   it('a joint at 3 degrees stays within 1.4 per mille', () => {
-    for (const r of [0, 45, 90]) expect(Math.abs(sums.jointSpeedRatio(3, r) - 1)).toBeLessThan(0.0014);
+    for (const r of [0, 45, 90])
+      expect(Math.abs(sums.jointSpeedRatio(3, r) - 1)).toBeLessThan(0.0014);
   });
   // Euler-Bernoulli, first mode
   it.each([
     [76.2, 2.1, 1.3, 7506],
     [88.9, 2.1, 1.5, 6603],
-  ])('tube %d x %d over %d m is critical at %d rpm', (o, w, l, rpm) => expect(sums.shaftCriticalRpm(o, w, l)).toBeCloseTo(rpm, -1));
+  ])('tube %d x %d over %d m is critical at %d rpm', (o, w, l, rpm) =>
+    expect(sums.shaftCriticalRpm(o, w, l)).toBeCloseTo(rpm, -1),
+  );
   // ETRTO geometry
-  it('205/55 R16 stands 631.9 mm high', () => expect(sums.tyreDiameterMm('205/55 R16')).toBeCloseTo(631.9, 1));
-  it('a size it cannot read is undefined', () => expect(sums.tyreDiameterMm('7.50-16')).toBeUndefined());
-  it('engine speed grows with both ratios', () => expect(sums.engineRpmAt(110, 2000, 0.8, 3.9)).toBeCloseTo((110e6 / 60 / 2000) * 0.8 * 3.9, 6));
+  it('205/55 R16 stands 631.9 mm high', () =>
+    expect(sums.tyreDiameterMm('205/55 R16')).toBeCloseTo(631.9, 1));
+  it('a size it cannot read is undefined', () =>
+    expect(sums.tyreDiameterMm('7.50-16')).toBeUndefined());
+  it('engine speed grows with both ratios', () =>
+    expect(sums.engineRpmAt(110, 2000, 0.8, 3.9)).toBeCloseTo((110e6 / 60 / 2000) * 0.8 * 3.9, 6));
 });
 
 describe('engine', () => {
-  it('86 x 86 x 4 is 1998.2 cm³', () => expect(sums.displacementCm3(86, 86, 4)).toBeCloseTo(1998.2, 1));
-  it('4.000 x 3.480 x 8 is 349.85 in³', () => expect(sums.displacementCm3(4 * 25.4, 3.48 * 25.4, 8) / 25.4 ** 3 / 1e-3).toBeCloseTo(349.85, 2));
+  it('86 x 86 x 4 is 1998.2 cm³', () =>
+    expect(sums.displacementCm3(86, 86, 4)).toBeCloseTo(1998.2, 1));
+  it('4.000 x 3.480 x 8 is 349.85 in³', () =>
+    expect(sums.displacementCm3(4 * 25.4, 3.48 * 25.4, 8) / 25.4 ** 3 / 1e-3).toBeCloseTo(
+      349.85,
+      2,
+    ));
   it('ten to one: swept volume nine times the clearance', () =>
-    expect(sums.compressionRatio({ sweptCm3: 450, chamberCm3: 40, gasketCm3: 6, deckCm3: 2, dishCm3: 2 })).toBeCloseTo(10, 9));
+    expect(
+      sums.compressionRatio({
+        sweptCm3: 450,
+        chamberCm3: 40,
+        gasketCm3: 6,
+        deckCm3: 2,
+        dishCm3: 2,
+      }),
+    ).toBeCloseTo(10, 9));
   // Common practice, no source
-  it('top dead centre is the mean of the two stops', () => expect(sums.topDeadCentreDeg(-32, 28)).toBe(-2));
-  it('ring gap 0.004 in per inch of bore', () => expect(sums.ringGapMm(101.6) / 25.4).toBeCloseTo(0.016, 6));
-  it('bearing clearance 0.001 in per inch plus 0.0005 in', () => expect(sums.bearingClearanceMm(50.8) / 25.4).toBeCloseTo(0.0025, 6));
+  it('top dead centre is the mean of the two stops', () =>
+    expect(sums.topDeadCentreDeg(-32, 28)).toBe(-2));
+  it('ring gap 0.004 in per inch of bore', () =>
+    expect(sums.ringGapMm(101.6) / 25.4).toBeCloseTo(0.016, 6));
+  it('bearing clearance 0.001 in per inch plus 0.0005 in', () =>
+    expect(sums.bearingClearanceMm(50.8) / 25.4).toBeCloseTo(0.0025, 6));
   it('compression: lowest at least 75 % of the highest', () => {
     expect(sums.judgeCompression([12, 11.8, 9.1, 12]).word).toBe('even');
     expect(sums.judgeCompression([12, 11.8, 8.9, 12])).toMatchObject({ word: 'uneven', lowest: 2 });
     expect(() => sums.judgeCompression([12])).toThrow(RangeError);
   });
-  it('leak-down under 10 % good, over 20 % look further', () => expect([8, 15, 24].map(sums.judgeLeakDown)).toEqual(['good', 'watch', 'look further']));
-  it('about 10 psi for each 1000 rpm', () => expect(sums.leastOilPressureBar(3000)).toBeCloseTo((30 * 6894.757) / 1e5, 2));
+  it('leak-down under 10 % good, over 20 % look further', () =>
+    expect([8, 15, 24].map(sums.judgeLeakDown)).toEqual(['good', 'watch', 'look further']));
+  it('about 10 psi for each 1000 rpm', () =>
+    expect(sums.leastOilPressureBar(3000)).toBeCloseTo((30 * 6894.757) / 1e5, 2));
   // SAE J1349, memory
-  it('960 hPa and 35 °C correct by 1.0571', () => expect(sums.powerCorrection(960, 35)).toBeCloseTo(1.0571, 3));
+  it('960 hPa and 35 °C correct by 1.0571', () =>
+    expect(sums.powerCorrection(960, 35)).toBeCloseTo(1.0571, 3));
   // Common practice, memory
-  it('3000 lb at 100 mph is 234 hp', () => expect(sums.powerFromTrapHp(3000, 100)).toBeCloseTo(234.1, 0));
+  it('3000 lb at 100 mph is 234 hp', () =>
+    expect(sums.powerFromTrapHp(3000, 100)).toBeCloseTo(234.1, 0));
 });
 
 describe('fluids', () => {
-  it('30 lb/h at 43.5 psi is 34.64 at 58 psi (orifice equation)', () => expect(sums.injectorFlowAt(30, 43.5, 58)).toBeCloseTo(34.64, 2));
+  it('30 lb/h at 43.5 psi is 34.64 at 58 psi (orifice equation)', () =>
+    expect(sums.injectorFlowAt(30, 43.5, 58)).toBeCloseTo(34.64, 2));
   // ASHRAE Fundamentals, from memory
   it.each([
     [0.5, -37],
     [0.4, -24],
     [0.6, -52],
   ])('glycol %d freezes near %d °C', (s, t) => expect(sums.coolantFreezesC(s)).toBeCloseTo(t, 6));
-  it('refuses more glycol than protects', () => expect(() => sums.coolantFreezesC(0.8)).toThrow(RangeError));
+  it('refuses more glycol than protects', () =>
+    expect(() => sums.coolantFreezesC(0.8)).toThrow(RangeError));
   // Steam tables, from memory
-  it('water under a 1.03 bar cap boils at about 121 °C', () => expect(Math.abs(sums.waterBoilsC(1.03) - 121)).toBeLessThan(0.6));
-  it('water boils at 100 °C in the open', () => expect(Math.abs(sums.waterBoilsC(0) - 100)).toBeLessThan(0.3));
+  it('water under a 1.03 bar cap boils at about 121 °C', () =>
+    expect(Math.abs(sums.waterBoilsC(1.03) - 121)).toBeLessThan(0.6));
+  it('water boils at 100 °C in the open', () =>
+    expect(Math.abs(sums.waterBoilsC(0) - 100)).toBeLessThan(0.3));
   // Common practice: 255 L/h covers a stock port-injected petrol V8 of 5 to 6 L (some 300 kW)
-  it('255 L/h is enough for 300 kW with its margin', () => expect(sums.fuelNeedLh(300, false) * 1.25).toBeLessThan(255));
+  it('255 L/h is enough for 300 kW with its margin', () =>
+    expect(sums.fuelNeedLh(300, false) * 1.25).toBeLessThan(255));
 });
 
 describe('belts and slings', () => {
-  it('150 and 60 mm at 320 mm take 976.2 mm', () => expect(sums.openBeltMm(150, 60, 320)).toBeCloseTo(976.2, 1));
-  it('equal pulleys wrap half a turn', () => expect(sums.smallWrapDeg(100, 100, 300)).toBeCloseTo(180, 9));
+  it('150 and 60 mm at 320 mm take 976.2 mm', () =>
+    expect(sums.openBeltMm(150, 60, 320)).toBeCloseTo(976.2, 1));
+  it('equal pulleys wrap half a turn', () =>
+    expect(sums.smallWrapDeg(100, 100, 300)).toBeCloseTo(180, 9));
   // ASME B30.9, geometry
   it.each([
     [60, 1.155],
     [45, 1.414],
     [30, 2],
-  ])('a leg at %d degrees from level carries %d times its share', (a, f) => expect(sums.slingLoadFactor(a)).toBeCloseTo(f, 3));
-  it('refuses a leg below 30 degrees', () => expect(() => sums.slingLoadFactor(29)).toThrow(/refused/));
+  ])('a leg at %d degrees from level carries %d times its share', (a, f) =>
+    expect(sums.slingLoadFactor(a)).toBeCloseTo(f, 3),
+  );
+  it('refuses a leg below 30 degrees', () =>
+    expect(() => sums.slingLoadFactor(29)).toThrow(/refused/));
   it('counts at most two of four legs', () => expect(sums.slingLegKg(200, 4, 90)).toBe(100));
 });
 
 describe('identity', () => {
   // ISO 3779; 49 CFR 565
-  it.each(['1M8GDM9AXKP042788', '11111111111111111'])('%s is good', (vin) => expect(sums.checkIdentity(vin).state).toBe('good'));
+  it.each(['1M8GDM9AXKP042788', '11111111111111111'])('%s is good', (vin) =>
+    expect(sums.checkIdentity(vin).state).toBe('good'),
+  );
   it('finds any single misread figure where a check digit applies (property)', () => {
     const good = '1M8GDM9AXKP042788';
     fc.assert(
-      fc.property(fc.constantFrom(11, 12, 13, 14, 15, 16), fc.integer({ min: 0, max: 9 }), (i, figure) => {
-        const vin = good.slice(0, i) + figure + good.slice(i + 1);
-        return vin === good || sums.checkIdentity(vin).state === 'wrong';
-      }),
+      fc.property(
+        fc.constantFrom(11, 12, 13, 14, 15, 16),
+        fc.integer({ min: 0, max: 9 }),
+        (i, figure) => {
+          const vin = good.slice(0, i) + figure + good.slice(i + 1);
+          return vin === good || sums.checkIdentity(vin).state === 'wrong';
+        },
+      ),
     );
   });
   it.each([
@@ -191,8 +262,10 @@ describe('identity', () => {
     expect(check.state).toBe('wrong');
     expect(check.sentence).toMatch(sentence);
   });
-  it('takes a short chassis number of an early car', () => expect(sums.checkIdentity('BH30-118824', 1971).state).toBe('chassis-number'));
-  it('says where no check digit applies', () => expect(sums.checkIdentity('WVB25A4C3CH004187').state).toBe('no-check-digit'));
+  it('takes a short chassis number of an early car', () =>
+    expect(sums.checkIdentity('BH30-118824', 1971).state).toBe('chassis-number'));
+  it('says where no check digit applies', () =>
+    expect(sums.checkIdentity('WVB25A4C3CH004187').state).toBe('no-check-digit'));
   // SAE J2012, ISO 15031-6
   it.each([
     [0x01, 0x33, 'P0133'],
@@ -212,5 +285,7 @@ describe('identity', () => {
     ['23', 1, 0, 2560],
     ['42', 0x37, 0x78, 14.2],
     ['5C', 130, 0, 90],
-  ])('parameter %s of %d %d reads %d', (pid, a, b, wanted) => expect(sums.liveValues[pid]!.read(a, b)).toBeCloseTo(wanted, 2));
+  ])('parameter %s of %d %d reads %d', (pid, a, b, wanted) =>
+    expect(sums.liveValues[pid]!.read(a, b)).toBeCloseTo(wanted, 2),
+  );
 });

@@ -23,7 +23,8 @@ const sentences = (c: CircuitRecord, weight: string) =>
     .map((f) => f.sentence);
 
 describe('circuits', () => {
-  it('a sound circuit has nothing to say', () => expect(judgeCircuit(circuit()).findings).toEqual([]));
+  it('a sound circuit has nothing to say', () =>
+    expect(judgeCircuit(circuit()).findings).toEqual([]));
   it('computes wire, fuse and drop', () => {
     const v = judgeCircuit(circuit());
     // 2 × 8 × 4 × 0.017241 / 4 × 1.24 (IEC 60028)
@@ -38,14 +39,18 @@ describe('circuits', () => {
     [{ labelA: '' }, /End A has no label/],
     [{ labelB: ' p1a ' }, /Both ends say "P1A"/],
     [{ currentA: 500 }, /more than the fuses/],
-  ])('%o is an error', (over, sentence) => expect(sentences(circuit(over), 'error').join('; ')).toMatch(sentence));
+  ])('%o is an error', (over, sentence) =>
+    expect(sentences(circuit(over), 'error').join('; ')).toMatch(sentence),
+  );
   it.each([
     [{ currentA: undefined }, 'Current not known'],
     [{ lengthM: undefined }, 'Length not known'],
     [{ fuseA: undefined }, 'Fuse not chosen'],
     [{ areaMm2: undefined }, 'Wire size not chosen'],
     [{ testedBy: undefined }, 'Not tested'],
-  ])('%o is open', (over, sentence) => expect(sentences(circuit(over), 'open')).toContain(sentence));
+  ])('%o is open', (over, sentence) =>
+    expect(sentences(circuit(over), 'open')).toContain(sentence),
+  );
   it('finds labels that stand on two ends of the job', () => {
     const all = [
       { id: '1', circuit: circuit() },

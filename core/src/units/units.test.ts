@@ -1,7 +1,18 @@
 import fc from 'fast-check';
 import { unit as mathUnit } from 'mathjs';
 import { describe, expect, it } from 'vitest';
-import { areaOfGauge, convert, findUnit, formatMeasure, gaugeOfArea, otherSystem, parseMeasure, toSi, unitOf, units } from './index.ts';
+import {
+  areaOfGauge,
+  convert,
+  findUnit,
+  formatMeasure,
+  gaugeOfArea,
+  otherSystem,
+  parseMeasure,
+  toSi,
+  unitOf,
+  units,
+} from './index.ts';
 
 /** Our symbol as the independent unit library (mathjs) writes it. */
 const mathName: Record<string, string> = {
@@ -108,7 +119,12 @@ describe('wire gauges (ASTM B258)', () => {
     expect(areaOfGauge(gauge) * 1e6).toBeCloseTo(mm2, mm2 > 10 ? 1 : 3);
   });
   it('goes back from area to gauge', () => {
-    fc.assert(fc.property(fc.integer({ min: -3, max: 40 }), (g) => Math.abs(gaugeOfArea(areaOfGauge(g)) - g) < 1e-9));
+    fc.assert(
+      fc.property(
+        fc.integer({ min: -3, max: 40 }),
+        (g) => Math.abs(gaugeOfArea(areaOfGauge(g)) - g) < 1e-9,
+      ),
+    );
   });
 });
 
@@ -194,16 +210,26 @@ describe('mixed entry', () => {
   it('reads back what it writes, for every unit', () => {
     const written = units.filter((u) => u.symbol !== 'AWG');
     fc.assert(
-      fc.property(fc.constantFrom(...written), fc.double({ min: -1e6, max: 1e6, noNaN: true }), (u, n) => {
-        const shown = formatMeasure(n, u.symbol);
-        const read = parseMeasure(shown, u.symbol);
-        return read.ok && Math.abs(read.measure.value - n) <= 0.5000001 * 10 ** -u.digits;
-      }),
+      fc.property(
+        fc.constantFrom(...written),
+        fc.double({ min: -1e6, max: 1e6, noNaN: true }),
+        (u, n) => {
+          const shown = formatMeasure(n, u.symbol);
+          const read = parseMeasure(shown, u.symbol);
+          return read.ok && Math.abs(read.measure.value - n) <= 0.5000001 * 10 ** -u.digits;
+        },
+      ),
     );
   });
 
   it('never throws, whatever is typed', () => {
-    fc.assert(fc.property(fc.string(), fc.constantFrom('mm', 'bar', '', 'mm²', '°C'), (text, kept) => typeof parseMeasure(text, kept).ok === 'boolean'));
+    fc.assert(
+      fc.property(
+        fc.string(),
+        fc.constantFrom('mm', 'bar', '', 'mm²', '°C'),
+        (text, kept) => typeof parseMeasure(text, kept).ok === 'boolean',
+      ),
+    );
   });
 
   it('reads every fraction of an inch down to sixty-fourths', () => {
@@ -211,7 +237,8 @@ describe('mixed entry', () => {
       fc.property(
         fc.integer({ min: 0, max: 40 }),
         fc.integer({ min: 1, max: 63 }),
-        (whole, top) => Math.abs(value(`${whole} ${top}/64 in`, 'mm') - (whole + top / 64) * 25.4) < 1e-9,
+        (whole, top) =>
+          Math.abs(value(`${whole} ${top}/64 in`, 'mm') - (whole + top / 64) * 25.4) < 1e-9,
       ),
     );
   });

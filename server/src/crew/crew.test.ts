@@ -29,16 +29,40 @@ describe('the first visit', () => {
   it('sets up a shop when there is none, and only then', async () => {
     const client = new Client(server.url);
     expect((await client.good(crew.getMe)).needsSetup).toBe(true);
-    const bad = await client.call(crew.setUpShop, { body: { shopName: '', bays: 3, name: 'A', email: 'no', password: 'short' } });
-    expect(bad.status).toBe(422);
-    expect(bad.problem.fields).toMatchObject({ shopName: 'Nothing typed.', email: 'Not an e-mail address.', password: 'At least 10 characters.' });
-    const me = await client.good(crew.setUpShop, {
-      body: { shopName: 'First', bays: 3, name: 'Ana Bold', email: 'ana@first.example', password: 'long enough word' },
+    const bad = await client.call(crew.setUpShop, {
+      body: { shopName: '', bays: 3, name: 'A', email: 'no', password: 'short' },
     });
-    expect(me).toMatchObject({ shop: { name: 'First', bays: ['1', '2', '3'] }, person: { initials: 'AB', role: 'manager' } });
+    expect(bad.status).toBe(422);
+    expect(bad.problem.fields).toMatchObject({
+      shopName: 'Nothing typed.',
+      email: 'Not an e-mail address.',
+      password: 'At least 10 characters.',
+    });
+    const me = await client.good(crew.setUpShop, {
+      body: {
+        shopName: 'First',
+        bays: 3,
+        name: 'Ana Bold',
+        email: 'ana@first.example',
+        password: 'long enough word',
+      },
+    });
+    expect(me).toMatchObject({
+      shop: { name: 'First', bays: ['1', '2', '3'] },
+      person: { initials: 'AB', role: 'manager' },
+    });
     expect(
-      (await client.call(crew.setUpShop, { body: { shopName: 'Second', bays: 1, name: 'Eve', email: 'eve@second.example', password: 'long enough word' } }))
-        .status,
+      (
+        await client.call(crew.setUpShop, {
+          body: {
+            shopName: 'Second',
+            bays: 1,
+            name: 'Eve',
+            email: 'eve@second.example',
+            password: 'long enough word',
+          },
+        })
+      ).status,
     ).toBe(409);
     one = await shopWithCrew(server, 'one');
     two = await shopWithCrew(server, 'two');
@@ -49,8 +73,12 @@ describe('the first visit', () => {
 describe('signing in', () => {
   it('refuses a wrong password and an unknown e-mail with one sentence', async () => {
     const client = new Client(server.url);
-    const wrong = await client.call(crew.signIn, { body: { email: 'ana@first.example', password: 'nothing right' } });
-    const unknown = await client.call(crew.signIn, { body: { email: 'nobody@first.example', password: 'nothing right' } });
+    const wrong = await client.call(crew.signIn, {
+      body: { email: 'ana@first.example', password: 'nothing right' },
+    });
+    const unknown = await client.call(crew.signIn, {
+      body: { email: 'nobody@first.example', password: 'nothing right' },
+    });
     expect([wrong.status, unknown.status]).toEqual([401, 401]);
     expect(wrong.problem.title).toBe(unknown.problem.title);
   });
@@ -59,7 +87,11 @@ describe('signing in', () => {
     const tries = [];
     for (let i = 0; i < 14; i += 1)
       tries.push(
-        (await new Client(i % 2 ? server.url : second.url).call(crew.signIn, { body: { email: 'guess@first.example', password: `guess number ${i}` } })).status,
+        (
+          await new Client(i % 2 ? server.url : second.url).call(crew.signIn, {
+            body: { email: 'guess@first.example', password: `guess number ${i}` },
+          })
+        ).status,
       );
     await second.stop();
     expect(tries.filter((s) => s === 401)).toHaveLength(10);
@@ -67,33 +99,61 @@ describe('signing in', () => {
   });
   it('a new session id at every entry', async () => {
     const client = new Client(server.url);
-    await client.good(crew.signIn, { body: { email: 'boss-one@shop.example', password: 'long enough word' } });
+    await client.good(crew.signIn, {
+      body: { email: 'boss-one@shop.example', password: 'long enough word' },
+    });
     const before = client.cookie;
-    await client.good(crew.switchPerson, { body: { personId: one.people.technician, pin: '2222' } });
+    await client.good(crew.switchPerson, {
+      body: { personId: one.people.technician, pin: '2222' },
+    });
     expect(client.cookie).not.toBe(before);
     client.cookie = before;
     expect((await client.call(jobs.readFloor)).status).toBe(401);
   });
   it('a locked tablet shows names and does nothing else until a PIN is typed', async () => {
     const client = new Client(server.url);
-    await client.good(crew.signIn, { body: { email: 'boss-one@shop.example', password: 'long enough word' } });
+    await client.good(crew.signIn, {
+      body: { email: 'boss-one@shop.example', password: 'long enough word' },
+    });
     expect((await client.good(crew.lockTablet)).person).toBeNull();
     expect((await client.good(crew.listCrew)).crew).toHaveLength(3);
     expect((await client.call(jobs.readFloor)).problem.title).toMatch(/Tap your name/);
-    const wrong = await client.call(crew.switchPerson, { body: { personId: one.people.technician, pin: '9999' } });
-    expect(wrong).toMatchObject({ status: 401, problem: { fields: { pin: 'That PIN is not right.' } } });
-    expect((await client.good(crew.switchPerson, { body: { personId: one.people.technician, pin: '2222' } })).person!.name).toBe('Tess one');
+    const wrong = await client.call(crew.switchPerson, {
+      body: { personId: one.people.technician, pin: '9999' },
+    });
+    expect(wrong).toMatchObject({
+      status: 401,
+      problem: { fields: { pin: 'That PIN is not right.' } },
+    });
+    expect(
+      (
+        await client.good(crew.switchPerson, {
+          body: { personId: one.people.technician, pin: '2222' },
+        })
+      ).person!.name,
+    ).toBe('Tess one');
   });
   it('a PIN of another shop opens nothing', async () => {
     const client = new Client(server.url);
-    await client.good(crew.signIn, { body: { email: 'boss-one@shop.example', password: 'long enough word' } });
-    expect((await client.call(crew.switchPerson, { body: { personId: two.people.technician, pin: '2222' } })).status).toBe(401);
+    await client.good(crew.signIn, {
+      body: { email: 'boss-one@shop.example', password: 'long enough word' },
+    });
+    expect(
+      (
+        await client.call(crew.switchPerson, {
+          body: { personId: two.people.technician, pin: '2222' },
+        })
+      ).status,
+    ).toBe(401);
   });
 });
 
 describe('changes come from our own pages', () => {
   it('without the token nothing changes', async () => {
-    const answer = await one.manager.call(jobs.bookIn, { body: {} as never, headers: { 'x-bay-token': 'guess' } });
+    const answer = await one.manager.call(jobs.bookIn, {
+      body: {} as never,
+      headers: { 'x-bay-token': 'guess' },
+    });
     expect(answer.status).toBe(403);
   });
   it('from another origin nothing changes, not even signing in', async () => {
@@ -105,61 +165,82 @@ describe('changes come from our own pages', () => {
   });
   it('pages may load nothing from elsewhere', async () => {
     const res = await fetch(`${server.url}/api/me`);
-    expect(res.headers.get('content-security-policy')).toMatch(/default-src 'none'.*script-src 'self'/);
+    expect(res.headers.get('content-security-policy')).toMatch(
+      /default-src 'none'.*script-src 'self'/,
+    );
     expect(res.headers.get('x-powered-by')).toBeNull();
   });
 });
 
 describe('who may do what', () => {
   const rank = { open: 0, shop: 1, look: 2, work: 3, manage: 4 };
-  it.each(endpoints.filter(([, e]) => rank[e.access] >= 2))('%s asks for the right person', async (_name, e) => {
-    const status = async (client: Client): Promise<number> =>
-      (
-        await client.call(e, {
-          params: {
-            jobId: jobOfOne,
-            personId: one.people.onlooker,
-            unitId: jobOfOne,
-            partId: jobOfOne,
-            kind: 'task',
-            key: 'k',
-            bearer: 'car',
-            factId: 'rec-model-year',
-            question: 'sch-clamps',
-          } as never,
-          query: { q: 'a' } as never,
-        })
-      ).status;
-    expect(await status(new Client(server.url))).toBe(401);
-    // An empty body is refused as bad input only after the role was found to be enough, or before: never a success, never a 500.
-    const onlooker = await status(one.onlooker);
-    const technician = await status(one.technician);
-    if (e.access === 'work' || e.access === 'manage') expect([403, 422]).toContain(onlooker);
-    if (e.access === 'look') expect([200, 404]).toContain(onlooker);
-    expect([200, 403, 404, 422]).toContain(technician);
-  });
+  it.each(endpoints.filter(([, e]) => rank[e.access] >= 2))(
+    '%s asks for the right person',
+    async (_name, e) => {
+      const status = async (client: Client): Promise<number> =>
+        (
+          await client.call(e, {
+            params: {
+              jobId: jobOfOne,
+              personId: one.people.onlooker,
+              unitId: jobOfOne,
+              partId: jobOfOne,
+              kind: 'task',
+              key: 'k',
+              bearer: 'car',
+              factId: 'rec-model-year',
+              question: 'sch-clamps',
+            } as never,
+            query: { q: 'a' } as never,
+          })
+        ).status;
+      expect(await status(new Client(server.url))).toBe(401);
+      // An empty body is refused as bad input only after the role was found to be enough, or before: never a success, never a 500.
+      const onlooker = await status(one.onlooker);
+      const technician = await status(one.technician);
+      if (e.access === 'work' || e.access === 'manage') expect([403, 422]).toContain(onlooker);
+      if (e.access === 'look') expect([200, 404]).toContain(onlooker);
+      expect([200, 403, 404, 422]).toContain(technician);
+    },
+  );
   it('onlookers do not write, technicians do not manage', async () => {
     const write = (client: Client) =>
       client.call(putRecord, {
         params: { jobId: jobOfOne, kind: 'task', key: 'rm-identify' },
         body: { commandId: commandId(), data: { status: 'done' }, revision: 0 },
       });
-    expect(await write(one.onlooker)).toMatchObject({ status: 403, problem: { title: 'Onlookers read; they do not write.' } });
+    expect(await write(one.onlooker)).toMatchObject({
+      status: 403,
+      problem: { title: 'Onlookers read; they do not write.' },
+    });
     expect((await write(one.technician)).status).toBe(200);
     const add = (client: Client) =>
-      client.call(crew.addPerson, { body: { commandId: commandId(), name: 'New', initials: 'NE', role: 'technician', pin: '4444' } });
+      client.call(crew.addPerson, {
+        body: {
+          commandId: commandId(),
+          name: 'New',
+          initials: 'NE',
+          role: 'technician',
+          pin: '4444',
+        },
+      });
     expect((await add(one.technician)).status).toBe(403);
     expect((await add(one.manager)).status).toBe(200);
   });
   it('what is logged carries the name of who is here', async () => {
     const { log } = await one.manager.good(jobs.readJob, { params: { jobId: jobOfOne } });
-    expect(log.at(-1)).toMatchObject({ by: 'Tess one', text: expect.stringContaining('done: Read vehicle') as string });
+    expect(log.at(-1)).toMatchObject({
+      by: 'Tess one',
+      text: expect.stringContaining('done: Read vehicle') as string,
+    });
   });
 });
 
 describe('shops are kept apart', () => {
   it("another shop's ids are not here", async () => {
-    expect((await two.manager.call(jobs.readJob, { params: { jobId: jobOfOne } })).status).toBe(404);
+    expect((await two.manager.call(jobs.readJob, { params: { jobId: jobOfOne } })).status).toBe(
+      404,
+    );
     expect(
       (
         await two.manager.call(putRecord, {
@@ -168,20 +249,31 @@ describe('shops are kept apart', () => {
         })
       ).status,
     ).toBe(404);
-    expect((await two.manager.call(crew.setPin, { params: { personId: one.people.technician }, body: { commandId: commandId(), pin: '5555' } })).status).toBe(
-      404,
-    );
+    expect(
+      (
+        await two.manager.call(crew.setPin, {
+          params: { personId: one.people.technician },
+          body: { commandId: commandId(), pin: '5555' },
+        })
+      ).status,
+    ).toBe(404);
     expect((await two.manager.good(jobs.find, { query: { q: 'camper' } })).hits).toEqual([]);
   });
   it('a forgotten where leaks nothing: row-level security, on every table', async () => {
     const shopTwo = (await two.manager.good(crew.getMe)).shop!.id;
     const tables = await sql<{
       name: string;
-    }>`select table_name as name from information_schema.columns where table_schema = 'public' and column_name = 'shop_id'`.execute(server.db);
+    }>`select table_name as name from information_schema.columns where table_schema = 'public' and column_name = 'shop_id'`.execute(
+      server.db,
+    );
     expect(tables.rows.length).toBeGreaterThanOrEqual(11);
     await inShop(server.db, shopTwo, async (tx) => {
       for (const { name } of tables.rows) {
-        const { rows } = await sql<{ n: number }>`select count(*)::int as n from ${sql.table(name)} where shop_id <> ${shopTwo}`.execute(tx);
+        const { rows } = await sql<{
+          n: number;
+        }>`select count(*)::int as n from ${sql.table(name)} where shop_id <> ${shopTwo}`.execute(
+          tx,
+        );
         expect(rows[0]!.n, name).toBe(0);
       }
       expect((await tx.selectFrom('job').selectAll().execute()).length).toBe(0);
@@ -193,12 +285,21 @@ describe('shops are kept apart', () => {
     const shopTwo = (await two.manager.good(crew.getMe)).shop!.id;
     const shopOne = (await one.manager.good(crew.getMe)).shop!.id;
     await expect(
-      inShop(server.db, shopTwo, (tx) => tx.insertInto('customer').values({ id: commandId(), shop_id: shopOne, name: 'x', phone: null }).execute()),
+      inShop(server.db, shopTwo, (tx) =>
+        tx
+          .insertInto('customer')
+          .values({ id: commandId(), shop_id: shopOne, name: 'x', phone: null })
+          .execute(),
+      ),
     ).rejects.toThrow(/row-level security/);
   });
   it('the book cannot be rewritten, not even by the server', async () => {
     const shopOne = (await one.manager.good(crew.getMe)).shop!.id;
-    await expect(inShop(server.db, shopOne, (tx) => tx.deleteFrom('log_entry').execute())).rejects.toThrow(/permission denied/);
-    await expect(inShop(server.db, shopOne, (tx) => tx.updateTable('log_entry').set({ text: 'x' }).execute())).rejects.toThrow(/permission denied/);
+    await expect(
+      inShop(server.db, shopOne, (tx) => tx.deleteFrom('log_entry').execute()),
+    ).rejects.toThrow(/permission denied/);
+    await expect(
+      inShop(server.db, shopOne, (tx) => tx.updateTable('log_entry').set({ text: 'x' }).execute()),
+    ).rejects.toThrow(/permission denied/);
   });
 });

@@ -28,12 +28,30 @@ afterAll(async () => {
   await database.drop();
 });
 
-const put = (kind: (typeof recordKinds)[number], key: string, data: Record<string, unknown>, revision = 0, id = commandId(), who = shop.technician) =>
-  who.call(putRecord, { params: { jobId, kind, key }, body: { commandId: id, data, revision } });
+const put = (
+  kind: (typeof recordKinds)[number],
+  key: string,
+  data: Record<string, unknown>,
+  revision = 0,
+  id = commandId(),
+  who = shop.technician,
+) => who.call(putRecord, { params: { jobId, kind, key }, body: { commandId: id, data, revision } });
 const sheet = () => shop.manager.good(jobs.readJob, { params: { jobId } });
-const line = (text: string) => shop.technician.good(writeLog, { params: { jobId }, body: { commandId: commandId(), line: text, today: '2026-11-24' } });
-const fact = (factId: string, typed: Record<string, string>, revision = 0, bearer: 'car' | 'engine' | 'job' = 'car') =>
-  shop.technician.call(putFact, { params: { jobId, bearer, factId }, body: { commandId: commandId(), typed, source: 'measured', revision } });
+const line = (text: string) =>
+  shop.technician.good(writeLog, {
+    params: { jobId },
+    body: { commandId: commandId(), line: text, today: '2026-11-24' },
+  });
+const fact = (
+  factId: string,
+  typed: Record<string, string>,
+  revision = 0,
+  bearer: 'car' | 'engine' | 'job' = 'car',
+) =>
+  shop.technician.call(putFact, {
+    params: { jobId, bearer, factId },
+    body: { commandId: commandId(), typed, source: 'measured', revision },
+  });
 
 describe('commands', () => {
   it('sent twice are done once and answer the same', async () => {
@@ -46,16 +64,28 @@ describe('commands', () => {
   });
   it('sent ten times at once are done once', async () => {
     const id = commandId();
-    const answers = await Promise.all(Array.from({ length: 10 }, () => put('hold', 'h1', { waitsFor: 'paint' }, 0, id)));
+    const answers = await Promise.all(
+      Array.from({ length: 10 }, () => put('hold', 'h1', { waitsFor: 'paint' }, 0, id)),
+    );
     expect(answers.map((a) => a.status)).toEqual(Array(10).fill(200));
     expect((await sheet()).log.filter((l) => l.text === 'held: waits for paint')).toHaveLength(1);
   });
   it('a stale write is refused with the row as it is now, and who changed it', async () => {
     await put('task', 'rm-fate-list', { status: 'on-it' });
-    expect((await put('task', 'rm-fate-list', { status: 'done' }, 1, commandId(), shop.manager)).status).toBe(200);
+    expect(
+      (await put('task', 'rm-fate-list', { status: 'done' }, 1, commandId(), shop.manager)).status,
+    ).toBe(200);
     const stale = await put('task', 'rm-fate-list', { status: 'waived', note: 'mine' }, 1);
-    expect(stale).toMatchObject({ status: 409, problem: { title: 'Boss rec changed this meanwhile.', current: { revision: 2, data: { status: 'done' } } } });
-    expect((await put('task', 'rm-fate-list', { status: 'waived', note: 'mine' }, 2)).status).toBe(200);
+    expect(stale).toMatchObject({
+      status: 409,
+      problem: {
+        title: 'Boss rec changed this meanwhile.',
+        current: { revision: 2, data: { status: 'done' } },
+      },
+    });
+    expect((await put('task', 'rm-fate-list', { status: 'waived', note: 'mine' }, 2)).status).toBe(
+      200,
+    );
   });
   it('of two writers at once one wins and the other is told', async () => {
     const answers = await Promise.all([
@@ -69,7 +99,14 @@ describe('commands', () => {
 describe('bad input', () => {
   it.each(recordKinds)('%s: rubbish gets a sentence, never a 500', async (kind) => {
     ruleOf(kind);
-    for (const data of [{}, { status: 'nonsense' }, { readings: 'x' }, { stagesNm: ['a'] }, { bar: -1 }, { what: 'x'.repeat(9999) }]) {
+    for (const data of [
+      {},
+      { status: 'nonsense' },
+      { readings: 'x' },
+      { stagesNm: ['a'] },
+      { bar: -1 },
+      { what: 'x'.repeat(9999) },
+    ]) {
       const answer = await put(
         kind,
         kind === 'kit'
@@ -85,7 +122,9 @@ describe('bad input', () => {
                   : `k-${randomUUID()}`,
         data,
       );
-      expect([200, 404, 409, 422], JSON.stringify([kind, data, answer.problem])).toContain(answer.status);
+      expect([200, 404, 409, 422], JSON.stringify([kind, data, answer.problem])).toContain(
+        answer.status,
+      );
     }
   });
   it.each([
@@ -93,16 +132,24 @@ describe('bad input', () => {
     [{ commandId: 'x', data: {}, revision: 0 }, 'commandId'],
     [{ commandId: randomUUID(), data: [], revision: -1 }, 'revision'],
   ])('%o names the field', async (body, field) => {
-    const answer = await shop.technician.call(putRecord, { params: { jobId, kind: 'task', key: 'a' }, body: body as never });
+    const answer = await shop.technician.call(putRecord, {
+      params: { jobId, kind: 'task', key: 'a' },
+      body: body as never,
+    });
     expect(answer.status).toBe(422);
     expect(Object.keys(answer.problem.fields!)).toContain(field);
   });
   it('what is not JSON gets a sentence', async () => {
-    const res = await fetch(`${server.url}/api/sign-in`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: '{"a":' });
+    const res = await fetch(`${server.url}/api/sign-in`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: '{"a":',
+    });
     expect(res.status).toBe(400);
     expect(((await res.json()) as { title: string }).title).toMatch(/not readable JSON/);
   });
-  it('an address that does not exist is a problem too', async () => expect((await fetch(`${server.url}/api/nothing`)).status).toBe(404));
+  it('an address that does not exist is a problem too', async () =>
+    expect((await fetch(`${server.url}/api/nothing`)).status).toBe(404));
 });
 
 describe('facts', () => {
@@ -115,17 +162,27 @@ describe('facts', () => {
     expect(no.body.difference.dropped).toContain('rm-hv-prove-dead');
     const cleared = await fact('rec-hv-system', { value: '' }, 2);
     expect(cleared.body.fact).toBeNull();
-    const { versions } = await shop.manager.good(factHistory, { params: { jobId, bearer: 'car', factId: 'rec-hv-system' } });
+    const { versions } = await shop.manager.good(factHistory, {
+      params: { jobId, bearer: 'car', factId: 'rec-hv-system' },
+    });
     expect(versions.map((v) => v.parts)).toEqual([{}, { value: 'no' }, { value: 'yes' }]);
     expect((await sheet()).log.at(-1)!.text).toMatch(/^not known again: High-voltage system/);
   });
   it('refuse what cannot be read, with the part it belongs to', async () => {
     const answer = await fact('rec-bay-length', { 'to-core-rear-face': '40 lbft' });
-    expect(answer).toMatchObject({ status: 422, problem: { fields: { 'to-core-rear-face': expect.stringContaining('is a torque') as string } } });
+    expect(answer).toMatchObject({
+      status: 422,
+      problem: {
+        fields: { 'to-core-rear-face': expect.stringContaining('is a torque') as string },
+      },
+    });
   });
   it('a stale fact shows both versions', async () => {
     await fact('rec-model-year', { value: '1975' }, 1);
-    expect(await fact('rec-model-year', { value: '1976' }, 1)).toMatchObject({ status: 409, problem: { current: { parts: { value: 1975 }, revision: 2 } } });
+    expect(await fact('rec-model-year', { value: '1976' }, 1)).toMatchObject({
+      status: 409,
+      problem: { current: { parts: { value: 1975 }, revision: 2 } },
+    });
   });
   it('hang on a unit of their kind only', async () => {
     expect((await fact('eng-mass', { value: '100' }, 0, 'car')).status).toBe(422);
@@ -138,7 +195,13 @@ describe('facts', () => {
   it('go with the unit from one job to another', async () => {
     const other = await bookedJob(shop.manager, '1990 Other car');
     const { unitId } = await shop.technician.good(jobs.addUnit, {
-      body: { commandId: commandId(), kind: 'engine', name: 'spare four', place: 'shelf A1', job: { jobId: other, role: 'engine' } },
+      body: {
+        commandId: commandId(),
+        kind: 'engine',
+        name: 'spare four',
+        place: 'shelf A1',
+        job: { jobId: other, role: 'engine' },
+      },
     });
     await shop.technician.good(putFact, {
       params: { jobId: other, bearer: 'engine', factId: 'eng-mass' },
@@ -146,15 +209,36 @@ describe('facts', () => {
     });
     await shop.technician.good(jobs.moveUnit, {
       params: { unitId },
-      body: { commandId: commandId(), place: 'bay 1', job: { jobId, role: 'engine' }, leaveJobId: other },
+      body: {
+        commandId: commandId(),
+        place: 'bay 1',
+        job: { jobId, role: 'engine' },
+        leaveJobId: other,
+      },
     });
     const here = await sheet();
-    expect(here.facts.find((f) => f.factId === 'eng-mass')).toMatchObject({ bearerId: unitId, parts: { value: 140 } });
-    expect((await shop.manager.good(jobs.readJob, { params: { jobId: other } })).units.some((u) => u.id === unitId)).toBe(false);
-    const taken = await shop.technician.call(jobs.addUnit, {
-      body: { commandId: commandId(), kind: 'engine', name: 'another', place: 'yard', job: { jobId, role: 'engine' } },
+    expect(here.facts.find((f) => f.factId === 'eng-mass')).toMatchObject({
+      bearerId: unitId,
+      parts: { value: 140 },
     });
-    expect(taken).toMatchObject({ status: 409, problem: { title: 'spare four is already there as engine. Move it away first.' } });
+    expect(
+      (await shop.manager.good(jobs.readJob, { params: { jobId: other } })).units.some(
+        (u) => u.id === unitId,
+      ),
+    ).toBe(false);
+    const taken = await shop.technician.call(jobs.addUnit, {
+      body: {
+        commandId: commandId(),
+        kind: 'engine',
+        name: 'another',
+        place: 'yard',
+        job: { jobId, role: 'engine' },
+      },
+    });
+    expect(taken).toMatchObject({
+      status: 409,
+      problem: { title: 'spare four is already there as engine. Move it away first.' },
+    });
   });
 });
 
@@ -168,21 +252,45 @@ describe('booking in', () => {
   });
   it('looks over the identity number and says what is wrong', async () => {
     const wrong = await shop.manager.call(jobs.bookIn, { body: body('1M8GDM9A1KP042788', 1995) });
-    expect(wrong).toMatchObject({ status: 422, problem: { fields: { 'car.identity': expect.stringContaining('asks for X') as string } } });
-    expect((await shop.manager.call(jobs.bookIn, { body: body('1M8GDM9A1KP042788', 1995, { identityWaived: 'plate read twice by AB' }) })).status).toBe(200);
-    expect((await shop.manager.call(jobs.bookIn, { body: body('1M8GDM9AXKP042788', 1989) })).status).toBe(200);
+    expect(wrong).toMatchObject({
+      status: 422,
+      problem: { fields: { 'car.identity': expect.stringContaining('asks for X') as string } },
+    });
+    expect(
+      (
+        await shop.manager.call(jobs.bookIn, {
+          body: body('1M8GDM9A1KP042788', 1995, { identityWaived: 'plate read twice by AB' }),
+        })
+      ).status,
+    ).toBe(200);
+    expect(
+      (await shop.manager.call(jobs.bookIn, { body: body('1M8GDM9AXKP042788', 1989) })).status,
+    ).toBe(200);
   });
   it('changes bay and promise under a revision, in one line of the book', async () => {
     const { job } = await sheet();
     const changed = await shop.manager.good(jobs.changeJob, {
       params: { jobId },
-      body: { commandId: commandId(), revision: job.revision, bay: '2', promised: '2026-12-24', station: 'pull' },
+      body: {
+        commandId: commandId(),
+        revision: job.revision,
+        bay: '2',
+        promised: '2026-12-24',
+        station: 'pull',
+      },
     });
     expect(changed.job).toMatchObject({ bay: '2', promised: '2026-12-24', station: 'pull' });
-    expect((await shop.manager.call(jobs.changeJob, { params: { jobId }, body: { commandId: commandId(), revision: job.revision, bay: '1' } })).status).toBe(
-      409,
+    expect(
+      (
+        await shop.manager.call(jobs.changeJob, {
+          params: { jobId },
+          body: { commandId: commandId(), revision: job.revision, bay: '1' },
+        })
+      ).status,
+    ).toBe(409);
+    expect((await sheet()).log.at(-1)!.text).toBe(
+      'moved to bay 2. promised for 2026-12-24. job stands at Pull',
     );
-    expect((await sheet()).log.at(-1)!.text).toBe('moved to bay 2. promised for 2026-12-24. job stands at Pull');
   });
 });
 
@@ -194,8 +302,11 @@ describe('the log bar', () => {
     await line('torque main caps 1 30 Nm + 90 deg');
     await line('loose: left mount');
     const { records } = await sheet();
-    const of = (kind: string, key?: string) => records.find((r) => r.kind === kind && (key === undefined || r.key === key))!.data;
-    expect(of('sheet', 'bore:3')).toMatchObject({ readings: { 'top-along': 86.02, 'top-across': 86.03 } });
+    const of = (kind: string, key?: string) =>
+      records.find((r) => r.kind === kind && (key === undefined || r.key === key))!.data;
+    expect(of('sheet', 'bore:3')).toMatchObject({
+      readings: { 'top-along': 86.02, 'top-across': 86.03 },
+    });
     expect(records.filter((r) => r.kind === 'hold').map((r) => r.data)).toContainEqual(
       expect.objectContaining({ waitsFor: 'coolant neck', due: '2026-11-26' }),
     );
@@ -204,18 +315,35 @@ describe('the log bar', () => {
   });
   it('releases a hold by its words', async () => {
     await line('released: coolant neck');
-    expect((await sheet()).records.filter((r) => r.kind === 'hold' && !r.data['released']).map((r) => r.data['waitsFor'])).toEqual(['paint']);
+    expect(
+      (await sheet()).records
+        .filter((r) => r.kind === 'hold' && !r.data['released'])
+        .map((r) => r.data['waitsFor']),
+    ).toEqual(['paint']);
   });
   it('a fact in one line is a fact', async () => {
     await line('engine mass 139 kg');
-    expect((await sheet()).facts.find((f) => f.factId === 'eng-mass')!.parts).toEqual({ value: 139 });
+    expect((await sheet()).facts.find((f) => f.factId === 'eng-mass')!.parts).toEqual({
+      value: 139,
+    });
   });
   it('plain words stay plain words, and pages go back', async () => {
     for (let i = 0; i < 6; i += 1) await line(`note number ${i}`);
     const last = await shop.onlooker.good(readLog, { params: { jobId }, query: { limit: 4 } });
-    expect(last.entries.map((e) => e.text)).toEqual(['note number 2', 'note number 3', 'note number 4', 'note number 5']);
-    const earlier = await shop.onlooker.good(readLog, { params: { jobId }, query: { before: last.entries[0]!.id, limit: 2 } });
-    expect(earlier).toMatchObject({ more: true, entries: [{ text: 'note number 0' }, { text: 'note number 1' }] });
+    expect(last.entries.map((e) => e.text)).toEqual([
+      'note number 2',
+      'note number 3',
+      'note number 4',
+      'note number 5',
+    ]);
+    const earlier = await shop.onlooker.good(readLog, {
+      params: { jobId },
+      query: { before: last.entries[0]!.id, limit: 2 },
+    });
+    expect(earlier).toMatchObject({
+      more: true,
+      entries: [{ text: 'note number 0' }, { text: 'note number 1' }],
+    });
   });
 });
 
@@ -223,32 +351,53 @@ describe('gates', () => {
   it('only the manager overrides; harm wants a second name', async () => {
     const override = { text: '', override: { reason: 'the lift is out of order today' } };
     expect((await put('gate', 'gate-fc-rear-look', override)).status).toBe(403);
-    expect((await put('gate', 'gate-fc-clear', override, 0, commandId(), shop.manager)).status).toBe(422);
     expect(
-      (await put('gate', 'gate-fc-clear', { text: '', override: { ...override.override, second: 'Tess rec' } }, 0, commandId(), shop.manager)).status,
+      (await put('gate', 'gate-fc-clear', override, 0, commandId(), shop.manager)).status,
+    ).toBe(422);
+    expect(
+      (
+        await put(
+          'gate',
+          'gate-fc-clear',
+          { text: '', override: { ...override.override, second: 'Tess rec' } },
+          0,
+          commandId(),
+          shop.manager,
+        )
+      ).status,
     ).toBe(200);
-    expect((await put('gate', 'gate-fc-earths', { text: 'fine' })).problem.title).toMatch(/wants a reading/);
+    expect((await put('gate', 'gate-fc-earths', { text: 'fine' })).problem.title).toMatch(
+      /wants a reading/,
+    );
   });
 });
 
 describe('live', () => {
   it('what one process writes the clients of another see', async () => {
-    const stream = await fetch(`${second.url}/api/events`, { headers: { cookie: shop.onlooker.cookie } });
+    const stream = await fetch(`${second.url}/api/events`, {
+      headers: { cookie: shop.onlooker.cookie },
+    });
     const reader = stream.body!.getReader();
     const decoder = new TextDecoder();
     let heard = decoder.decode((await reader.read()).value);
     await put('task', 'rm-chock', { status: 'done' });
     const until = Date.now() + 3000;
-    while (!heard.includes('record:task') && Date.now() < until) heard += decoder.decode((await reader.read()).value);
+    while (!heard.includes('record:task') && Date.now() < until)
+      heard += decoder.decode((await reader.read()).value);
     expect(heard).toContain(jobId);
     await reader.cancel();
   });
-  it('nobody listens without a shop', async () => expect((await fetch(`${server.url}/api/events`)).status).toBe(401));
+  it('nobody listens without a shop', async () =>
+    expect((await fetch(`${server.url}/api/events`)).status).toBe(401));
 });
 
 describe('schools, sums, search', () => {
   it('a school is chosen, refused, taken back', async () => {
-    const choose = (side: string) => shop.manager.call(chooseSchool, { params: { question: 'sch-clamps' }, body: { commandId: commandId(), side } });
+    const choose = (side: string) =>
+      shop.manager.call(chooseSchool, {
+        params: { question: 'sch-clamps' },
+        body: { commandId: commandId(), side },
+      });
     expect((await choose('sch-clamps-a')).body.chosen).toEqual({ 'sch-clamps': 'sch-clamps-a' });
     expect((await sheet()).shopSchools).toEqual({ 'sch-clamps': 'sch-clamps-a' });
     expect((await choose('sch-seal-a')).status).toBe(422);
@@ -257,26 +406,47 @@ describe('schools, sums, search', () => {
   });
   it('calculators answer with their sum', async () => {
     expect((await shop.manager.good(listCalculators)).calculators.length).toBeGreaterThan(15);
-    const run = (name: string, inputs: Record<string, string>) => shop.manager.call(runCalculator, { params: { name }, body: { inputs } });
-    expect((await run('ring-gap', { bore: '4 in' })).body.results[0]).toMatchObject({ label: 'Least gap', shown: '0.406 mm' });
+    const run = (name: string, inputs: Record<string, string>) =>
+      shop.manager.call(runCalculator, { params: { name }, body: { inputs } });
+    expect((await run('ring-gap', { bore: '4 in' })).body.results[0]).toMatchObject({
+      label: 'Least gap',
+      shown: '0.406 mm',
+    });
     expect((await run('ring-gap', { bore: 'wide' })).status).toBe(422);
     expect((await run('nothing', {})).status).toBe(404);
   });
   it('finds jobs, units and parts, and opens a part by its label', async () => {
     const partId = randomUUID();
-    await put('part', partId, { takeId: 'take-ecu', title: 'Engine unit', condition: 'good', label: 'C-104', place: 'shelf C2' });
+    await put('part', partId, {
+      takeId: 'take-ecu',
+      title: 'Engine unit',
+      condition: 'good',
+      label: 'C-104',
+      place: 'shelf C2',
+    });
     const { hits } = await shop.onlooker.good(jobs.find, { query: { q: 'c-104' } });
-    expect(hits).toEqual([{ kind: 'part', title: 'Engine unit', detail: 'C-104, shelf C2', to: `/parts/${partId}` }]);
-    expect((await shop.onlooker.good(jobs.readPart, { params: { partId } })).record.data).toMatchObject({ label: 'C-104', by: 'Tess rec' });
+    expect(hits).toEqual([
+      { kind: 'part', title: 'Engine unit', detail: 'C-104, shelf C2', to: `/parts/${partId}` },
+    ]);
+    expect(
+      (await shop.onlooker.good(jobs.readPart, { params: { partId } })).record.data,
+    ).toMatchObject({ label: 'C-104', by: 'Tess rec' });
     expect((await shop.onlooker.good(jobs.find, { query: { q: "%' or 1=1" } })).hits).toEqual([]);
   });
   it('the Floor says what holds each job', async () => {
     const floor = await shop.onlooker.good(jobs.readFloor);
-    expect(floor.strips.find((s) => s.id === jobId)).toMatchObject({ bay: '2', state: { sentence: 'by: paint' }, station: 'pull' });
+    expect(floor.strips.find((s) => s.id === jobId)).toMatchObject({
+      bay: '2',
+      state: { sentence: 'by: paint' },
+      station: 'pull',
+    });
     expect(floor.crew.map((c) => c.name)).not.toContain('Olu rec');
   });
   it('serves its OpenAPI document with every path', async () => {
-    const doc = (await (await fetch(`${server.url}/api/openapi.json`)).json()) as { openapi: string; paths: Record<string, unknown> };
+    const doc = (await (await fetch(`${server.url}/api/openapi.json`)).json()) as {
+      openapi: string;
+      paths: Record<string, unknown>;
+    };
     expect(doc.openapi).toBe('3.1.0');
     expect(Object.keys(doc.paths)).toContain('/api/jobs/{jobId}/records/{kind}/{key}');
     expect(Object.keys(doc.paths).length).toBeGreaterThan(20);

@@ -17,7 +17,7 @@ export const theme = createTheme({
   defaultRadius: 4,
   respectReducedMotion: true,
   components: {
-    Button: { defaultProps: { size: 'md' } },
+    Button: { defaultProps: { size: 'md', variant: 'filled' } },
     TextInput: { defaultProps: { size: 'md' } },
     Select: { defaultProps: { size: 'md', allowDeselect: false, checkIconPosition: 'right' } },
     Textarea: { defaultProps: { size: 'md', autosize: true, minRows: 2 } },

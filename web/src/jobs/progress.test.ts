@@ -1,0 +1,102 @@
+import { describe, expect, it } from 'vitest';
+import { planInputOf } from '@bay/core/jobs';
+import { computePlan } from '@bay/core/plan';
+import type { JobSheet } from '@bay/contract/jobs';
+import { progressOf } from './progress.ts';
+
+type Row = JobSheet['records'][number];
+const row = (kind: Row['kind'], key: string, data: Record<string, unknown>): Row => ({
+  kind,
+  key,
+  data,
+  revision: 1,
+  by: 'A',
+  at: '2026-01-01T00:00:00.000Z',
+});
+const fact = (bearerId: string, factId: string, value: string): JobSheet['facts'][number] => ({
+  bearerId,
+  factId,
+  parts: { value },
+  typed: { value },
+  source: 'measured',
+  note: null,
+  by: 'A',
+  at: '2026-01-01T00:00:00.000Z',
+  revision: 1,
+});
+
+function sheetWith(
+  records: Row[],
+  over: Partial<JobSheet['job']> = {},
+  facts: JobSheet['facts'] = [],
+): JobSheet {
+  return {
+    job: {
+      id: 'job',
+      number: '0401',
+      carName: 'Car',
+      engineName: null,
+      customer: 'C',
+      wish: 'w',
+      faults: '',
+      bay: null,
+      promised: null,
+      station: 'scope',
+      signedStations: [],
+      closedAt: null,
+      revision: 1,
+      openedAt: '2026-01-01T00:00:00.000Z',
+      ...over,
+    },
+    units: [
+      { id: 'car', kind: 'car', role: 'car', name: 'Car', identity: null, place: 'yard' },
+      { id: 'eng', kind: 'engine', role: 'engine', name: 'Four', identity: null, place: 'shelf' },
+    ],
+    facts,
+    records,
+    shopSchools: {},
+    log: [],
+  };
+}
+const progress = (sheet: JobSheet) =>
+  progressOf(sheet, computePlan(planInputOf({ jobId: 'job', ...sheet })));
+
+describe('the line of stations', () => {
+  it('counts what is done at each station', () => {
+    const p = progress(
+      sheetWith([
+        row('task', 'rm-identify', { status: 'done' }),
+        row('task', 'rm-penetrant', { status: 'waived' }),
+        row('part', 'p1', { takeId: 'take-ecu' }),
+        row('sheet', 'bore:1', {}),
+        row('torque', 'head:1', {}),
+        row('circuit', 'c1', { title: 'x', labelA: 'A', labelB: 'B', testedBy: 'A' }),
+        row('attempt', '1', { number: 1 }),
+        row('follow-up', 'f', { what: 'oil', on: '2026-02-01' }),
+      ]),
+    );
+    expect(p.pull.said).toMatch(/^2 of \d+$/);
+    expect(p.donor.said).toMatch(/^1 of \d+ parts$/);
+    expect(p.prep.said).toBe('1 sheets, 1 torques');
+    expect(p.connect.said).toMatch(/^1 of \d+$/);
+    expect(p.start.said).toBe('attempt 1');
+    expect(p['hand-over'].said).toBe('1 follow-ups');
+  });
+
+  it('what is signed says so and waits for nobody', () => {
+    const p = progress(
+      sheetWith([row('case', 'c', { symptom: 'x' })], { signedStations: ['start'] }),
+    );
+    expect(p.start).toEqual({ said: 'signed', waits: false });
+  });
+
+  it('an open clash and an open case wait for somebody', () => {
+    const clash = sheetWith([row('case', 'c', { symptom: 'x' })], {}, [
+      fact('eng', 'eng-fuelling', 'port-injection'),
+      fact('car', 'rec-tank-baffled', 'no'),
+    ]);
+    expect(progress(clash).fit).toEqual({ said: '1 to decide', waits: true });
+    expect(progress(clash).start.waits).toBe(true);
+    expect(progress(sheetWith([])).fit.waits).toBe(false);
+  });
+});
