@@ -43,7 +43,7 @@ const plan = computePlan({
   fits: {},
   kit: {},
   gates: {},
-  gateInputs: { provisional: [], unlabelled: [], openEnds: [] },
+  gateInputs: { provisional: [], loosened: [], unlabelled: [], openEnds: [] },
   attempts: 0,
 });
 const shown = {

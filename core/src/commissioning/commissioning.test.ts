@@ -7,6 +7,7 @@ const inputs: GateInputs = {
   openClashes: [],
   unresolvedAdapts: [],
   provisional: [],
+  loosened: [],
   unlabelled: [],
   openEnds: [],
   primedBar: 3,
@@ -41,6 +42,20 @@ describe('gates', () => {
       state: 'blocked',
       blockers: [{ sentence: 'Provisional: left mount loose.' }],
     }));
+  it('a bolt taken off and not tightened again holds the first crank and closing up', () => {
+    const loosened = ['main caps, bolt 2'];
+    const proofs = { 'gate-fc-loose': proof, 'gate-cu-fasteners': proof };
+    expect(line('First crank', 'gate-fc-loose', { loosened }, proofs).blockers).toEqual([
+      {
+        lineId: 'gate-fc-loose',
+        sentence: 'Taken off and not tightened again: main caps, bolt 2.',
+      },
+    ]);
+    expect(line('Engine closed up', 'gate-cu-fasteners', { loosened }, proofs).state).toBe(
+      'blocked',
+    );
+    expect(line('First crank', 'gate-fc-loose', {}, proofs).state).toBe('proved');
+  });
   it('no pressure, no start', () => {
     expect(
       line(

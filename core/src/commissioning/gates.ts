@@ -39,6 +39,8 @@ export interface GateInputs {
   unresolvedAdapts: readonly string[];
   /** Provisional items that are open: loose, tacked, borrowed, capped. */
   provisional: readonly string[];
+  /** Bolts whose torque record became void because the part came off again. */
+  loosened: readonly string[];
   unlabelled: readonly string[];
   /** Oil pressure of the last priming, bar, or undefined when none was logged. */
   primedBar?: number | undefined;
@@ -54,7 +56,9 @@ function blockersOf(id: string, inputs: GateInputs): Blocker[] {
     case 'gate-ei-verdicts':
       return [...block(inputs.openClashes, (w) => `Clash open: ${w}.`), ...block(inputs.unresolvedAdapts, (w) => `Adapt without a resolution: ${w}.`)];
     case 'gate-fc-loose':
-      return block(inputs.provisional, (w) => `Provisional: ${w}.`);
+      return [...block(inputs.provisional, (w) => `Provisional: ${w}.`), ...block(inputs.loosened, (w) => `Taken off and not tightened again: ${w}.`)];
+    case 'gate-cu-fasteners':
+      return block(inputs.loosened, (w) => `Taken off and not tightened again: ${w}.`);
     case 'gate-fc-rollcall':
       return block(inputs.unlabelled, (w) => `Labels missing or double: ${w}.`);
     case 'gate-fs-oil-pressure':

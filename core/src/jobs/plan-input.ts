@@ -2,6 +2,7 @@ import type { FactBook, FactValue } from '../facts/index.ts';
 import type { FitRecord } from '../fit/judge.ts';
 import type { GateProof } from '../commissioning/types.ts';
 import type { KitRecord } from '../kit/types.ts';
+import type { TorqueRecord } from '../prep/sheets.ts';
 import type { PlanInput } from '../plan/plan.ts';
 import { doubleLabels } from '../systems/circuits.ts';
 import type { CircuitRecord } from '../systems/circuits.ts';
@@ -37,6 +38,7 @@ export function planInputOf(material: JobMaterial): PlanInput {
   const provisional = Object.values(recordsOf<{ what: string; ended?: unknown }>(material, 'provisional'));
   const followUps = Object.values(recordsOf<{ what: string; on?: string; atKm?: number; done?: unknown }>(material, 'follow-up'));
   const primings = Object.values(recordsOf<{ bar: number; at?: string }>(material, 'priming')).sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1));
+  const torques = Object.values(recordsOf<TorqueRecord>(material, 'torque'));
   return {
     facts: bookOf(material, [
       ['car', 'rec-'],
@@ -61,6 +63,7 @@ export function planInputOf(material: JobMaterial): PlanInput {
     gates: recordsOf<GateProof>(material, 'gate'),
     gateInputs: {
       provisional: provisional.filter((p) => !p.ended).map((p) => p.what),
+      loosened: torques.filter((t) => t.voided).map((t) => `${t.joint}, bolt ${t.bolt}`),
       unlabelled: [...double, ...missing],
       openEnds: followUps.filter((f) => !f.done && !f.on && !f.atKm).map((f) => f.what),
       primedBar: primings[0]?.bar,

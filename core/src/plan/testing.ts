@@ -23,7 +23,7 @@ export const emptyInput = (over: Partial<PlanInput> = {}): PlanInput => ({
   fits: {},
   kit: {},
   gates: {},
-  gateInputs: { provisional: [], unlabelled: [], openEnds: [] },
+  gateInputs: { provisional: [], loosened: [], unlabelled: [], openEnds: [] },
   attempts: 0,
   ...over,
 });
