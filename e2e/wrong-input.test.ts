@@ -129,6 +129,10 @@ describe('wrong input gets a sentence and loses nothing', () => {
 
   it('a handed-over step cannot be done before what it needs', async () => {
     await b.go(`/jobs/${job('Larkfield')}/pull`);
+    await b.see('Out with', '.bench');
+    await b.driver.executeScript(
+      `[...document.querySelectorAll('.counts button')].find((e) => / open:/.test(e.getAttribute('aria-label'))).click()`,
+    );
     const held = await b.see('ended by Low-voltage battery', '.bench');
     expect(held).toContain('needs "body has power"');
     expect(await b.complaints()).toEqual([]);

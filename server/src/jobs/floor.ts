@@ -1,3 +1,4 @@
+import { faults, rankSuspects, startWeights } from '@bay/core/diagnosis';
 import { planInputOf, recordsOf } from '@bay/core/jobs';
 import { computePlan, titleOf } from '@bay/core/plan';
 import type { Plan } from '@bay/core/plan';
@@ -12,6 +13,19 @@ interface Hold {
   released?: unknown;
 }
 
+interface OpenCase {
+  symptom: string;
+  touched: string[];
+  closed?: unknown;
+}
+
+interface Observation {
+  caseId: string;
+  observationId: string;
+  outcome: string;
+  withdrawn?: boolean;
+}
+
 const plural = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
 
 /** The first clause of a long title: enough for a strip. */
@@ -23,6 +37,14 @@ function stateOf(material: Material, plan: Plan, today: string): Strip['state'] 
   const last = attempts.at(-1);
   if (last && last.result !== 'runs' && attempts.length >= 3 && attempts.slice(-3).every((a) => a.result !== 'runs')) {
     return { kind: 'stop', title: 'Stop: three attempts without running', sentence: 'Find the fault before the next crank.' };
+  }
+  const search = Object.entries(recordsOf<OpenCase>(material, 'case')).find(([, c]) => !c.closed);
+  if (search) {
+    const [caseId, { symptom, touched }] = search;
+    const seen = Object.values(recordsOf<Observation>(material, 'observation')).filter((o) => o.caseId === caseId && !o.withdrawn);
+    const first = rankSuspects(startWeights(plan.scope, touched), seen)[0]!;
+    const suspect = faults.find((f) => f.id === first.id)?.title ?? 'none of the known faults';
+    return { kind: 'waits', title: `Waits for you: ${symptom}`, sentence: `${Math.round(first.now * 100)} % ${firstClause(suspect)}` };
   }
   const holds = Object.values(recordsOf<Hold>(material, 'hold'))
     .filter((h) => !h.released)

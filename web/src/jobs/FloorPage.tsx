@@ -34,8 +34,8 @@ function BayStrip({ strip, bay }: { strip: Strip; bay: string }) {
           <b>{strip.state.title}</b>
           <span>{withDayWords(strip.state.sentence)}</span>
           {strip.promised && (
-            <span className="foot" title={strip.promised}>
-              promised {dayWords(strip.promised)}, {fromToday(strip.promised)}
+            <span className="foot" title={`promised for ${strip.promised}`}>
+              {dayWords(strip.promised)}, {fromToday(strip.promised)}
             </span>
           )}
         </span>

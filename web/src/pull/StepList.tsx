@@ -143,7 +143,7 @@ export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: strin
   const tasks = useRecords<TaskRecord>('task');
   const own = Object.fromEntries(plan.lines.map((l) => [l.def.id, tasks[prefix + l.def.id]]));
   const states = stepStates(plan, own);
-  const [only, setOnly] = useState<'all' | 'free' | 'open'>('open');
+  const [only, setOnly] = useState<'all' | 'free' | 'open'>('free');
   const shown = plan.lines.filter((l) => {
     const s = states.get(l.def.id)!.status;
     return only === 'all' || (only === 'free' ? s === 'free' || s === 'on-it' : s !== 'done' && s !== 'waived');
@@ -174,12 +174,12 @@ export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: strin
       <div className="counts">
         {(
           [
-            ['open', `${count('free', 'held', 'on-it')}`, 'open'],
             ['free', `${count('free', 'on-it')}`, 'ready or on it'],
+            ['open', `${count('free', 'held', 'on-it')}`, 'open'],
             ['all', `${plan.lines.length}`, 'all'],
           ] as const
         ).map(([id, n, name]) => (
-          <button key={id} type="button" aria-pressed={only === id} onClick={() => setOnly(id)}>
+          <button key={id} type="button" aria-label={`${n} ${name}: show these steps`} aria-pressed={only === id} onClick={() => setOnly(id)}>
             <b>{n}</b> {name}
           </button>
         ))}
@@ -189,7 +189,11 @@ export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: strin
           <Step key={line.def.id} line={line} state={states.get(line.def.id)!} record={own[line.def.id]} recordKey={prefix + line.def.id} />
         ))}
       </ol>
-      {shown.length === 0 && <p className="quiet">Nothing left here.</p>}
+      {shown.length === 0 && (
+        <p className="quiet">
+          {only === 'free' && count('held') > 0 ? 'Nothing is ready. Look at what is open: each held step says what it waits for.' : 'Nothing left here.'}
+        </p>
+      )}
       {dropped.length > 0 && (
         <section style={{ marginTop: 16 }}>
           <h3>Done, no longer asked for</h3>
