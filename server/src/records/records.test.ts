@@ -207,6 +207,14 @@ describe('facts', () => {
       params: { jobId: other, bearer: 'engine', factId: 'eng-mass' },
       body: { commandId: commandId(), typed: { value: '140 kg' }, source: 'measured', revision: 0 },
     });
+    await shop.technician.good(putRecord, {
+      params: { jobId: other, kind: 'sheet', key: 'lash:1' },
+      body: {
+        commandId: commandId(),
+        data: { sheet: 'lash', place: '1', readings: { intake: 0.2 }, typed: { intake: '0.2' } },
+        revision: 0,
+      },
+    });
     await shop.technician.good(jobs.moveUnit, {
       params: { unitId },
       body: {
@@ -226,6 +234,11 @@ describe('facts', () => {
         (u) => u.id === unitId,
       ),
     ).toBe(false);
+    expect(here.records.find((r) => r.kind === 'sheet' && r.key === 'lash:1')).toMatchObject({
+      data: { readings: { intake: 0.2 } },
+      by: 'Tess rec',
+    });
+    expect(here.log.at(-1)!.text).toMatch(/with what is known of it and 1 measurements/);
     const taken = await shop.technician.call(jobs.addUnit, {
       body: {
         commandId: commandId(),
