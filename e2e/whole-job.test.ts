@@ -183,6 +183,12 @@ describe('a swap from booking-in to a signed first start', () => {
     await b.type('Why', 'gasket seen to weep');
     await b.press('It is off');
     await b.see('0 of 1 bolts, taken apart since');
+    // Left off, it would hold the first crank.
+    await b.press('Tighten again');
+    await b.type('Stages, N·m', '30 then 40 lbft');
+    await b.type('Value from', 'manual page 12');
+    await b.press('Tight', '[role=dialog]');
+    await b.see('1 of 1 bolts');
   });
 
   it('Connect: a circuit computes its wire; one label on two ends is an error', async () => {
