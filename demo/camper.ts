@@ -60,7 +60,7 @@ export const camper: DemoJob = {
     { when: [9, '16:30'], by: 'OT', line: 'bagged 6 bell bolts M10 x 60, bag 031, shelf C2' },
     ...round([9, '17:00'], 'OT', 'measured', 'own-engine', { 'eng-mass': '98 kg', 'eng-fuelling': 'carburettor', 'eng-condition': 'proven-running', 'eng-induction': 'none', 'eng-throttle-kind': 'cable' }),
     { when: [8, '08:30'], by: 'MH', station: 'prep', sign: 'pull' },
-    { when: [8, '10:15'], by: 'JV', line: 'chain and guides by borescope: even wear, nothing loose' },
+    { when: [8, '10:15'], by: 'JV', record: ['finding', '00000000-0000-4000-8000-000000000311', { on: 'engine', what: 'Chain and guides by borescope: even wear, nothing loose', settled: { how: 'stays as it is' } }] },
     { when: [7, '11:20'], by: 'JV', record: ['sheet', 'lash:1', { sheet: 'lash', place: '1', readings: { intake: 0.22, exhaust: 0.29 }, typed: { intake: '0.22', exhaust: '0.29' } }] },
     { when: [7, '11:30'], by: 'JV', record: ['limits', 'lash', { limits: { 'least-size': 0.17, 'largest-size': 0.33 }, source: 'workshop manual of the engine, sheet 12' }] },
     { when: [5, '09:00'], by: 'MH', station: 'fit', sign: 'prep' },

@@ -48,7 +48,7 @@ export const flatbed: DemoJob = {
     { when: [5, '09:10'], by: 'DP', record: ['sheet', 'journal:1', journal(1, [59.982, 59.98, 59.981, 59.98, 60.044])] },
     { when: [5, '09:25'], by: 'DP', record: ['sheet', 'journal:2', journal(2, [59.981, 59.98, 59.98, 59.979, 60.043])] },
     { when: [5, '09:40'], by: 'DP', record: ['sheet', 'journal:4', journal(4, [59.981, 59.953, 59.979, 59.955, 60.046])] },
-    { when: [5, '09:55'], by: 'DP', line: 'journal 4 scored, ridge felt with a fingernail. Regrind wanted, decision with Maren' },
+    { when: [5, '09:55'], by: 'DP', record: ['finding', '00000000-0000-4000-8000-000000000411', { on: 'engine', what: 'Journal 4 scored, ridge felt with a fingernail', follows: 'regrind, decision with Maren' }] },
     { when: [4, '11:00'], by: 'DP', record: ['joint', 'main-caps', { name: 'main caps', bolts: 14 }] },
     { when: [4, '11:10'], by: 'DP', line: 'torque main caps 1 30 Nm + 90 deg' },
     { when: [4, '11:12'], by: 'DP', line: 'torque main caps 2 30 Nm + 90 deg' },

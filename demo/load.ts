@@ -8,7 +8,7 @@ import { Refusal } from '../server/src/http/problem.ts';
 import { insertJob, insertUnit, putInRole, updateJob } from '../server/src/jobs/routes.ts';
 import { readHead } from '../server/src/jobs/store.ts';
 import { writeLine } from '../server/src/logbook/store.ts';
-import { writeRecord } from '../server/src/records/store.ts';
+import { findRecord, writeRecord } from '../server/src/records/store.ts';
 import { camper } from './camper.ts';
 import { flatbed } from './flatbed.ts';
 import { coupe, pickup, saloon } from './others.ts';
@@ -49,13 +49,7 @@ async function act(tx: Tx, callers: ReadonlyMap<string, Caller>, jobId: string, 
     });
   } else if ('record' in a) {
     const [kind, key, data] = a.record;
-    const known = await tx
-      .selectFrom('record')
-      .select('revision')
-      .where('job_id', '=', jobId)
-      .where('kind', '=', kind)
-      .where('key', '=', key)
-      .executeTakeFirst();
+    const known = await findRecord(tx, jobId, kind, key);
     await writeRecord(tx, caller, { jobId, kind, key, data, revision: known?.revision ?? 0, at });
   } else if ('line' in a) {
     await writeLine(tx, caller, jobId, a.line, at.toISOString().slice(0, 10), at);

@@ -1,13 +1,13 @@
 import { z } from 'zod';
-import { stationIds } from '@bay/core/jobs';
+import { stationIds, unitKinds, unitRoles } from '@bay/core/jobs';
+import type { UnitRole } from '@bay/core/jobs';
 import { command, endpoint, id, isoDate, line } from './endpoint.ts';
 import { factRow } from './facts.ts';
 import { logEntry } from './logbook.ts';
 import { recordRow } from './records.ts';
 
-export const unitKinds = ['car', 'engine', 'gearbox', 'computer', 'loom'] as const;
-export const unitRoles = ['car', 'engine', 'gearbox', 'computer', 'loom', 'own-engine', 'own-gearbox', 'donor', 'candidate'] as const;
-export type UnitRole = (typeof unitRoles)[number];
+export { unitKinds, unitRoles };
+export type { UnitRole };
 
 export const unit = z.object({
   id,
@@ -167,10 +167,10 @@ export const moveUnit = endpoint({
 export const unitFacts = endpoint({
   method: 'get',
   path: '/api/units/:unitId/facts',
-  summary: 'What is known of a unit, on whatever job it was found',
+  summary: 'What is known of a unit and was recorded on it, on whatever job that was',
   access: 'look',
   params: z.object({ unitId: id }),
-  reply: z.object({ facts: z.array(factRow) }),
+  reply: z.object({ facts: z.array(factRow), records: z.array(recordRow) }),
 });
 
 export const find = endpoint({

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { unitRoles } from '@bay/core/jobs';
 import { taskStatuses } from '@bay/core/pull';
 import { kitStatuses } from '@bay/core/kit';
 import { partConditions } from '@bay/core/donors';
@@ -13,6 +14,8 @@ import { command, endpoint, id, isoDate } from './endpoint.ts';
 const text = (max: number): z.ZodString => z.string().trim().max(max, `At most ${max} characters.`);
 const stamp = { by: z.string().optional(), at: z.string().optional() };
 const amount = z.number().finite();
+/** What a bolted joint belongs to. */
+export const boltedRoles = ['engine', 'gearbox', 'car'] as const;
 const verdictWord = z.enum(['bolts-up', 'adapt', 'clash']);
 
 export const recordSchemas = {
@@ -66,14 +69,24 @@ export const recordSchemas = {
   }),
   sheet: z.object({ sheet: text(20), place: text(10), readings: z.record(z.string(), amount), typed: z.record(z.string(), z.string()), ...stamp }),
   limits: z.object({ limits: z.record(z.string(), amount), source: text(200), ...stamp }),
-  joint: z.object({ name: text(80).min(2, 'Name the joint.'), bolts: z.number().int().min(1).max(60), ...stamp }),
+  joint: z.object({ name: text(80).min(2, 'Name the joint.'), on: z.enum(boltedRoles).default('engine'), bolts: z.number().int().min(1).max(60), ...stamp }),
   torque: z.object({
     joint: text(80),
+    on: z.enum(boltedRoles).default('engine'),
     bolt: text(10),
     stagesNm: z.array(amount.positive().max(2000)).max(6),
     angleDeg: amount.positive().max(720).optional(),
     source: text(200),
     voided: z.object({ by: z.string().default(''), at: z.string().default(''), why: text(200) }).optional(),
+    ...stamp,
+  }),
+  /** Something seen on a unit, with what follows from it; it stays with the unit. */
+  finding: z.object({
+    on: z.enum(unitRoles),
+    what: text(300).min(3, 'Say what was found.'),
+    lookedAt: text(40).optional(),
+    follows: text(300).optional(),
+    settled: z.object({ how: text(300).min(3, 'Say how it was settled.'), by: z.string().default(''), at: z.string().default('') }).optional(),
     ...stamp,
   }),
   part: z.object({
@@ -143,6 +156,8 @@ export const recordRow = z.object({
   key: z.string(),
   data: z.record(z.string(), z.unknown()),
   revision: z.number(),
+  /** Role of the unit it hangs on; none where it hangs on the job. */
+  on: z.enum(unitRoles).nullish(),
   by: z.string(),
   at: z.string(),
 });

@@ -1,3 +1,4 @@
 export * from './stations.ts';
 export * from './candidates.ts';
 export * from './plan-input.ts';
+export * from './units.ts';

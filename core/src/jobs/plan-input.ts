@@ -7,12 +7,15 @@ import type { PlanInput } from '../plan/plan.ts';
 import { doubleLabels } from '../systems/circuits.ts';
 import type { CircuitRecord } from '../systems/circuits.ts';
 
+import { stayingRoles } from './units.ts';
+import type { UnitRole } from './units.ts';
+
 /** What a plan is computed from, as server and web both hold it. */
 export interface JobMaterial {
   jobId: string;
   units: readonly { id: string; role: string }[];
   facts: readonly ({ bearerId: string; factId: string } & FactValue)[];
-  records: readonly { kind: string; key: string; data: Readonly<Record<string, unknown>> }[];
+  records: readonly { kind: string; key: string; data: Readonly<Record<string, unknown>>; on?: UnitRole | null | undefined }[];
   shopSchools: Readonly<Record<string, string>>;
 }
 
@@ -26,8 +29,9 @@ export function bookOf(material: Pick<JobMaterial, 'jobId' | 'units' | 'facts'>,
   return book;
 }
 
+/** Records of a kind by their key: those of the job itself and of the units that stay in the car. */
 export function recordsOf<T>(material: Pick<JobMaterial, 'records'>, kind: string): Record<string, T> {
-  return Object.fromEntries(material.records.filter((r) => r.kind === kind).map((r) => [r.key, r.data as T]));
+  return Object.fromEntries(material.records.filter((r) => r.kind === kind && (!r.on || stayingRoles.has(r.on))).map((r) => [r.key, r.data as T]));
 }
 
 /** Sorts a job's facts and records into what the plan reads. */

@@ -174,6 +174,7 @@ export const logKinds = [
   'measurement',
   'fact',
   'torque',
+  'finding',
   'hold',
   'release',
   'arrival',

@@ -71,7 +71,17 @@ export interface Database {
     at: Stamp;
     revision: number;
   };
-  record: { shop_id: string; job_id: string; kind: RecordKind; key: string; data: Json<Record<string, unknown>>; revision: number; by_id: string; at: Stamp };
+  record: {
+    shop_id: string;
+    bearer_id: string;
+    job_id: string;
+    kind: RecordKind;
+    key: string;
+    data: Json<Record<string, unknown>>;
+    revision: number;
+    by_id: string;
+    at: Stamp;
+  };
   log_entry: {
     id: Generated<number>;
     shop_id: string;

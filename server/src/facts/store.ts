@@ -4,11 +4,12 @@ import { planInputOf } from '@bay/core/jobs';
 import { computePlan, hasDifference, planDifference, titleOf } from '@bay/core/plan';
 import type { PlanDifference } from '@bay/core/plan';
 import type { FactRow } from '@bay/contract/facts';
+import type { UnitRole } from '@bay/contract/jobs';
 import { writeLogEntry } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import type { Caller } from '../http/register.ts';
-import { readMaterial } from '../jobs/store.ts';
+import { readMaterial, unitInRole } from '../jobs/store.ts';
 import { readShopSchools } from '../plan/store.ts';
 import { holdJob } from '../records/store.ts';
 
@@ -29,15 +30,7 @@ export async function bearerId(tx: Tx, jobId: string, bearer: string, factId: st
   const kind = bearerOf(factDef(factId).subject);
   if ((kind === 'job') !== (bearer === 'job')) throw badInput({ bearer: 'This fact hangs on something else.' });
   if (bearer === 'job') return jobId;
-  const unit = await tx
-    .selectFrom('job_unit')
-    .innerJoin('unit', 'unit.id', 'job_unit.unit_id')
-    .select(['unit.id', 'unit.kind'])
-    .where('job_id', '=', jobId)
-    .where('role', '=', bearer as 'car')
-    .where('left_at', 'is', null)
-    .executeTakeFirst();
-  if (!unit) throw new Refusal(409, `This job has no ${bearer.replaceAll('-', ' ')} yet. Add it first.`);
+  const unit = await unitInRole(tx, jobId, bearer as UnitRole);
   if (unit.kind !== kind) throw badInput({ bearer: `A ${unit.kind} does not carry this fact.` });
   return unit.id;
 }

@@ -12,7 +12,7 @@ import { badInput, notFound, Refusal } from '../http/problem.ts';
 import type { Caller, Registry } from '../http/register.ts';
 import { readShopSchools } from '../plan/store.ts';
 import { firstClause, stripOf } from './floor.ts';
-import { readFactsOfUnit, readHead, readHeads, readMaterial, readSheet } from './store.ts';
+import { readKnowledgeOfUnit, readHead, readHeads, readMaterial, readSheet } from './store.ts';
 
 interface NewJob {
   car: { name: string; modelYear: number; identity: string };
@@ -170,17 +170,6 @@ export async function updateJob(tx: Tx, caller: Caller, jobId: string, change: J
   return readHead(tx, jobId);
 }
 
-/** What was measured and tightened on an engine hangs on the engine: it comes along from the job it served last. */
-async function bringTests(tx: Tx, jobId: string, unitId: string): Promise<number> {
-  const { numAffectedRows } = await sql`
-    insert into record (shop_id, job_id, kind, key, data, revision, by_id, at)
-    select r.shop_id, ${jobId}, r.kind, r.key, r.data, 1, r.by_id, r.at from record r
-    where r.kind in ('sheet', 'limits', 'joint', 'torque') and r.job_id = (
-      select ju.job_id from job_unit ju where ju.unit_id = ${unitId} and ju.role = 'engine' and ju.job_id <> ${jobId} order by ju.left_at desc nulls first limit 1)
-    on conflict do nothing`.execute(tx);
-  return Number(numAffectedRows ?? 0);
-}
-
 export { insertUnit, putInRole };
 
 const stepTitle = (key: string): string => buildSteps.find((s) => s.id === key)?.title ?? titleOf(key.replace(/^donor-/, ''));
@@ -280,11 +269,15 @@ export function jobRoutes(on: Registry): void {
       if (body.job) {
         await readHead(tx, body.job.jobId);
         await putInRole(tx, caller, body.job.jobId, params.unitId, body.job.role);
-        const tests = body.job.role === 'engine' ? await bringTests(tx, body.job.jobId, params.unitId) : 0;
+        const { tests } = await tx
+          .selectFrom('record')
+          .select(({ fn }) => fn.countAll<number>().as('tests'))
+          .where('bearer_id', '=', params.unitId)
+          .executeTakeFirstOrThrow();
         await writeLogEntry(tx, caller, {
           jobId: body.job.jobId,
           kind: 'unit',
-          text: `came to the job: ${unit.name} as ${body.job.role.replaceAll('-', ' ')}, with what is known of it${tests > 0 ? ` and ${tests} measurements and torques` : ''}`,
+          text: `came to the job: ${unit.name} as ${body.job.role.replaceAll('-', ' ')}, with what is known of it${tests > 0 ? ` and ${tests} measurements, torques and findings` : ''}`,
           about: params.unitId,
         });
       }
@@ -292,7 +285,7 @@ export function jobRoutes(on: Registry): void {
     }),
   );
 
-  on.shop(contract.unitFacts, async (tx, { params }) => ({ facts: await readFactsOfUnit(tx, params.unitId) }));
+  on.shop(contract.unitFacts, (tx, { params }) => readKnowledgeOfUnit(tx, params.unitId));
 
   on.shop(contract.find, async (tx, { query }) => {
     const like = `%${query.q.replace(/[\\%_]/g, '\\$&')}%`;

@@ -1,8 +1,8 @@
 import { sql } from 'kysely';
-import type { JobHead, JobSheet } from '@bay/contract/jobs';
+import type { JobHead, JobSheet, UnitRole } from '@bay/contract/jobs';
 import type { StationId } from '@bay/core/jobs';
 import type { Tx } from '../db/connection.ts';
-import { notFound } from '../http/problem.ts';
+import { notFound, Refusal } from '../http/problem.ts';
 
 interface HeadRow {
   id: string;
@@ -60,7 +60,7 @@ export async function readHeads(tx: Tx): Promise<JobHead[]> {
 }
 
 const factColumns = sql`json_build_object('bearerId', f.bearer_id, 'factId', f.fact_id, 'parts', f.parts, 'typed', f.typed, 'source', f.source, 'note', f.note, 'by', p.name, 'at', to_char(f.at at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'), 'revision', f.revision)`;
-const recordColumns = sql`json_build_object('kind', r.kind, 'key', r.key, 'data', r.data, 'revision', r.revision, 'by', p.name, 'at', to_char(r.at at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'))`;
+const recordColumns = sql`json_build_object('kind', r.kind, 'key', r.key, 'data', r.data, 'revision', r.revision, 'on', r.on_role, 'by', p.name, 'at', to_char(r.at at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'))`;
 const logColumns = sql`json_build_object('id', l.id, 'kind', l.kind, 'station', l.station, 'text', l.text, 'about', l.about, 'data', l.data - 'before', 'by', p.name, 'initials', p.initials, 'at', to_char(l.at at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'))`;
 
 /** The SQL of a job sheet: one question, one answer, so that opening a job costs one round trip. */
@@ -69,7 +69,9 @@ export const sheetSql = (jobId: string, logLines: number) => sql<{ sheet: Omit<J
   select json_build_object(
     'units', coalesce((select json_agg(mine) from mine), '[]'),
     'facts', coalesce((select json_agg(${factColumns}) from fact f join person p on p.id = f.by_id where f.bearer_id = ${jobId} or f.bearer_id in (select id from mine)), '[]'),
-    'records', coalesce((select json_agg(${recordColumns}) from record r join person p on p.id = r.by_id where r.job_id = ${jobId}), '[]'),
+    'records', coalesce((select json_agg(${recordColumns}) from (
+      select *, null as on_role from record where bearer_id = ${jobId}
+      union all select record.*, mine.role as on_role from record join mine on mine.id = record.bearer_id) r join person p on p.id = r.by_id), '[]'),
     'shopSchools', coalesce((select json_object_agg(question, side) from shop_school), '{}'),
     'log', coalesce((select json_agg(${logColumns} order by l.id) from (select * from log_entry where job_id = ${jobId} order by id desc limit ${logLines}) l join person p on p.id = l.by_id), '[]')
   ) as sheet`;
@@ -91,7 +93,10 @@ export async function readMaterial(tx: Tx, jobIds: readonly string[]): Promise<M
     select ju.job_id, json_build_object('id', unit.id, 'kind', unit.kind, 'role', ju.role, 'name', unit.name, 'identity', unit.identity, 'place', unit.place) as unit
     from job_unit ju join unit on unit.id = ju.unit_id where ju.job_id = any(${ids}) and ju.left_at is null`.execute(tx);
   const records = await sql<{ job_id: string; row: JobSheet['records'][number] }>`
-    select r.job_id, ${recordColumns} as row from record r join person p on p.id = r.by_id where r.job_id = any(${ids})`.execute(tx);
+    select r.on_job as job_id, ${recordColumns} as row from (
+      select *, bearer_id as on_job, null as on_role from record where bearer_id = any(${ids})
+      union all select record.*, ju.job_id as on_job, ju.role as on_role from record join job_unit ju on ju.unit_id = record.bearer_id
+        where ju.job_id = any(${ids}) and ju.left_at is null) r join person p on p.id = r.by_id`.execute(tx);
   const bearers = [...jobIds, ...units.rows.map((u) => u.unit.id)];
   const facts = await sql<{ row: JobSheet['facts'][number] }>`
     select ${factColumns} as row from fact f join person p on p.id = f.by_id where f.bearer_id = any(${sql.val(bearers)}::uuid[])`.execute(tx);
@@ -104,9 +109,29 @@ export async function readMaterial(tx: Tx, jobIds: readonly string[]): Promise<M
   return material;
 }
 
-export async function readFactsOfUnit(tx: Tx, unitId: string): Promise<JobSheet['facts']> {
-  const { rows } = await sql<{
+/** The unit of a job in a role. Refuses, with what to do, when there is none. */
+export async function unitInRole(tx: Tx, jobId: string, role: UnitRole): Promise<{ id: string; kind: string }> {
+  const unit = await tx
+    .selectFrom('job_unit')
+    .innerJoin('unit', 'unit.id', 'job_unit.unit_id')
+    .select(['unit.id', 'unit.kind'])
+    .where('job_id', '=', jobId)
+    .where('role', '=', role)
+    .where('left_at', 'is', null)
+    .executeTakeFirst();
+  if (!unit) throw new Refusal(409, `This job has no ${role.replaceAll('-', ' ')} yet. Add it first.`);
+  return unit;
+}
+
+/** Facts of a unit and what was measured, tightened and found on it. */
+export async function readKnowledgeOfUnit(tx: Tx, unitId: string): Promise<Pick<JobSheet, 'facts' | 'records'>> {
+  const facts = await sql<{
     row: JobSheet['facts'][number];
   }>`select ${factColumns} as row from fact f join person p on p.id = f.by_id where f.bearer_id = ${unitId}`.execute(tx);
-  return rows.map((r) => r.row);
+  const records = await sql<{
+    row: JobSheet['records'][number];
+  }>`select ${recordColumns} as row from (select *, null as on_role from record where bearer_id = ${unitId}) r join person p on p.id = r.by_id order by r.at`.execute(
+    tx,
+  );
+  return { facts: facts.rows.map((r) => r.row), records: records.rows.map((r) => r.row) };
 }

@@ -9,7 +9,7 @@ import { writeLogEntry } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
 import { writeFact } from '../facts/store.ts';
 import type { Caller } from '../http/register.ts';
-import { holdJob, writeRecord } from '../records/store.ts';
+import { findRecord, holdJob, writeRecord } from '../records/store.ts';
 
 const columns = sql<string>`l.id, l.kind, l.station, l.text, l.about, l.data - 'before' as data, p.name as by, p.initials, l.at`;
 type Row = Omit<LogEntry, 'at'> & { at: Date };
@@ -29,27 +29,23 @@ async function lastEntry(tx: Tx, jobId: string): Promise<LogEntry> {
   return shown(rows[0]!);
 }
 
-async function revisionOf(tx: Tx, jobId: string, kind: 'sheet' | 'hold' | 'torque', key: string): Promise<{ revision: number; data: Record<string, unknown> }> {
-  const row = await tx
-    .selectFrom('record')
-    .select(['revision', 'data'])
-    .where('job_id', '=', jobId)
-    .where('kind', '=', kind)
-    .where('key', '=', key)
-    .executeTakeFirst();
-  return row ?? { revision: 0, data: {} };
-}
-
 /** The next reading of a sheet that nobody took yet. */
 async function addReading(tx: Tx, caller: Caller, jobId: string, draft: LogEntryDraft & { kind: 'measurement' }, at?: Date): Promise<void> {
   const key = `${draft.sheet}:${draft.place}`;
   const def = sheetOf(draft.sheet);
-  const now = await revisionOf(tx, jobId, 'sheet', key);
-  const readings = { ...(now.data['readings'] as Record<string, number> | undefined) };
+  const now = await findRecord(tx, jobId, 'sheet', key);
+  const readings = { ...(now?.data['readings'] as Record<string, number> | undefined) };
   const next = def.readings.find((r) => readings[r.key] === undefined) ?? def.readings.at(-1)!;
   readings[next.key] = draft.valueMm;
-  const typed = { ...(now.data['typed'] as Record<string, string> | undefined), [next.key]: `${Number(draft.valueMm.toFixed(4))} mm` };
-  await writeRecord(tx, caller, { jobId, kind: 'sheet', key, data: { sheet: draft.sheet, place: draft.place, readings, typed }, revision: now.revision, at });
+  const typed = { ...(now?.data['typed'] as Record<string, string> | undefined), [next.key]: `${Number(draft.valueMm.toFixed(4))} mm` };
+  await writeRecord(tx, caller, {
+    jobId,
+    kind: 'sheet',
+    key,
+    data: { sheet: draft.sheet, place: draft.place, readings, typed },
+    revision: now?.revision ?? 0,
+    at,
+  });
 }
 
 async function release(tx: Tx, caller: Caller, jobId: string, draft: LogEntryDraft & { kind: 'release' }, at?: Date): Promise<boolean> {
@@ -77,13 +73,13 @@ export async function writeLine(tx: Tx, caller: Caller, jobId: string, line: str
       break;
     case 'torque': {
       const key = `${draft.joint}:${draft.bolt}`;
-      const now = await revisionOf(tx, jobId, 'torque', key);
+      const now = await findRecord(tx, jobId, 'torque', key);
       await writeRecord(tx, caller, {
         jobId,
         kind: 'torque',
         key,
         data: { joint: draft.joint, bolt: draft.bolt, stagesNm: [draft.torqueNm], angleDeg: draft.angleDeg, source: 'logged in one line' },
-        revision: now.revision,
+        revision: now?.revision ?? 0,
         at,
       });
       break;

@@ -5,6 +5,7 @@ import { kindRule, stamped } from '../records/kind.ts';
 export const prepKinds = [
   kindRule({
     kind: 'sheet',
+    bearer: () => 'engine',
     logKind: 'measurement',
     station: 'prep',
     prepare: (data, context) => stamped(data, context),
@@ -16,6 +17,7 @@ export const prepKinds = [
   }),
   kindRule({
     kind: 'limits',
+    bearer: () => 'engine',
     logKind: 'measurement',
     station: 'prep',
     prepare: (data, context) => stamped(data, context),
@@ -26,6 +28,7 @@ export const prepKinds = [
   }),
   kindRule({
     kind: 'joint',
+    bearer: (data) => data.on,
     logKind: 'torque',
     station: 'prep',
     prepare: (data, context) => stamped(data, context),
@@ -33,6 +36,7 @@ export const prepKinds = [
   }),
   kindRule({
     kind: 'torque',
+    bearer: (data) => data.on,
     logKind: 'torque',
     station: 'prep',
     prepare: (data, context) =>
@@ -42,5 +46,20 @@ export const prepKinds = [
         ? `taken apart, torque void: ${data.joint}, bolt ${data.bolt} (${data.voided.why})`
         : `torque: ${data.joint}, bolt ${data.bolt}, ${data.stagesNm.map((t) => formatMeasure(t, 'N·m')).join(' then ')}${data.angleDeg ? `, then ${data.angleDeg} deg` : ''}, by ${data.source || 'unknown source'}`,
     about: (data) => data.joint,
+  }),
+  kindRule({
+    kind: 'finding',
+    logKind: 'finding',
+    bearer: (data) => data.on,
+    prepare: (data, context) => ({
+      ...(context.before ? data : stamped(data, context)),
+      settled: data.settled && (context.before?.settled ?? { ...data.settled, by: context.caller.name, at: context.at }),
+    }),
+    describe: (data, { before }) => {
+      if (data.settled && !before?.settled) return `finding settled: ${data.what}. ${data.settled.how}`;
+      if (!data.settled && before?.settled) return `finding open again: ${data.what}`;
+      return `${before ? 'finding changed' : 'found'}: ${data.what}${data.follows ? `. Follows: ${data.follows}` : ''}`;
+    },
+    about: (data, key) => data.lookedAt || key,
   }),
 ];

@@ -1,4 +1,5 @@
 import type { LogKind } from '@bay/core/logbook';
+import type { UnitRole } from '@bay/contract/jobs';
 import type { RecordData, RecordKind } from '@bay/contract/records';
 import type { Caller } from '../http/register.ts';
 
@@ -18,6 +19,8 @@ export interface KindRule<K extends RecordKind = RecordKind> {
   prepare?: (data: RecordData<K>, context: WriteContext<K>) => RecordData<K>;
   /** One sentence for the logbook. */
   describe: (data: RecordData<K>, context: WriteContext<K>) => string;
+  /** The unit it hangs on, by its role on the job; the job itself where nothing is said. */
+  bearer?: (data: RecordData<K>) => UnitRole;
   /** The line of the plan it speaks of; the key where nothing else is said. */
   about?: (data: RecordData<K>, key: string) => string;
 }

@@ -238,7 +238,11 @@ describe('facts', () => {
       data: { readings: { intake: 0.2 } },
       by: 'Tess rec',
     });
-    expect(here.log.at(-1)!.text).toMatch(/with what is known of it and 1 measurements/);
+    expect(here.log.at(-1)!.text).toMatch(
+      /with what is known of it and 1 measurements, torques and findings/,
+    );
+    const { records } = await shop.onlooker.good(jobs.unitFacts, { params: { unitId } });
+    expect(records.map((r) => r.key)).toEqual(['lash:1']);
     const taken = await shop.technician.call(jobs.addUnit, {
       body: {
         commandId: commandId(),
@@ -252,6 +256,95 @@ describe('facts', () => {
       status: 409,
       problem: { title: 'spare four is already there as engine. Move it away first.' },
     });
+  });
+});
+
+describe('what hangs on a unit', () => {
+  const write = (
+    job: string,
+    kind: (typeof recordKinds)[number],
+    key: string,
+    data: Record<string, unknown>,
+    revision = 0,
+  ) =>
+    shop.technician.call(putRecord, {
+      params: { jobId: job, kind, key },
+      body: { commandId: commandId(), data, revision },
+    });
+  const read = async (job: string, kind: string) =>
+    (await shop.manager.good(jobs.readJob, { params: { jobId: job } })).records.filter(
+      (r) => r.kind === kind,
+    );
+  let first: string;
+  let other: string;
+  let gearbox: string;
+  beforeAll(async () => {
+    first = await bookedJob(shop.manager, '1979 First car');
+    other = await bookedJob(shop.manager, '1980 Other car');
+    const added = await shop.technician.good(jobs.addUnit, {
+      body: {
+        commandId: commandId(),
+        kind: 'gearbox',
+        name: 'five-speed',
+        place: 'bench',
+        job: { jobId: first, role: 'gearbox' },
+      },
+    });
+    gearbox = added.unitId;
+  });
+
+  it('wants its unit on the job first', async () => {
+    expect(
+      await write(first, 'finding', randomUUID(), { on: 'engine', what: 'chipped tooth' }),
+    ).toMatchObject({
+      status: 409,
+      problem: { title: 'This job has no engine yet. Add it first.' },
+    });
+  });
+  it('is read on every job that the unit serves, and written from each under one revision', async () => {
+    const key = randomUUID();
+    await write(first, 'finding', key, { on: 'gearbox', what: 'chipped tooth on second' });
+    await shop.technician.good(jobs.moveUnit, {
+      params: { unitId: gearbox },
+      body: { commandId: commandId(), place: 'bench', job: { jobId: other, role: 'gearbox' } },
+    });
+    expect(await read(other, 'finding')).toMatchObject([
+      { key, on: 'gearbox', data: { what: 'chipped tooth on second', by: 'Tess rec' } },
+    ]);
+    const settle = { on: 'gearbox', what: 'chipped tooth on second', settled: { how: 'new gear' } };
+    expect((await write(other, 'finding', key, settle, 1)).status).toBe(200);
+    expect((await read(first, 'finding'))[0]).toMatchObject({
+      revision: 2,
+      data: { settled: { how: 'new gear', by: 'Tess rec' } },
+    });
+    expect((await write(first, 'finding', key, settle, 1)).status).toBe(409);
+  });
+  it('of two writers on two jobs at once one wins and the other is told', async () => {
+    const key = randomUUID();
+    const answers = await Promise.all(
+      [first, other].map((job) =>
+        write(job, 'finding', key, { on: 'gearbox', what: `seen from ${job}` }),
+      ),
+    );
+    expect(answers.map((a) => a.status).sort()).toEqual([200, 409]);
+  });
+  it('leaves the job with its unit; a torque of the car stays', async () => {
+    const torque = (joint: string, on: string) =>
+      write(first, 'torque', `${joint}:1`, {
+        joint,
+        on,
+        bolt: '1',
+        stagesNm: [50],
+        source: 'manual',
+      });
+    expect((await torque('bell', 'gearbox')).status).toBe(200);
+    expect((await torque('crossmember', 'car')).status).toBe(200);
+    await shop.technician.good(jobs.moveUnit, {
+      params: { unitId: gearbox },
+      body: { commandId: commandId(), place: 'shelf', job: null, leaveJobId: first },
+    });
+    expect((await read(first, 'torque')).map((r) => r.key)).toEqual(['crossmember:1']);
+    expect((await read(other, 'torque')).map((r) => r.key)).toEqual(['bell:1']);
   });
 });
 

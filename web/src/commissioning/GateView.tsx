@@ -4,10 +4,9 @@ import { refuseProof } from '@bay/core/commissioning';
 import type { GateLineState, GateState } from '@bay/core/commissioning';
 import { withFactLabels } from '@bay/core/facts';
 import { becauseWords } from '@bay/core/plan';
-import { sentenceOf } from '../api/index.ts';
 import { useCrew, useMe } from '../crew/index.ts';
 import { useJob, usePut } from '../jobs/useJob.ts';
-import { dayWords, timeWords } from '../ui/index.ts';
+import { dayWords, timeWords, Trouble } from '../ui/index.ts';
 
 const stateWords = { proved: 'Proved', overridden: 'Overridden', open: 'Open', blocked: 'Blocked' } as const;
 
@@ -73,11 +72,7 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
           </>
         )}
         {refused && (text !== '' || reading !== '' || overriding) && <p className="ochre">{refused}</p>}
-        {put.isError && (
-          <p role="alert" className="oxide">
-            {sentenceOf(put.error)}
-          </p>
-        )}
+        <Trouble of={put} />
         <div className="row-actions">
           <Button type="submit" disabled={refused !== undefined} loading={put.isPending} color={overriding ? 'oxide' : 'bay'}>
             {overriding ? `Override, signed ${mine}` : `Proved, signed ${mine}`}
@@ -158,11 +153,7 @@ export function GateView({ gate }: { gate: GateState }) {
           </li>
         ))}
       </ol>
-      {put.isError && (
-        <p role="alert" className="oxide">
-          {sentenceOf(put.error)}
-        </p>
-      )}
+      <Trouble of={put} />
       {line && <ProofForm key={line.def.id} line={line} close={() => setOpen(undefined)} />}
     </>
   );

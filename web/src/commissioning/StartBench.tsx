@@ -3,11 +3,11 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { gateNames, heatCycles, primingWays, roadTest, startSequence, warmUpWatch } from '@bay/core/commissioning';
 import { formatMeasure, parseMeasure } from '@bay/core/units';
-import { newId, sentenceOf } from '../api/index.ts';
+import { newId } from '../api/index.ts';
 import { Diagnosis } from '../diagnosis/Diagnosis.tsx';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
 import { JobSchools } from '../plan/JobSchools.tsx';
-import { dayWords, MeasuredInput, timeWords } from '../ui/index.ts';
+import { dayWords, MeasuredInput, Tabs, timeWords, Trouble } from '../ui/index.ts';
 import { GateView } from './GateView.tsx';
 
 interface Attempt {
@@ -83,11 +83,7 @@ function Primings() {
             <TextInput label="Note" value={v.note} onChange={(e) => setV({ ...v, note: e.currentTarget.value })} />
           </div>
           {way && <p className="caution oxide">Stop: {way.stop}</p>}
-          {put.isError && (
-            <p role="alert" className="oxide">
-              {sentenceOf(put.error)}
-            </p>
-          )}
+          <Trouble of={put} />
           <div className="row-actions">
             <Button type="submit" disabled={bar === undefined || seconds === undefined} loading={put.isPending}>
               Log the pressure
@@ -199,11 +195,7 @@ function Attempts({ find }: { find: () => void }) {
               <TextInput label="The one change since the last" value={v.change} onChange={(e) => setV({ ...v, change: e.currentTarget.value })} />
             </div>
             {(seconds ?? 0) > 10 && <p className="ochre">Over 10 s of cranking heats the starter and washes the bores.</p>}
-            {put.isError && (
-              <p role="alert" className="oxide">
-                {sentenceOf(put.error)}
-              </p>
-            )}
+            <Trouble of={put} />
             <div className="row-actions">
               <Button type="submit" disabled={seconds === undefined || seconds > 60} loading={put.isPending}>
                 Write the attempt
@@ -245,11 +237,7 @@ function SignedStart() {
         value={statement}
         onChange={(e) => setStatement(e.currentTarget.value)}
       />
-      {put.isError && (
-        <p role="alert" className="oxide">
-          {sentenceOf(put.error)}
-        </p>
-      )}
+      <Trouble of={put} />
       <div className="row-actions">
         <Button type="submit" disabled={statement.trim().length < 5 || gates.some((g) => !g.opens)} loading={put.isPending}>
           Sign the first start
@@ -269,24 +257,18 @@ export default function StartBench() {
   const tab = params.get('tab') ?? (lastFailed ? 'find' : 'gates');
   const gateAt = params.get('gate') ?? plan.gates.find((g) => !g.opens && g.gate !== 'Hand over')?.gate ?? 'First crank';
   const to = (next: Record<string, string>) => setParams(next, { replace: true });
-  const tabs: readonly (readonly [string, string])[] = [
-    ['gates', 'Gates'],
-    ['attempts', 'Pressure and attempts'],
-    ['find', 'Find the fault'],
-    ...Object.entries(listTabs),
-  ];
+  const tabs = {
+    gates: 'Gates',
+    attempts: 'Pressure and attempts',
+    find: 'Find the fault',
+    ...listTabs,
+  };
   return (
     <>
       <div className="bench-head">
         <h2>{tab === 'find' ? 'Why does it not run?' : 'Oil before spark, spark before load'}</h2>
       </div>
-      <div className="tabs" role="tablist">
-        {tabs.map(([id, name]) => (
-          <button key={id} type="button" role="tab" aria-selected={tab === id} onClick={() => to({ tab: id })}>
-            {name}
-          </button>
-        ))}
-      </div>
+      <Tabs names={tabs} at={tab} to={(id) => to({ tab: id })} />
       {tab === 'gates' && (
         <>
           <div className="counts">

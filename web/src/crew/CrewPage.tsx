@@ -3,7 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { addPerson, roles, setPin } from '@bay/contract/crew';
 import { call, fieldsOf, newId, sentenceOf } from '../api/index.ts';
-import { Failed, Loading } from '../ui/index.ts';
+import { Failed, Loading, Trouble } from '../ui/index.ts';
 import { useCrew, useMe } from './index.ts';
 
 const empty = { name: '', initials: '', role: 'technician', pin: '', email: '', password: '' };
@@ -133,11 +133,7 @@ export function CrewPage() {
             {values.role === 'manager' && field('email', 'E-mail', 'email')}
             {values.role === 'manager' && field('password', 'Password', 'password')}
           </div>
-          {adding.isError && (
-            <p role="alert" className="oxide">
-              {sentenceOf(adding.error)}
-            </p>
-          )}
+          <Trouble of={adding} />
           <div className="row-actions">
             <Button type="submit" loading={adding.isPending}>
               Add

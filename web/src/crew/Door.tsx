@@ -1,8 +1,9 @@
 import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { setUpShop, signIn } from '@bay/contract/crew';
-import { call, fieldsOf, sentenceOf } from '../api/index.ts';
+import { call, fieldsOf } from '../api/index.ts';
 import { useEntering } from './useMe.ts';
+import { Trouble } from '../ui/index.ts';
 
 function SignIn() {
   const [email, setEmail] = useState('');
@@ -39,11 +40,7 @@ function SignIn() {
         required
         withAsterisk={false}
       />
-      {entering.isError && (
-        <p role="alert" className="oxide">
-          {sentenceOf(entering.error)}
-        </p>
-      )}
+      <Trouble of={entering} />
       <Button type="submit" loading={entering.isPending}>
         Sign in
       </Button>
@@ -80,11 +77,7 @@ function SetUp() {
       {field('name', 'Your name')}
       {field('email', 'E-mail', 'email')}
       {field('password', 'Password', 'password', 'At least 10 characters')}
-      {entering.isError && (
-        <p role="alert" className="oxide">
-          {sentenceOf(entering.error)}
-        </p>
-      )}
+      <Trouble of={entering} />
       <Button type="submit" loading={entering.isPending}>
         Open the shop
       </Button>

@@ -4,9 +4,9 @@ import { bandReading, bandRules, faults, isRead, nextTests, noneOfThese, observa
 import type { Answer, NextTest, Suspect } from '@bay/core/diagnosis';
 import { withFactLabels } from '@bay/core/facts';
 import { becauseWords, titleOf as planTitle } from '@bay/core/plan';
-import { newId, sentenceOf } from '../api/index.ts';
+import { newId } from '../api/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
-import { dayWords, Empty, timeWords } from '../ui/index.ts';
+import { dayWords, Empty, timeWords, Trouble } from '../ui/index.ts';
 
 interface Case {
   symptom: string;
@@ -59,11 +59,7 @@ function OpenCase() {
           ))}
         </div>
       </fieldset>
-      {put.isError && (
-        <p role="alert" className="oxide">
-          {sentenceOf(put.error)}
-        </p>
-      )}
+      <Trouble of={put} />
       <Button type="submit" disabled={symptom.trim().length < 3} loading={put.isPending}>
         Look for the fault
       </Button>
@@ -138,11 +134,7 @@ function TestForm({ caseId, test, done }: { caseId: string; test: NextTest; done
           </button>
         ))}
       </div>
-      {put.isError && (
-        <p role="alert" className="oxide">
-          {sentenceOf(put.error)}
-        </p>
-      )}
+      <Trouble of={put} />
     </div>
   );
 }
@@ -211,11 +203,7 @@ function CloseCase({ caseId, record, faultId, close }: { caseId: string; record:
         onChange={(f) => setId(f ?? faultId)}
       />
       <Textarea label="What was found and what cured it" value={reason} onChange={(e) => setReason(e.currentTarget.value)} data-autofocus />
-      {put.isError && (
-        <p role="alert" className="oxide">
-          {sentenceOf(put.error)}
-        </p>
-      )}
+      <Trouble of={put} />
       <div className="row-actions">
         <Button
           disabled={reason.trim().length < 3}

@@ -3,10 +3,10 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { donorMoneyRules, labelRules, partConditions } from '@bay/core/donors';
 import type { PartRecord } from '@bay/core/donors';
-import { newId, sentenceOf } from '../api/index.ts';
+import { newId } from '../api/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
 import { UnitForm } from '../jobs/UnitForm.tsx';
-import { Because } from '../ui/index.ts';
+import { Because, Tabs, Trouble, useTab } from '../ui/index.ts';
 import { StepList } from '../pull/StepList.tsx';
 
 const unitRoles = [
@@ -50,11 +50,7 @@ function TickOff({ takeId, title, done }: { takeId: string; title: string; done:
         <TextInput label="Storage place" placeholder="shelf C2" value={v.place} onChange={(e) => setV({ ...v, place: e.currentTarget.value })} />
         <TextInput label="Note" value={v.note} onChange={(e) => setV({ ...v, note: e.currentTarget.value })} />
       </div>
-      {put.isError && (
-        <p role="alert" className="oxide">
-          {sentenceOf(put.error)}
-        </p>
-      )}
+      <Trouble of={put} />
       <div className="row-actions">
         <Button type="submit" loading={put.isPending} disabled={taken}>
           Taken off
@@ -67,13 +63,15 @@ function TickOff({ takeId, title, done }: { takeId: string; title: string; done:
   );
 }
 
+const tabs = { list: 'Harvest list', order: 'Order of taking apart', labels: 'Labels and money' } as const;
+
 /** The donor: units it brings, the harvest list from the plan, and the order of taking it apart. */
 export default function DonorBench() {
   const { sheet, plan, mayWrite } = useJob();
   const parts = useRecords<PartRecord>('part');
   const [open, setOpen] = useState<string>();
   const [adding, setAdding] = useState<(typeof unitRoles)[number][0]>();
-  const [tab, setTab] = useState<'list' | 'order' | 'labels'>('list');
+  const [tab, setTab] = useTab(tabs, 'list');
   const byTake = (takeId: string) => Object.entries(parts).filter(([, p]) => p.takeId === takeId);
   const have = plan.harvest.filter((l) => byTake(l.part.id).length > 0).length;
   return (
@@ -110,13 +108,7 @@ export default function DonorBench() {
           </tbody>
         </table>
       </div>
-      <div className="tabs" role="tablist">
-        {(['list', 'order', 'labels'] as const).map((t) => (
-          <button key={t} type="button" role="tab" aria-selected={tab === t} onClick={() => setTab(t)}>
-            {{ list: 'Harvest list', order: 'Order of taking apart', labels: 'Labels and money' }[t]}
-          </button>
-        ))}
-      </div>
+      <Tabs names={tabs} at={tab} to={setTab} />
       {tab === 'list' && (
         <ul className="rows">
           {plan.harvest.map((line) => {

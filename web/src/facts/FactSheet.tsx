@@ -6,7 +6,7 @@ import type { FactDef } from '@bay/core/facts';
 import { titleOf } from '@bay/core/plan';
 import type { FactRow } from '@bay/contract/facts';
 import { useJob } from '../jobs/useJob.ts';
-import { dayWords } from '../ui/index.ts';
+import { dayWords, Tabs } from '../ui/index.ts';
 import { FactEditor, sourceWords } from './FactEditor.tsx';
 import { usualBearer } from './useFact.ts';
 import type { Bearer } from './useFact.ts';
@@ -65,13 +65,7 @@ export default function FactSheet() {
           {rows.size} of {defs.length} known about the {subject.title.toLowerCase()}
         </span>
       </div>
-      <div className="tabs" role="tablist">
-        {subjects.map((s) => (
-          <button key={s.id} type="button" role="tab" aria-selected={s.id === subject.id} onClick={() => setParams({ of: s.id }, { replace: true })}>
-            {s.title}
-          </button>
-        ))}
-      </div>
+      <Tabs names={Object.fromEntries(subjects.map((s) => [s.id, s.title]))} at={subject.id} to={(of) => setParams({ of }, { replace: true })} />
       {!bearerId ? (
         <p className="notice ochre-notice">
           This job has no {subject.title.toLowerCase()} yet. Add it at Scope or Donor, then its facts have something to hang on.

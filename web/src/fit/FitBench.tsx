@@ -3,9 +3,8 @@ import { useSearchParams } from 'react-router';
 import type { FitLine, FitRecord, FitWord } from '@bay/core/fit';
 import { formatMeasure, units } from '@bay/core/units';
 import type { TaskRecord } from '@bay/core/pull';
-import { sentenceOf } from '../api/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
-import { VerdictMark, verdictWords } from '../ui/index.ts';
+import { Trouble, VerdictMark, verdictWords } from '../ui/index.ts';
 import { FitCard } from './FitCard.tsx';
 
 const order: readonly FitWord[] = ['bolts-up', 'adapt', 'clash', 'not-measured'];
@@ -72,11 +71,7 @@ function Tasks() {
           </li>
         ))}
       </ol>
-      {put.isError && (
-        <p role="alert" className="oxide">
-          {sentenceOf(put.error)}
-        </p>
-      )}
+      <Trouble of={put} />
     </section>
   );
 }

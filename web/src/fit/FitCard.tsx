@@ -5,10 +5,9 @@ import type { FitLine, FitRecord } from '@bay/core/fit';
 import { partName } from '@bay/core/facts';
 import { kitLineOf } from '@bay/core/kit';
 import { parseMeasure } from '@bay/core/units';
-import { sentenceOf } from '../api/index.ts';
 import { FactEditor, usualBearer } from '../facts/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
-import { Because, dayWords, MeasuredInput, Sum, VerdictMark, verdictWords } from '../ui/index.ts';
+import { Because, dayWords, MeasuredInput, Sum, Trouble, VerdictMark, verdictWords } from '../ui/index.ts';
 import { KnockOnDrawing } from './KnockOnDrawing.tsx';
 
 const judgedWords = ['bolts-up', 'adapt', 'clash'] as const;
@@ -216,11 +215,7 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
         </div>
       )}
       {resolution && <KnockOnDrawing start={def.id} links={knockOnChain(def.id, records)} />}
-      {put.isError && (
-        <p role="alert" className="oxide">
-          {sentenceOf(put.error)}
-        </p>
-      )}
+      <Trouble of={put} />
       {doing === 'way-out' && <WayOut {...forms} />}
       {doing === 'trial' && <Trial {...forms} />}
       {doing === 'judge' && <Judge {...forms} />}

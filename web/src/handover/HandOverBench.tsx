@@ -5,7 +5,7 @@ import { parseMeasure } from '@bay/core/units';
 import { newId, sentenceOf } from '../api/index.ts';
 import { GateView } from '../commissioning/GateView.tsx';
 import { useChangeJob, useJob, usePut, useRecords } from '../jobs/useJob.ts';
-import { dayWords, fromToday, MeasuredInput } from '../ui/index.ts';
+import { dayWords, fromToday, MeasuredInput, Trouble } from '../ui/index.ts';
 
 interface FollowUp {
   what: string;
@@ -69,11 +69,7 @@ function OpenEnds() {
           </li>
         ))}
       </ul>
-      {put.isError && (
-        <p role="alert" className="oxide">
-          {sentenceOf(put.error)}
-        </p>
-      )}
+      <Trouble of={put} />
     </div>
   );
 }
@@ -126,11 +122,7 @@ function FollowUps() {
             <TextInput label="On" type="date" value={v.on} onChange={(e) => setV({ ...v, on: e.currentTarget.value })} />
             <MeasuredInput label="Or at" unit="km" value={v.atKm} onChange={(t) => setV({ ...v, atKm: t })} />
           </div>
-          {put.isError && (
-            <p role="alert" className="oxide">
-              {sentenceOf(put.error)}
-            </p>
-          )}
+          <Trouble of={put} />
           <div className="row-actions">
             <Button
               type="submit"

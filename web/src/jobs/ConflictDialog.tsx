@@ -1,8 +1,9 @@
 import { Button, Modal } from '@mantine/core';
 import { useMutation } from '@tanstack/react-query';
 import { putRecord } from '@bay/contract/records';
-import { call, newId, sentenceOf } from '../api/index.ts';
+import { call, newId } from '../api/index.ts';
 import type { Conflict } from './useJob.ts';
+import { Trouble } from '../ui/index.ts';
 
 const lines = (data: Record<string, unknown> | undefined): [string, string][] =>
   Object.entries(data ?? {})
@@ -44,11 +45,7 @@ export function ConflictDialog({ jobId, clash, close }: { jobId: string; clash: 
         {version(`What ${clash.theirs?.by ?? 'they'} saved`, clash.theirs?.data)}
         {version('What you typed', clash.mine)}
       </div>
-      {keeping.isError && (
-        <p role="alert" className="oxide">
-          {sentenceOf(keeping.error)}
-        </p>
-      )}
+      <Trouble of={keeping} />
       <div className="row-actions">
         <Button loading={keeping.isPending} onClick={() => keeping.mutate()}>
           Mine counts

@@ -1,13 +1,13 @@
 import { Select } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
-import { Suspense, lazy, useState } from 'react';
+import { Suspense, lazy, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { stationName, stations } from '@bay/core/jobs';
 import type { StationId } from '@bay/core/jobs';
 import { sentenceOf } from '../api/index.ts';
 import { useMe } from '../crew/index.ts';
 import { LogBar, Logbook } from '../logbook/index.ts';
-import { dayWords, Failed, fromToday, Loading, StationMark, stationState } from '../ui/index.ts';
+import { dayWords, Failed, fromToday, Loading, StationMark, stationState, Trouble } from '../ui/index.ts';
 import { ConflictDialog } from './ConflictDialog.tsx';
 import { JobCtx, useChangeJob, useJob, usePlanOf, useRights, useSheet } from './useJob.ts';
 import type { Conflict } from './useJob.ts';
@@ -53,11 +53,7 @@ function JobHead({ unfold }: { unfold: () => void }) {
           Logbook
         </button>
       </div>
-      {changing.isError && (
-        <p role="alert" className="oxide">
-          {sentenceOf(changing.error)}
-        </p>
-      )}
+      <Trouble of={changing} />
     </div>
   );
 }
@@ -65,8 +61,11 @@ function JobHead({ unfold }: { unfold: () => void }) {
 function Line({ view }: { view: string }) {
   const { sheet, plan } = useJob();
   const progress = progressOf(sheet, plan);
+  const nav = useRef<HTMLElement>(null);
+  // On a phone the stations lie side by side and the open one may be out of sight.
+  useEffect(() => nav.current?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' }), [view]);
   return (
-    <nav className="line" aria-label="Stations">
+    <nav ref={nav} className="line" aria-label="Stations">
       {stations.map((s) => {
         const { said, waits } = progress[s.id];
         return (

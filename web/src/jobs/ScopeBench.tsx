@@ -8,7 +8,7 @@ import { checkIdentity } from '@bay/core/sums';
 import { moveUnit, unitFacts } from '@bay/contract/jobs';
 import { call, newId, sentenceOf } from '../api/index.ts';
 import { FactEditor, usualBearer } from '../facts/index.ts';
-import { MeasuredInput, VerdictMark } from '../ui/index.ts';
+import { MeasuredInput, Trouble, VerdictMark } from '../ui/index.ts';
 import { UnitForm } from './UnitForm.tsx';
 import { useChangeJob, useJob, usePut, useRecords } from './useJob.ts';
 
@@ -32,11 +32,7 @@ function Wish() {
         <Textarea label="What the customer wants" value={wish} onChange={(e) => setWish(e.currentTarget.value)} disabled={!mayWrite} />
         <Textarea label="Faults at arrival" value={faults} onChange={(e) => setFaults(e.currentTarget.value)} disabled={!mayWrite} />
       </div>
-      {changing.isError && (
-        <p role="alert" className="oxide">
-          {sentenceOf(changing.error)}
-        </p>
-      )}
+      <Trouble of={changing} />
       {changed && (
         <div className="row-actions">
           <Button loading={changing.isPending} onClick={() => changing.mutate({ wish, faults })}>
@@ -187,11 +183,7 @@ function Candidates() {
           </table>
         </div>
       )}
-      {choosing.isError && (
-        <p role="alert" className="oxide">
-          {sentenceOf(choosing.error)}
-        </p>
-      )}
+      <Trouble of={choosing} />
       {mayWrite &&
         (adding ? (
           <UnitForm jobId={sheet.job.id} role="candidate" label="Candidate engine" done={() => setAdding(false)} />

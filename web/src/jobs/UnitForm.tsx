@@ -1,21 +1,11 @@
 import { Button, Select, TextInput } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { kindOfRole } from '@bay/core/jobs';
 import { addUnit, listUnits, moveUnit } from '@bay/contract/jobs';
 import type { UnitRole } from '@bay/contract/jobs';
-import { call, fieldsOf, newId, sentenceOf } from '../api/index.ts';
-
-const kindOfRole: Record<UnitRole, 'car' | 'engine' | 'gearbox' | 'computer' | 'loom'> = {
-  car: 'car',
-  donor: 'car',
-  engine: 'engine',
-  'own-engine': 'engine',
-  candidate: 'engine',
-  gearbox: 'gearbox',
-  'own-gearbox': 'gearbox',
-  computer: 'computer',
-  loom: 'loom',
-};
+import { call, fieldsOf, newId } from '../api/index.ts';
+import { Trouble } from '../ui/index.ts';
 
 /** Brings a unit to a job: a new one, or one that the shop has on the shelf; its facts come with it. */
 export function UnitForm({ jobId, role, label, done }: { jobId: string; role: UnitRole; label: string; done?: () => void }) {
@@ -70,11 +60,7 @@ export function UnitForm({ jobId, role, label, done }: { jobId: string; role: Un
         )}
         <TextInput label="Where it is" placeholder="shelf C2" value={place} onChange={(e) => setPlace(e.currentTarget.value)} error={fields['place']} />
       </div>
-      {saving.isError && (
-        <p role="alert" className="oxide">
-          {sentenceOf(saving.error)}
-        </p>
-      )}
+      <Trouble of={saving} />
       <div className="row-actions">
         <Button type="submit" variant="default" loading={saving.isPending}>
           Add

@@ -6,7 +6,7 @@ import { factDef, showFact } from '@bay/core/facts';
 import { listUnits, moveUnit, unitFacts } from '@bay/contract/jobs';
 import type { Unit } from '@bay/contract/jobs';
 import { call, newId, sentenceOf } from '../api/index.ts';
-import { dayWords, Failed, Loading } from '../ui/index.ts';
+import { dayWords, Failed, Loading, Trouble } from '../ui/index.ts';
 import { useRights } from './useJob.ts';
 
 function Card({ unit }: { unit: Unit }) {
@@ -14,6 +14,9 @@ function Card({ unit }: { unit: Unit }) {
   const { mayWrite } = useRights();
   const [place, setPlace] = useState(unit.place);
   const facts = useQuery({ queryKey: ['unit-facts', unit.id], queryFn: () => call(unitFacts, { params: { unitId: unit.id } }) });
+  const records = facts.data?.records ?? [];
+  const found = records.filter((r) => r.kind === 'finding');
+  const tests = records.filter((r) => r.kind === 'sheet' || r.kind === 'torque');
   const moving = useMutation({
     mutationFn: (leaveJobId: string | undefined) =>
       call(moveUnit, { params: { unitId: unit.id }, body: { commandId: newId(), place, job: null, ...(leaveJobId ? { leaveJobId } : {}) } }),
@@ -36,12 +39,25 @@ function Card({ unit }: { unit: Unit }) {
             </Button>
           ))}
       </div>
-      {moving.isError && (
-        <p role="alert" className="oxide">
-          {sentenceOf(moving.error)}
+      <Trouble of={moving} />
+      <h3 style={{ marginTop: 12 }}>What is known of it</h3>
+      {found.length > 0 && (
+        <ul className="rows">
+          {found.map((r) => (
+            <li key={r.key} style={{ padding: '6px 0' }}>
+              <b>{String(r.data['what'])}</b> <span className={`tag ${r.data['settled'] ? 'teal' : 'ochre'}`}>{r.data['settled'] ? 'Settled' : 'Open'}</span>{' '}
+              <span className="quiet">
+                {r.by}, {dayWords(r.at)}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+      {tests.length > 0 && (
+        <p className="quiet">
+          {tests.filter((r) => r.kind === 'sheet').length} measured places and {tests.filter((r) => r.kind === 'torque').length} torques hang on it.
         </p>
       )}
-      <h3 style={{ marginTop: 12 }}>What is known of it</h3>
       {facts.data?.facts.length === 0 && <p className="quiet">Nothing yet. Facts typed on a job hang on the unit and go with it.</p>}
       <table className="data">
         <tbody>

@@ -3,10 +3,9 @@ import { useState } from 'react';
 import { kitStatuses, orderStops } from '@bay/core/kit';
 import type { KitLine, KitRecord, KitStatus } from '@bay/core/kit';
 import { factDef } from '@bay/core/facts';
-import { sentenceOf } from '../api/index.ts';
 import { FactEditor, usualBearer } from '../facts/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
-import { Because, MeasuredInput } from '../ui/index.ts';
+import { Because, MeasuredInput, Trouble } from '../ui/index.ts';
 import { parseMeasure } from '@bay/core/units';
 
 const statusWords: Record<KitStatus, string> = {
@@ -74,11 +73,7 @@ function KitCard({ line, record }: { line: KitLine; record: KitRecord | undefine
             <TextInput label={v.status === 'not-needed' ? 'Why not' : 'Note'} value={v.note} onChange={(e) => setV({ ...v, note: e.currentTarget.value })} />
           </div>
           {ordering && <p className="oxide">Not to be ordered yet: {stops.join('; ')}.</p>}
-          {put.isError && (
-            <p role="alert" className="oxide">
-              {sentenceOf(put.error)}
-            </p>
-          )}
+          <Trouble of={put} />
           <div className="row-actions">
             <Button
               type="submit"

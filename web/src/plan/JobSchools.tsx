@@ -1,8 +1,8 @@
 import { Button, Modal, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { schoolQuestions, schoolSides } from '@bay/core/plan';
-import { sentenceOf } from '../api/index.ts';
 import { useJob, usePut } from '../jobs/useJob.ts';
+import { Trouble } from '../ui/index.ts';
 
 const sideOf = (id: string) => schoolSides.find((s) => s.id === id);
 
@@ -60,11 +60,7 @@ function Differ({ id, close }: { id: string; close: () => void }) {
         </div>
       )}
       <TextInput label="Why this job differs" value={reason} onChange={(e) => setReason(e.currentTarget.value)} mt="sm" />
-      {put.isError && (
-        <p role="alert" className="oxide">
-          {sentenceOf(put.error)}
-        </p>
-      )}
+      <Trouble of={put} />
       <div className="row-actions">
         <Button
           disabled={reason.trim().length < 3}

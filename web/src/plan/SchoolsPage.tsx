@@ -5,7 +5,7 @@ import { notASchool, schoolEffects, schoolQuestions, schoolSides } from '@bay/co
 import { chooseSchool, readSchools } from '@bay/contract/plan';
 import { call, newId, sentenceOf } from '../api/index.ts';
 import { useRights } from '../jobs/useJob.ts';
-import { Failed, Loading } from '../ui/index.ts';
+import { Failed, Loading, Trouble } from '../ui/index.ts';
 
 const sideOf = (id: string) => schoolSides.find((s) => s.id === id);
 const changes = new Set(schoolEffects.map((e) => e.side));
@@ -39,11 +39,7 @@ export function SchoolsPage() {
         <h1>The shop's schools</h1>
         <span className="quiet">Where good people disagree, the shop takes one side; a job may differ, with a reason.</span>
       </div>
-      {choosing.isError && (
-        <p role="alert" className="oxide">
-          {sentenceOf(choosing.error)}
-        </p>
-      )}
+      <Trouble of={choosing} />
       <ul className="rows panel">
         {schoolQuestions.map((q) => {
           const side = chosen[q.id] ?? q.defaultSide;

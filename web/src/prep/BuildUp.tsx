@@ -1,9 +1,8 @@
 import { buildSteps } from '@bay/core/prep';
 import { orderSteps } from '@bay/core/plan';
 import type { TaskRecord } from '@bay/core/pull';
-import { sentenceOf } from '../api/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
-import { dayWords } from '../ui/index.ts';
+import { dayWords, Trouble } from '../ui/index.ts';
 
 const ordered = orderSteps(
   buildSteps.map((s, i) => ({ id: s.id, rank: i, after: s.after, before: [], needs: [] })),
@@ -19,11 +18,7 @@ export function BuildUp() {
   const closed = (id: string): boolean => ['done', 'waived'].includes(tasks[id]?.status ?? 'open');
   return (
     <>
-      {put.isError && (
-        <p role="alert" className="oxide">
-          {sentenceOf(put.error)}
-        </p>
-      )}
+      <Trouble of={put} />
       <ol>
         {ordered.ids.map((id) => {
           const step = byId.get(id)!;

@@ -1,7 +1,8 @@
-import { useState } from 'react';
-import { fates, findings, knockOnChains, variantFeatures, whileOut } from '@bay/core/prep';
+import { fates, knockOnChains, variantFeatures, whileOut } from '@bay/core/prep';
 import { useJob } from '../jobs/useJob.ts';
+import { Tabs, useTab } from '../ui/index.ts';
 import { BuildUp } from './BuildUp.tsx';
+import { Findings } from './Findings.tsx';
 import { Sheets } from './Sheets.tsx';
 import { Torques } from './Torques.tsx';
 
@@ -9,9 +10,10 @@ const tabs = {
   sheets: 'Measurements',
   torques: 'Torques',
   build: 'Build-up',
-  out: 'While it is out',
-  look: 'Look over',
-  transfer: 'Moving parts across',
+  out: 'While out',
+  look: 'Findings',
+  variant: 'Which variant',
+  transfer: 'Transfer',
 } as const;
 
 function Table({ heads, rows }: { heads: readonly string[]; rows: readonly (readonly string[])[] }) {
@@ -42,7 +44,7 @@ function Table({ heads, rows }: { heads: readonly string[]; rows: readonly (read
 /** Knowing the engine, measuring it, building it up. */
 export default function PrepBench() {
   const { sheet } = useJob();
-  const [tab, setTab] = useState<keyof typeof tabs>('sheets');
+  const [tab, setTab] = useTab(tabs, 'sheets');
   const engine = sheet.units.find((u) => u.role === 'engine');
   return (
     <>
@@ -50,13 +52,7 @@ export default function PrepBench() {
         <h2>{engine ? engine.name : 'No engine yet'}</h2>
         <span className="quiet mono">{engine?.identity}</span>
       </div>
-      <div className="tabs" role="tablist">
-        {Object.entries(tabs).map(([id, name]) => (
-          <button key={id} type="button" role="tab" aria-selected={tab === id} onClick={() => setTab(id as keyof typeof tabs)}>
-            {name}
-          </button>
-        ))}
-      </div>
+      <Tabs names={tabs} at={tab} to={setTab} />
       {tab === 'sheets' && <Sheets />}
       {tab === 'torques' && <Torques />}
       {tab === 'build' && <BuildUp />}
@@ -66,13 +62,8 @@ export default function PrepBench() {
           rows={whileOut.map((w) => [w.item, w.when, w.minutesNow, w.minutesLater, w.failing])}
         />
       )}
-      {tab === 'look' && (
-        <>
-          <Table heads={['Looked at', 'How', 'What it means', 'What follows']} rows={findings.map((f) => [f.lookedAt, f.how, f.means, f.follows])} />
-          <h3 style={{ margin: '18px 0 6px' }}>Which variant is it</h3>
-          <Table heads={['Feature', 'How to tell', 'What differs']} rows={variantFeatures.map((f) => [f.feature, f.tell, f.differs])} />
-        </>
-      )}
+      {tab === 'look' && <Findings />}
+      {tab === 'variant' && <Table heads={['Feature', 'How to tell', 'What differs']} rows={variantFeatures.map((f) => [f.feature, f.tell, f.differs])} />}
       {tab === 'transfer' && (
         <>
           <Table heads={['Fate', 'For example', 'Closed when']} rows={fates.map((f) => [f.fate, f.examples, f.closesWhen])} />

@@ -3,9 +3,8 @@ import { useState } from 'react';
 import { judgeSheet, limitNames, measurementDefs, sheetDefs, sheetWords } from '@bay/core/prep';
 import type { SheetDef, SheetLimits, SheetWord } from '@bay/core/prep';
 import { formatMeasure, parseMeasure } from '@bay/core/units';
-import { sentenceOf } from '../api/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
-import { dayWords, MeasuredInput } from '../ui/index.ts';
+import { dayWords, MeasuredInput, Trouble } from '../ui/index.ts';
 
 interface SheetRecord {
   sheet: string;
@@ -85,11 +84,7 @@ function PlaceForm({
             </span>
           </p>
         ))}
-        {put.isError && (
-          <p role="alert" className="oxide">
-            {sentenceOf(put.error)}
-          </p>
-        )}
+        <Trouble of={put} />
         <div className="row-actions">
           <Button type="submit" loading={put.isPending} disabled={wrong || Object.keys(readings).length === 0}>
             Save readings
@@ -124,11 +119,7 @@ function LimitsForm({ def, record, close }: { def: SheetDef; record: LimitsRecor
           <MeasuredInput key={name} label={name.replaceAll('-', ' ')} unit="mm" value={typed[name] ?? ''} onChange={(t) => setTyped({ ...typed, [name]: t })} />
         ))}
         <TextInput label="Manual and page" value={source} onChange={(e) => setSource(e.currentTarget.value)} />
-        {put.isError && (
-          <p role="alert" className="oxide">
-            {sentenceOf(put.error)}
-          </p>
-        )}
+        <Trouble of={put} />
         <div className="row-actions">
           <Button type="submit" loading={put.isPending} disabled={source.trim() === '' || read.some(([, m]) => !m.ok)}>
             Save limits

@@ -1,20 +1,22 @@
-import { Button, Modal, TextInput } from '@mantine/core';
+import { Button, Modal, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { jointState } from '@bay/core/prep';
 import type { TorqueRecord } from '@bay/core/prep';
+import { boltedRoles } from '@bay/contract/records';
 import { formatMeasure, parseMeasure } from '@bay/core/units';
 import { newId, sentenceOf } from '../api/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
-import { dayWords, Empty, MeasuredInput } from '../ui/index.ts';
+import { dayWords, Empty, MeasuredInput, Trouble } from '../ui/index.ts';
 
 const stages = (t: TorqueRecord): string => t.stagesNm.map((nm) => formatMeasure(nm, 'N·m')).join(' then ');
 
 interface Joint {
   name: string;
+  on?: (typeof boltedRoles)[number];
   bolts: number;
 }
 
-function BoltForm({ joint, bolt, close }: { joint: string; bolt: string; close: () => void }) {
+function BoltForm({ joint, on, bolt, close }: { joint: string; on: (typeof boltedRoles)[number]; bolt: string; close: () => void }) {
   const put = usePut();
   const [number, setNumber] = useState(bolt);
   const [stages, setStages] = useState('');
@@ -37,6 +39,7 @@ function BoltForm({ joint, bolt, close }: { joint: string; bolt: string; close: 
               key: `${joint}:${number.trim()}`,
               data: {
                 joint,
+                on,
                 bolt: number.trim(),
                 stagesNm: read.flatMap((m) => (m.ok ? [m.measure.value] : [])),
                 ...(deg?.ok ? { angleDeg: deg.measure.value } : {}),
@@ -65,11 +68,7 @@ function BoltForm({ joint, bolt, close }: { joint: string; bolt: string; close: 
           onChange={(e) => setSource(e.currentTarget.value)}
           description="No value known means not tightened."
         />
-        {put.isError && (
-          <p role="alert" className="oxide">
-            {sentenceOf(put.error)}
-          </p>
-        )}
+        <Trouble of={put} />
         <div className="row-actions">
           <Button
             type="submit"
@@ -91,11 +90,7 @@ function TakenApart({ record, recordKey, close }: { record: TorqueRecord; record
     <Modal opened onClose={close} title={`Taken off again: ${record.joint}, bolt ${record.bolt}`}>
       <p>The torque record becomes void and the joint is open again. The old value stays readable.</p>
       <TextInput label="Why" value={why} onChange={(e) => setWhy(e.currentTarget.value)} data-autofocus />
-      {put.isError && (
-        <p role="alert" className="oxide">
-          {sentenceOf(put.error)}
-        </p>
-      )}
+      <Trouble of={put} />
       <div className="row-actions">
         <Button
           disabled={why.trim().length < 3}
@@ -117,9 +112,10 @@ export function Torques() {
   const put = usePut();
   const [name, setName] = useState('');
   const [bolts, setBolts] = useState('');
+  const [on, setOn] = useState<(typeof boltedRoles)[number]>('engine');
   const [tighten, setTighten] = useState<{ joint: string; bolt: string }>();
   const [off, setOff] = useState<string>();
-  const named = new Map(Object.values(joints).map((j) => [j.name, j.bolts]));
+  const named = new Map(Object.values(joints).map((j) => [j.name, j]));
   const all = [...new Set([...named.keys(), ...Object.values(torques).map((t) => t.joint)])];
   return (
     <>
@@ -128,7 +124,7 @@ export function Torques() {
         const own = Object.entries(torques)
           .filter(([, t]) => t.joint === joint)
           .sort(([, a], [, b]) => a.bolt.localeCompare(b.bolt, 'en', { numeric: true }));
-        const count = named.get(joint);
+        const count = named.get(joint)?.bolts;
         const state = jointState(
           own.map(([, t]) => t),
           count ?? own.length,
@@ -181,7 +177,7 @@ export function Torques() {
           className="row-actions"
           onSubmit={(e) => {
             e.preventDefault();
-            put.mutate({ kind: 'joint', key: newId(), data: { name: name.trim(), bolts: Number(bolts) }, revision: 0 }, { onSuccess: () => setName('') });
+            put.mutate({ kind: 'joint', key: newId(), data: { name: name.trim(), on, bolts: Number(bolts) }, revision: 0 }, { onSuccess: () => setName('') });
           }}
         >
           <TextInput aria-label="Joint" placeholder="Joint, for example main caps" value={name} onChange={(e) => setName(e.currentTarget.value)} />
@@ -193,6 +189,13 @@ export function Torques() {
             onChange={(e) => setBolts(e.currentTarget.value.replace(/\D/g, ''))}
             w={100}
           />
+          <Select
+            aria-label="Part of"
+            w={120}
+            data={boltedRoles.map((r) => ({ value: r, label: r }))}
+            value={on}
+            onChange={(r) => setOn((r ?? 'engine') as typeof on)}
+          />
           <Button type="submit" variant="default" disabled={name.trim().length < 2 || Number(bolts) < 1} loading={put.isPending}>
             Add the joint
           </Button>
@@ -203,7 +206,7 @@ export function Torques() {
           )}
         </form>
       )}
-      {tighten && <BoltForm {...tighten} close={() => setTighten(undefined)} />}
+      {tighten && <BoltForm {...tighten} on={named.get(tighten.joint)?.on ?? 'engine'} close={() => setTighten(undefined)} />}
       {off && <TakenApart record={torques[off]!} recordKey={off} close={() => setOff(undefined)} />}
     </>
   );

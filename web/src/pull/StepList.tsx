@@ -3,10 +3,9 @@ import { useState } from 'react';
 import { becauseWords, titleOf } from '@bay/core/plan';
 import { stepStates, workStateOf } from '@bay/core/pull';
 import type { PullLine, PullPlan, StepState, TaskRecord } from '@bay/core/pull';
-import { sentenceOf } from '../api/index.ts';
 import { useCrew } from '../crew/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
-import { dayWords, timeWords } from '../ui/index.ts';
+import { dayWords, timeWords, Trouble } from '../ui/index.ts';
 
 const signs: Record<StepState['status'], string> = { done: '✓', waived: '–', 'on-it': '›', free: '', held: '' };
 const words: Record<StepState['status'], string> = { done: 'Done', waived: 'Not needed', 'on-it': 'On it', free: 'Ready', held: 'Held' };
@@ -61,11 +60,7 @@ function Step({ line, state, record, recordKey }: { line: PullLine; state: StepS
             {record.note ? `: ${record.note}` : ''}
           </p>
         )}
-        {put.isError && (
-          <p role="alert" className="oxide">
-            {sentenceOf(put.error)}
-          </p>
-        )}
+        <Trouble of={put} />
       </div>
       {mayWrite && (
         <div className="actions">

@@ -6,9 +6,9 @@ import { doubleLabels, earths, fillSteps, heatMeans, judgeCircuit, practiceRules
 import type { CircuitDef, CircuitRecord } from '@bay/core/systems';
 import type { TaskRecord } from '@bay/core/pull';
 import { parseMeasure } from '@bay/core/units';
-import { newId, sentenceOf } from '../api/index.ts';
+import { newId } from '../api/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
-import { dayWords, Empty, MeasuredInput } from '../ui/index.ts';
+import { dayWords, Empty, MeasuredInput, Tabs, Trouble, useTab } from '../ui/index.ts';
 
 type Draft = Omit<CircuitRecord, 'currentA' | 'lengthM' | 'areaMm2' | 'fuseA'> & { currentA: string; lengthM: string; areaMm2: string; fuseA: string };
 const measured = [
@@ -124,11 +124,7 @@ function CircuitForm({ recordKey, draft, isNew, close }: { recordKey: string; dr
               </li>
             ))}
         </ul>
-        {put.isError && (
-          <p role="alert" className="oxide">
-            {sentenceOf(put.error)}
-          </p>
-        )}
+        <Trouble of={put} />
         <div className="row-actions">
           <Button type="submit" loading={put.isPending} disabled={wrong || v.title.trim().length < 2}>
             Save the circuit
@@ -229,11 +225,7 @@ function Circuits() {
               })}
             </tbody>
           </table>
-          {put.isError && (
-            <p role="alert" className="oxide">
-              {sentenceOf(put.error)}
-            </p>
-          )}
+          <Trouble of={put} />
         </div>
       )}
       {mayWrite && (
@@ -277,11 +269,7 @@ function Ticks({ items, title }: { title: string; items: readonly { id: string; 
   return (
     <section>
       <h3 className="group-title">{title}</h3>
-      {put.isError && (
-        <p role="alert" className="oxide">
-          {sentenceOf(put.error)}
-        </p>
-      )}
+      <Trouble of={put} />
       <ol>
         {items.map((t) => {
           const done = tasks[t.id]?.status === 'done';
@@ -317,23 +305,19 @@ function Ticks({ items, title }: { title: string; items: readonly { id: string; 
   );
 }
 
+const tabs = { circuits: 'Circuits', tests: 'Earths and bench tests', rules: 'Routing and sizing' } as const;
+
 /** Fuel, cooling, electrics: sized, routed, labelled, tested on the bench before in the car. */
 export default function ConnectBench() {
   const { plan } = useJob();
-  const [tab, setTab] = useState<'circuits' | 'tests' | 'rules'>('circuits');
+  const [tab, setTab] = useTab(tabs, 'circuits');
   const groups = [...new Set(practiceRules.map((r) => r.group))];
   return (
     <>
       <div className="bench-head">
         <h2>Circuits, earths, lines</h2>
       </div>
-      <div className="tabs" role="tablist">
-        {(['circuits', 'tests', 'rules'] as const).map((t) => (
-          <button key={t} type="button" role="tab" aria-selected={tab === t} onClick={() => setTab(t)}>
-            {{ circuits: 'Circuits', tests: 'Earths and bench tests', rules: 'Routing and sizing' }[t]}
-          </button>
-        ))}
-      </div>
+      <Tabs names={tabs} at={tab} to={setTab} />
       {tab === 'circuits' && <Circuits />}
       {tab === 'tests' && (
         <>

@@ -4,5 +4,7 @@ export * from './Loading.tsx';
 export * from './MeasuredInput.tsx';
 export * from './StationLine.tsx';
 export * from './Sum.tsx';
+export * from './Tabs.tsx';
+export * from './Trouble.tsx';
 export * from './VerdictMark.tsx';
 export * from './dates.ts';

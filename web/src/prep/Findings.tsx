@@ -1,0 +1,188 @@
+import { Button, Modal, Select, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { findings } from '@bay/core/prep';
+import type { UnitRole } from '@bay/core/jobs';
+import { newId } from '../api/index.ts';
+import { useJob, usePut } from '../jobs/useJob.ts';
+import { dayWords, Empty, Trouble } from '../ui/index.ts';
+
+interface FindingRecord {
+  on: UnitRole;
+  what: string;
+  lookedAt?: string;
+  follows?: string;
+  settled?: { how: string; by: string; at: string };
+  by?: string;
+  at?: string;
+}
+
+/** Findings of every unit of the job, also of those that only passed through it. */
+export function useFindings(): { key: string; on: UnitRole; data: FindingRecord }[] {
+  const { sheet } = useJob();
+  return sheet.records
+    .filter((r) => r.kind === 'finding')
+    .map((r) => ({ key: r.key, on: r.on ?? (r.data['on'] as UnitRole), data: r.data as unknown as FindingRecord }))
+    .sort((a, b) => Number(Boolean(a.data.settled)) - Number(Boolean(b.data.settled)) || ((a.data.at ?? '') < (b.data.at ?? '') ? 1 : -1));
+}
+
+function FindingForm({ lookedAt, close }: { lookedAt: string | undefined; close: () => void }) {
+  const { sheet } = useJob();
+  const put = usePut();
+  const [key] = useState(newId);
+  const row = findings.find((f) => f.id === lookedAt);
+  const roles = [...new Map(sheet.units.map((u) => [u.role, u.name]))];
+  const [on, setOn] = useState<string>(roles.some(([r]) => r === 'engine') ? 'engine' : 'car');
+  const [what, setWhat] = useState('');
+  const [follows, setFollows] = useState(row?.follows ?? '');
+  return (
+    <Modal opened onClose={close} title={row ? row.lookedAt : 'Something found'}>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          put.mutate({ kind: 'finding', key, data: { on, what, follows, ...(lookedAt ? { lookedAt } : {}) }, revision: 0 }, { onSuccess: close });
+        }}
+      >
+        {row && (
+          <p className="quiet">
+            {row.how}. {row.means}.
+          </p>
+        )}
+        <Select label="On" data={roles.map(([value, label]) => ({ value, label }))} value={on} onChange={(r) => setOn(r ?? 'car')} />
+        <TextInput label="What was found" value={what} onChange={(e) => setWhat(e.currentTarget.value)} data-autofocus />
+        <TextInput label="What follows" value={follows} onChange={(e) => setFollows(e.currentTarget.value)} />
+        <Trouble of={put} />
+        <div className="row-actions">
+          <Button type="submit" loading={put.isPending} disabled={what.trim().length < 3}>
+            Write it down
+          </Button>
+        </div>
+      </form>
+    </Modal>
+  );
+}
+
+function Settle({ recordKey, record, close }: { recordKey: string; record: FindingRecord; close: () => void }) {
+  const put = usePut();
+  const [how, setHow] = useState('');
+  return (
+    <Modal opened onClose={close} title={record.what}>
+      <TextInput label="How it was settled" value={how} onChange={(e) => setHow(e.currentTarget.value)} data-autofocus />
+      <Trouble of={put} />
+      <div className="row-actions">
+        <Button
+          disabled={how.trim().length < 3}
+          loading={put.isPending}
+          onClick={() => put.mutate({ kind: 'finding', key: recordKey, data: { ...record, settled: { how } } }, { onSuccess: close })}
+        >
+          Settled
+        </Button>
+      </div>
+    </Modal>
+  );
+}
+
+/** What was seen on the units of this job and what follows; below it, what an inspection looks at. */
+export function Findings() {
+  const { sheet, mayWrite } = useJob();
+  const all = useFindings();
+  const [adding, setAdding] = useState<{ lookedAt?: string }>();
+  const [settling, setSettling] = useState<string>();
+  const put = usePut();
+  const nameOf = (role: UnitRole): string => sheet.units.find((u) => u.role === role)?.name ?? role;
+  const settled = all.find((f) => f.key === settling);
+  return (
+    <>
+      {all.length === 0 && <Empty title="Nothing found yet">A finding hangs on the unit and goes with it, on whatever job it serves next.</Empty>}
+      <ul className="rows">
+        {all.map(({ key, on, data }) => (
+          <li key={key} className="step">
+            <span className="mark" aria-hidden="true">
+              {data.settled ? '✓' : ''}
+            </span>
+            <div>
+              <p className="title">
+                <b>{data.what}</b> <span className={`tag ${data.settled ? 'teal' : 'ochre'}`}>{data.settled ? 'Settled' : 'Open'}</span>
+              </p>
+              <p className="meta">
+                {nameOf(on)}, {data.by}, {data.at ? dayWords(data.at) : ''}
+                {data.follows ? `. Follows: ${data.follows}` : ''}
+              </p>
+              {data.settled && (
+                <p className="meta">
+                  {data.settled.how}, {data.settled.by}, {dayWords(data.settled.at)}
+                </p>
+              )}
+            </div>
+            {mayWrite && (
+              <div className="actions">
+                {data.settled ? (
+                  <button
+                    type="button"
+                    className="plain-button small bare"
+                    onClick={() => put.mutate({ kind: 'finding', key, data: { ...data, settled: undefined } })}
+                  >
+                    Open again
+                  </button>
+                ) : (
+                  <button type="button" className="plain-button small" onClick={() => setSettling(key)} aria-label={`Settle: ${data.what}`}>
+                    Settle
+                  </button>
+                )}
+              </div>
+            )}
+          </li>
+        ))}
+      </ul>
+      <Trouble of={put} />
+      {mayWrite && (
+        <div className="row-actions">
+          <Button variant="default" onClick={() => setAdding({})}>
+            Something found
+          </Button>
+        </div>
+      )}
+      <h3 style={{ margin: '18px 0 6px' }}>What to look at</h3>
+      <div className="scroll-x">
+        <table className="data">
+          <thead>
+            <tr>
+              {['Looked at', 'How', 'What it means', 'What follows', ''].map((h) => (
+                <th key={h}>{h}</th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {findings.map((f) => {
+              const seen = all.filter((x) => x.data.lookedAt === f.id).length;
+              return (
+                <tr key={f.id}>
+                  <td>
+                    <b>{f.lookedAt}</b>
+                    {seen > 0 && <span className="tag ochre"> {seen} found</span>}
+                  </td>
+                  <td>{f.how}</td>
+                  <td>{f.means}</td>
+                  <td>{f.follows}</td>
+                  <td>
+                    {mayWrite && (
+                      <button
+                        type="button"
+                        className="plain-button small bare"
+                        aria-label={`Found: ${f.lookedAt}`}
+                        onClick={() => setAdding({ lookedAt: f.id })}
+                      >
+                        Found
+                      </button>
+                    )}
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
+      {adding && <FindingForm lookedAt={adding.lookedAt} close={() => setAdding(undefined)} />}
+      {settled && <Settle recordKey={settled.key} record={settled.data} close={() => setSettling(undefined)} />}
+    </>
+  );
+}
