@@ -63,7 +63,9 @@ function Line({ view }: { view: string }) {
   const progress = progressOf(sheet, plan);
   const nav = useRef<HTMLElement>(null);
   // On a phone the stations lie side by side and the open one may be out of sight.
-  useEffect(() => nav.current?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' }), [view]);
+  useEffect(() => {
+    nav.current?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' });
+  }, [view]);
   return (
     <nav ref={nav} className="line" aria-label="Stations">
       {stations.map((s) => {
