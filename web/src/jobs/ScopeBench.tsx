@@ -8,7 +8,7 @@ import { checkIdentity } from '@bay/core/sums';
 import { moveUnit, unitFacts } from '@bay/contract/jobs';
 import { call, newId, sentenceOf } from '../api/index.ts';
 import { FactEditor, usualBearer } from '../facts/index.ts';
-import { MeasuredInput, Trouble, VerdictMark } from '../ui/index.ts';
+import { columns, MeasuredInput, Trouble, VerdictMark } from '../ui/index.ts';
 import { UnitForm } from './UnitForm.tsx';
 import { useChangeJob, useJob, usePut, useRecords } from './useJob.ts';
 
@@ -219,12 +219,7 @@ function AskFirst() {
       <ul className="rows">
         {asked.map(([id, lines]) => (
           <li key={id}>
-            <button
-              type="button"
-              className="row-button"
-              style={{ gridTemplateColumns: 'minmax(140px, 0.7fr) minmax(0, 1.6fr) 96px' }}
-              onClick={() => setOpen(id)}
-            >
+            <button type="button" className="row-button stacks" style={columns('minmax(140px, 0.7fr) minmax(0, 1.6fr) 96px')} onClick={() => setOpen(id)}>
               <b>{factDef(id).label}</b>
               <span className="quiet">{factDef(id).howTo}</span>
               <span className="ochre" style={{ textAlign: 'right' }}>

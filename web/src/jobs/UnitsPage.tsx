@@ -6,7 +6,7 @@ import { factDef, showFact } from '@bay/core/facts';
 import { listUnits, moveUnit, unitFacts } from '@bay/contract/jobs';
 import type { Unit } from '@bay/contract/jobs';
 import { call, newId, sentenceOf } from '../api/index.ts';
-import { dayWords, Failed, Loading, Trouble } from '../ui/index.ts';
+import { columns, dayWords, Failed, Loading, Trouble } from '../ui/index.ts';
 import { useRights } from './useJob.ts';
 
 function Card({ unit }: { unit: Unit }) {
@@ -109,8 +109,8 @@ export function UnitsPage() {
           <li key={u.id}>
             <button
               type="button"
-              className="row-button"
-              style={{ gridTemplateColumns: '90px minmax(0, 1.4fr) minmax(0, 1fr) minmax(0, 1fr)' }}
+              className="row-button stacks"
+              style={columns('90px minmax(0, 1.4fr) minmax(0, 1fr) minmax(0, 1fr)')}
               aria-expanded={open === u.id}
               onClick={() => setParams(open === u.id ? {} : { open: u.id }, { replace: true })}
             >

@@ -5,7 +5,7 @@ import type { KitLine, KitRecord, KitStatus } from '@bay/core/kit';
 import { factDef } from '@bay/core/facts';
 import { FactEditor, usualBearer } from '../facts/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
-import { Because, MeasuredInput, Trouble } from '../ui/index.ts';
+import { Because, columns, MeasuredInput, Trouble } from '../ui/index.ts';
 import { parseMeasure } from '@bay/core/units';
 
 const statusWords: Record<KitStatus, string> = {
@@ -130,8 +130,8 @@ export default function KitBench() {
                   <li key={l.def.id}>
                     <button
                       type="button"
-                      className="row-button"
-                      style={{ gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr) 96px' }}
+                      className="row-button stacks"
+                      style={columns('minmax(0, 1fr) minmax(0, 1fr) 96px')}
                       aria-expanded={open === l.def.id}
                       onClick={() => setOpen(open === l.def.id ? undefined : l.def.id)}
                     >

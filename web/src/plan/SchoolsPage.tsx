@@ -5,7 +5,7 @@ import { notASchool, schoolEffects, schoolQuestions, schoolSides } from '@bay/co
 import { chooseSchool, readSchools } from '@bay/contract/plan';
 import { call, newId, sentenceOf } from '../api/index.ts';
 import { useRights } from '../jobs/useJob.ts';
-import { Failed, Loading, Trouble } from '../ui/index.ts';
+import { columns, Failed, Loading, Trouble } from '../ui/index.ts';
 
 const sideOf = (id: string) => schoolSides.find((s) => s.id === id);
 const changes = new Set(schoolEffects.map((e) => e.side));
@@ -48,8 +48,8 @@ export function SchoolsPage() {
             <li key={q.id}>
               <button
                 type="button"
-                className="row-button"
-                style={{ gridTemplateColumns: 'minmax(0, 1.3fr) minmax(0, 1fr) 130px' }}
+                className="row-button stacks"
+                style={columns('minmax(0, 1.3fr) minmax(0, 1fr) 130px')}
                 aria-expanded={open === q.id}
                 onClick={() => setOpen(open === q.id ? undefined : q.id)}
               >

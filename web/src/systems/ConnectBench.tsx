@@ -8,7 +8,7 @@ import type { TaskRecord } from '@bay/core/pull';
 import { parseMeasure } from '@bay/core/units';
 import { newId } from '../api/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
-import { dayWords, Empty, MeasuredInput, Tabs, Trouble, useTab } from '../ui/index.ts';
+import { columns, dayWords, Empty, MeasuredInput, Tabs, Trouble, useTab } from '../ui/index.ts';
 
 type Draft = Omit<CircuitRecord, 'currentA' | 'lengthM' | 'areaMm2' | 'fuseA'> & { currentA: string; lengthM: string; areaMm2: string; fuseA: string };
 const measured = [
@@ -241,8 +241,8 @@ function Circuits() {
           <li key={c.def.id}>
             <button
               type="button"
-              className="row-button"
-              style={{ gridTemplateColumns: 'minmax(0, 1.6fr) repeat(3, minmax(70px, 0.5fr)) minmax(0, 1fr)' }}
+              className="row-button stacks"
+              style={columns('minmax(0, 1.6fr) repeat(3, minmax(70px, 0.5fr)) minmax(0, 1fr)')}
               disabled={!mayWrite}
               onClick={() => setOpen({ key: newId(), draft: fromUsual(c.def), isNew: true })}
             >

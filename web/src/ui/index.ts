@@ -5,6 +5,7 @@ export * from './MeasuredInput.tsx';
 export * from './StationLine.tsx';
 export * from './Sum.tsx';
 export * from './Tabs.tsx';
+export * from './columns.ts';
 export * from './Trouble.tsx';
 export * from './VerdictMark.tsx';
 export * from './dates.ts';
