@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { factDef, isFactId, readFact } from '@bay/core/facts';
-import { readLogLine } from '@bay/core/logbook';
+import { bareContext, readLogLine } from '@bay/core/logbook';
 import { titleOf } from '@bay/core/plan';
 import { checkIdentity } from '@bay/core/sums';
 import { recordSchemas } from '@bay/contract/records';
@@ -55,7 +55,7 @@ describe('the demo shop', () => {
     it('writes log lines that are understood as meant', () => {
       const lines = job.acts.flatMap((a) => ('line' in a ? [a.line] : []));
       for (const line of lines.filter((l) => /^(held|torque|received|bore)/.test(l))) {
-        expect(readLogLine(line, '2026-11-24').kind, line).not.toBe('note');
+        expect(readLogLine(line, bareContext('2026-11-24')).kind, line).not.toBe('note');
       }
     });
   });

@@ -7,7 +7,7 @@ import type { Caller } from '../server/src/http/register.ts';
 import { Refusal } from '../server/src/http/problem.ts';
 import { insertJob, insertUnit, putInRole, updateJob } from '../server/src/jobs/routes.ts';
 import { readHead } from '../server/src/jobs/store.ts';
-import { writeLine } from '../server/src/logbook/store.ts';
+import { writeLine } from '../server/src/logbook/lines.ts';
 import { findRecord, writeRecord } from '../server/src/records/store.ts';
 import { camper } from './camper.ts';
 import { flatbed } from './flatbed.ts';
@@ -52,7 +52,7 @@ async function act(tx: Tx, callers: ReadonlyMap<string, Caller>, jobId: string, 
     const known = await findRecord(tx, jobId, kind, key);
     await writeRecord(tx, caller, { jobId, kind, key, data, revision: known?.revision ?? 0, at });
   } else if ('line' in a) {
-    await writeLine(tx, caller, jobId, a.line, at.toISOString().slice(0, 10), at);
+    await writeLine(tx, caller, jobId, a.line, at.toISOString().slice(0, 10), { at });
   } else {
     const head = await readHead(tx, jobId);
     await updateJob(tx, caller, jobId, { signStation: a.sign, ...('station' in a ? { station: a.station } : {}) }, head.revision, at);

@@ -1,11 +1,12 @@
 import { z } from 'zod';
+import { clockRow } from './clock.ts';
 import { command, endpoint, id, line } from './endpoint.ts';
 
 export const roles = ['manager', 'technician', 'onlooker'] as const;
 export const role = z.enum(roles);
 export type Role = z.infer<typeof role>;
 
-export const person = z.object({ id, name: z.string(), initials: z.string(), role, hasPin: z.boolean() });
+export const person = z.object({ id, name: z.string(), initials: z.string(), role, hasPin: z.boolean(), signsIn: z.boolean() });
 export type Person = z.infer<typeof person>;
 
 export const shop = z.object({ id, name: z.string(), bays: z.array(z.string()) });
@@ -21,6 +22,8 @@ export const me = z.object({
   person: person.nullable(),
   /** Sent back with every change. */
   token: z.string(),
+  /** The server's clock, by which a device that is wrong sets itself right. */
+  now: z.string(),
 });
 export type Me = z.infer<typeof me>;
 
@@ -85,4 +88,101 @@ export const setPin = endpoint({
   params: z.object({ personId: id }),
   body: z.object({ ...command, pin }),
   reply: z.object({ person }),
+});
+export const setPassword = endpoint({
+  method: 'put',
+  path: '/api/crew/:personId/password',
+  summary: 'Give somebody a new e-mail and password to sign in with; their other sessions end',
+  access: 'manage',
+  params: z.object({ personId: id }),
+  body: z.object({ ...command, email: email.optional(), password }),
+  reply: z.object({ person }),
+});
+export const removePerson = endpoint({
+  method: 'delete',
+  path: '/api/crew/:personId',
+  summary: 'Somebody leaves the crew: cannot sign in any more, stays named in the records',
+  access: 'manage',
+  params: z.object({ personId: id }),
+  body: z.object({ ...command }),
+  reply: z.object({ person }),
+});
+
+export const deviceSession = z.object({
+  id: z.string(),
+  /** Who is at the device now; nobody at a locked tablet. */
+  person: z.string().nullable(),
+  device: z.string(),
+  lastSeen: z.string(),
+  thisOne: z.boolean(),
+});
+export const listSessions = endpoint({
+  method: 'get',
+  path: '/api/sessions',
+  summary: 'Devices that are signed in: your own, or all of the shop for the manager',
+  access: 'look',
+  reply: z.object({ sessions: z.array(deviceSession) }),
+});
+export const endSession = endpoint({
+  method: 'delete',
+  path: '/api/sessions/:sessionId',
+  summary: 'Sign a device out',
+  access: 'look',
+  params: z.object({ sessionId: z.string().min(8).max(100) }),
+  reply: z.object({ ended: z.boolean() }),
+});
+
+/** Something that waits for one person. */
+export const waitingItem = z.object({
+  sort: z.enum(['step', 'question', 'approval', 'signature', 'reading', 'clock']),
+  jobId: id,
+  number: z.string(),
+  carName: z.string(),
+  /** Record to answer, where it is an ask; the step or the clock otherwise. */
+  key: z.string(),
+  revision: z.number(),
+  what: z.string(),
+  from: z.string(),
+  since: z.string(),
+  amount: z.number().optional(),
+  /** The record as it stands, for answering it. */
+  data: z.record(z.string(), z.unknown()),
+});
+export type WaitingItem = z.infer<typeof waitingItem>;
+export const readWaiting = endpoint({
+  method: 'get',
+  path: '/api/waiting',
+  summary: 'What waits for you: steps given to you, questions, approvals, signatures, readings asked for, forgotten clocks',
+  access: 'look',
+  reply: z.object({ items: z.array(waitingItem) }),
+});
+
+export const benchStep = z.object({
+  jobId: id,
+  number: z.string(),
+  carName: z.string(),
+  bay: z.string().nullable(),
+  key: z.string(),
+  revision: z.number(),
+  title: z.string(),
+  station: z.string(),
+  status: z.string(),
+  minutes: z.array(z.number()).optional(),
+  caution: z.string().optional(),
+  thenWait: z.string().optional(),
+  /** Given to this person by name. */
+  mine: z.boolean(),
+});
+export type BenchStep = z.infer<typeof benchStep>;
+export const readBench = endpoint({
+  method: 'get',
+  path: '/api/bench',
+  summary: 'What you are on, and the next steps that are free across jobs',
+  access: 'look',
+  reply: z.object({
+    running: clockRow.nullable(),
+    step: benchStep.nullable(),
+    next: z.array(benchStep),
+    jobs: z.array(z.object({ id, number: z.string(), carName: z.string() })),
+  }),
 });

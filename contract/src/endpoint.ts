@@ -10,6 +10,8 @@ export interface Endpoint<P extends z.ZodType = z.ZodType, Q extends z.ZodType =
   summary: string;
   /** Who may call it; nobody signed in where it says open. */
   access: 'open' | 'shop' | 'look' | 'work' | 'manage';
+  /** The body is a form with a file, not JSON. */
+  form?: true;
   params: P;
   query: Q;
   body: B;
@@ -24,7 +26,17 @@ export function endpoint<
   Q extends z.ZodType = typeof none,
   B extends z.ZodType = typeof none,
   R extends z.ZodType = typeof none,
->(e: { method: Method; path: string; summary: string; access: Endpoint['access']; params?: P; query?: Q; body?: B; reply?: R }): Endpoint<P, Q, B, R> {
+>(e: {
+  method: Method;
+  path: string;
+  summary: string;
+  access: Endpoint['access'];
+  form?: true;
+  params?: P;
+  query?: Q;
+  body?: B;
+  reply?: R;
+}): Endpoint<P, Q, B, R> {
   return {
     ...e,
     params: e.params ?? (none as unknown as P),
@@ -35,8 +47,12 @@ export function endpoint<
 }
 
 export const id = z.uuid();
-/** A command carries an id made by the client: sent twice, it is done once and answers the same. */
-export const command = { commandId: id };
+const longestWait = 60 * 24 * 3_600_000;
+/**
+ * A command carries an id made by the client: sent twice, it is done once and answers the same. `agoMs` is how long ago it was
+ * done when it is sent, milliseconds by the device's own clock, for what waited on a device without a network.
+ */
+export const command = { commandId: id, agoMs: z.number().int().min(0).max(longestWait, 'Done longer ago than two months.').optional() };
 export const line = (max: number): z.ZodString => z.string().trim().min(1, 'Nothing typed.').max(max, `At most ${max} characters.`);
 export const isoDate = z.iso.date();
 

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { stationIds, unitKinds, unitRoles } from '@bay/core/jobs';
 import type { UnitRole } from '@bay/core/jobs';
 import { command, endpoint, id, isoDate, line } from './endpoint.ts';
+import { clockRow } from './clock.ts';
 import { factRow } from './facts.ts';
 import { logEntry } from './logbook.ts';
 import { recordRow } from './records.ts';
@@ -102,6 +103,8 @@ export const jobSheet = z.object({
   records: z.array(recordRow),
   shopSchools: z.record(z.string(), z.string()),
   log: z.array(logEntry),
+  /** Clocks that run on this job now. */
+  running: z.array(clockRow),
 });
 export type JobSheet = z.infer<typeof jobSheet>;
 export const readJob = endpoint({

@@ -1,6 +1,11 @@
 import { z } from 'zod';
 import { logKinds } from '@bay/core/logbook';
-import { command, endpoint, id, line } from './endpoint.ts';
+import { stationIds } from '@bay/core/jobs';
+import { command, endpoint, id, isoDate, line } from './endpoint.ts';
+import { recordRow } from './records.ts';
+
+export const markKinds = ['corrected', 'struck', 'undone'] as const;
+export const logMark = z.object({ kind: z.enum(markKinds), text: z.string(), by: z.string(), at: z.string() });
 
 export const logEntry = z.object({
   id: z.number(),
@@ -10,11 +15,36 @@ export const logEntry = z.object({
   /** The line of the plan it speaks of. */
   about: z.string().nullable(),
   data: z.record(z.string(), z.unknown()),
+  byId: id,
   by: z.string(),
   initials: z.string(),
   at: z.string(),
+  /** When the server had it, where that is later than when it was done. */
+  receivedAt: z.string().nullable(),
+  commandId: id.nullable(),
+  /** Corrections and strikes, the oldest first; the wording before stays readable. */
+  marks: z.array(logMark),
 });
 export type LogEntry = z.infer<typeof logEntry>;
+
+const count = (most: number, usual: number) => z.coerce.number().int().min(1).max(most).default(usual);
+const listOf = <T extends string>(of: readonly [T, ...T[]]) =>
+  z
+    .string()
+    .transform((s) => s.split(','))
+    .pipe(z.array(z.enum(of)));
+
+/** What a page of the book may be narrowed to. Several kinds are joined by commas. */
+const filters = {
+  kind: listOf(logKinds).optional(),
+  station: z.enum(stationIds).optional(),
+  by: id.optional(),
+  /** First and last day, and the minutes the reader's clock is ahead of UTC. */
+  from: isoDate.optional(),
+  to: isoDate.optional(),
+  offset: z.coerce.number().int().min(-900).max(900).default(0),
+  about: z.string().max(120).optional(),
+};
 
 export const readLog = endpoint({
   method: 'get',
@@ -22,8 +52,20 @@ export const readLog = endpoint({
   summary: 'The logbook, newest page first, each page oldest line first',
   access: 'look',
   params: z.object({ jobId: id }),
-  query: z.object({ before: z.coerce.number().int().positive().optional(), limit: z.coerce.number().int().min(1).max(200).default(100) }),
+  query: z.object({ before: z.coerce.number().int().positive().optional(), limit: count(200, 100), ...filters }),
   reply: z.object({ entries: z.array(logEntry), more: z.boolean() }),
+});
+
+/** A line that was found, with the words that hit between `\u0001` and `\u0002`. */
+export const logHit = logEntry.extend({ jobId: id, number: z.string(), carName: z.string(), hit: z.string() });
+export type LogHit = z.infer<typeof logHit>;
+export const searchLog = endpoint({
+  method: 'get',
+  path: '/api/log',
+  summary: 'Search the words of every logbook of the shop, or of one job',
+  access: 'look',
+  query: z.object({ q: z.string().trim().min(2, 'Two letters or more.').max(120), jobId: id.optional(), limit: count(100, 40) }),
+  reply: z.object({ hits: z.array(logHit) }),
 });
 
 export const writeLog = endpoint({
@@ -32,6 +74,48 @@ export const writeLog = endpoint({
   summary: 'Write one line in plain words or shorthand',
   access: 'work',
   params: z.object({ jobId: id }),
-  body: z.object({ ...command, line: line(1000), today: z.iso.date() }),
+  body: z.object({ ...command, line: line(1000), today: isoDate, about: z.string().max(120).optional() }),
   reply: z.object({ entry: logEntry }),
+});
+
+export const markEntry = endpoint({
+  method: 'post',
+  path: '/api/jobs/:jobId/log/:entryId/mark',
+  summary: 'Correct or strike a line; its author or the manager may. The earlier wording stays',
+  access: 'work',
+  params: z.object({ jobId: id, entryId: z.coerce.number().int().positive() }),
+  body: z.object({ ...command, kind: z.enum(['corrected', 'struck']), text: z.string().trim().max(1000) }),
+  reply: z.object({ entry: logEntry }),
+});
+
+export const undoCommand = endpoint({
+  method: 'post',
+  path: '/api/commands/:target/undo',
+  summary: 'Undo a command of your own within 30 seconds',
+  access: 'work',
+  params: z.object({ target: id }),
+  body: z.object({ ...command }),
+  reply: z.object({ undone: z.array(z.string()) }),
+});
+export const undoSeconds = 30;
+
+export const photoSizes = ['original', 'screen', 'thumb'] as const;
+export const photoPath = (photoId: string, size: (typeof photoSizes)[number]): string => `/api/photos/${photoId}/${size}`;
+export const mostPhotoBytes = 20 * 1024 * 1024;
+
+export const addPhoto = endpoint({
+  method: 'post',
+  path: '/api/jobs/:jobId/photos',
+  summary: 'Add a photo as a form with the file in the field "file", 20 MB at most; location data is taken out',
+  access: 'work',
+  params: z.object({ jobId: id }),
+  form: true,
+  body: z.object({
+    commandId: id,
+    agoMs: z.coerce.number().int().min(0).optional(),
+    photoId: id,
+    caption: z.string().trim().max(200).default(''),
+    about: z.string().max(120).optional(),
+  }),
+  reply: z.object({ record: recordRow }),
 });

@@ -3,6 +3,7 @@ import { unitRoles } from '@bay/core/jobs';
 import { taskStatuses } from '@bay/core/pull';
 import { kitStatuses } from '@bay/core/kit';
 import { partConditions } from '@bay/core/donors';
+import { provisionalKindIds } from '@bay/core/commissioning';
 import { dropLimits } from '@bay/core/sums';
 import type { LoadKind } from '@bay/core/sums';
 import { command, endpoint, id, isoDate } from './endpoint.ts';
@@ -16,6 +17,9 @@ const stamp = { by: z.string().optional(), at: z.string().optional() };
 const amount = z.number().finite();
 /** What a bolted joint belongs to. */
 export const boltedRoles = ['engine', 'gearbox', 'car'] as const;
+export const askSorts = ['question', 'approval', 'signature', 'reading'] as const;
+export const pinSorts = ['bag', 'part', 'finding', 'measurement', 'note'] as const;
+const share = amount.min(0).max(1);
 const verdictWord = z.enum(['bolts-up', 'adapt', 'clash']);
 
 export const recordSchemas = {
@@ -89,6 +93,66 @@ export const recordSchemas = {
     settled: z.object({ how: text(300).min(3, 'Say how it was settled.'), by: z.string().default(''), at: z.string().default('') }).optional(),
     ...stamp,
   }),
+  /** Bolts in a bag: what, how many, where it lies, and whether they went back. */
+  bag: z.object({
+    what: text(200).min(2, 'Say what is in the bag.'),
+    label: text(20).min(1, 'Give the bag its number.'),
+    place: text(80).optional(),
+    back: z.object({ by: z.string().default(''), at: z.string().default('') }).optional(),
+    ...stamp,
+  }),
+  fluid: z.object({
+    way: z.enum(['drained', 'filled']),
+    litres: amount.positive().max(1000),
+    what: text(120).min(2, 'Say which fluid.'),
+    note: text(300).optional(),
+    ...stamp,
+  }),
+  decision: z.object({
+    chosen: text(200).min(2, 'Say what was chosen.'),
+    over: z.array(text(200)).max(10),
+    because: text(500).min(3, 'A decision says why.'),
+    ...stamp,
+  }),
+  /** Offered up and failed: kept with what it was tried on, so that nobody tries it again unknowing. */
+  tried: z.object({
+    part: text(160).min(2, 'Name the part.'),
+    how: text(400).min(3, 'Say how it fitted.'),
+    alsoNotStandard: text(300).optional(),
+    interfaceId: text(60).optional(),
+    back: z.boolean(),
+    ...stamp,
+  }),
+  photo: z.object({
+    caption: text(200),
+    about: text(120).optional(),
+    width: z.number().int().positive(),
+    height: z.number().int().positive(),
+    ...stamp,
+  }),
+  /** A numbered place on a photo, in shares of its width and height; with a second point it is an arrow. */
+  pin: z.object({
+    photoId: id,
+    number: z.number().int().min(1).max(999),
+    x: share,
+    y: share,
+    toX: share.optional(),
+    toY: share.optional(),
+    sort: z.enum(pinSorts),
+    text: text(200),
+    removed: z.boolean().optional(),
+    ...stamp,
+  }),
+  /** Something one person wants of another: an answer, an approval, a signature, a reading. */
+  ask: z.object({
+    ask: z.enum(askSorts),
+    to: z.union([z.literal('manager'), z.literal('customer'), id]),
+    what: text(400).min(2, 'Say what is asked.'),
+    about: text(120).optional(),
+    amount: amount.min(0).optional(),
+    answer: z.object({ yes: z.boolean().optional(), text: text(400).default(''), by: z.string().default(''), at: z.string().default('') }).optional(),
+    ...stamp,
+  }),
   part: z.object({
     takeId: text(60),
     title: text(120).min(2, 'Name the part.'),
@@ -106,6 +170,9 @@ export const recordSchemas = {
   }),
   provisional: z.object({
     what: text(200).min(2, 'Say what is provisional.'),
+    kind: z.enum(provisionalKindIds).optional(),
+    /** What ends it, where it is not what usually ends its kind. */
+    ends: text(200).optional(),
     ended: z.object({ by: z.string().default(''), at: z.string().default('') }).optional(),
     ...stamp,
   }),
@@ -146,6 +213,9 @@ export const recordSchemas = {
   signature: z.object({ what: text(80), statement: text(500), ...stamp }),
   candidate: z.object({ cost: amount.min(0).optional(), note: text(300).optional(), ...stamp }),
 } as const;
+
+/** What only those see who may see money. */
+export const moneyFields: Partial<Record<keyof typeof recordSchemas, readonly string[]>> = { kit: ['price'], candidate: ['cost'], ask: ['amount'] };
 
 export type RecordKind = keyof typeof recordSchemas;
 export const recordKinds = Object.keys(recordSchemas) as [RecordKind, ...RecordKind[]];

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { existsSync } from 'node:fs';
+import type { IncomingMessage, ServerResponse } from 'node:http';
 import { join, resolve } from 'node:path';
 import compression from 'compression';
 import express from 'express';
@@ -7,16 +8,25 @@ import type { Express } from 'express';
 import type pg from 'pg';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import { clockRoutes } from './clock/routes.ts';
+import { commandRoutes } from './commands/routes.ts';
+import { benchRoutes } from './crew/bench.ts';
 import { crewRoutes } from './crew/routes.ts';
+import { sessionRoutes } from './crew/sessions.ts';
+import { waitingRoutes } from './crew/waiting.ts';
 import type { Db } from './db/connection.ts';
 import { factRoutes } from './facts/routes.ts';
+import { linkRoutes } from './handover/links.ts';
+import { takeoverRoutes } from './handover/takeover.ts';
 import { openApiDocument } from './http/openapi.ts';
+import { makeMetrics } from './http/metrics.ts';
 import { notFound, problemHandler } from './http/problem.ts';
 import { Registry } from './http/register.ts';
 import { fromOurPages, headers } from './http/security.ts';
 import { sessions } from './http/session.ts';
 import { jobRoutes } from './jobs/routes.ts';
 import type { LiveFeed } from './live/events.ts';
+import { servePhotos } from './logbook/photos.ts';
 import { logbookRoutes } from './logbook/routes.ts';
 import { planRoutes } from './plan/routes.ts';
 import { recordRoutes } from './records/routes.ts';
@@ -32,7 +42,19 @@ export interface AppParts {
   secure: boolean;
   /** Folder of the built web application, where there is one. */
   webDir?: string | undefined;
+  /** True from the moment on that this process ends: nothing new is sent its way. */
+  draining?: () => boolean;
+  /** Serve /metrics to everybody, not to this machine only. */
+  openMetrics?: boolean;
 }
+
+/** An id that came along (from a proxy) is kept, so that one request has one id in every log. */
+const requestId = (req: IncomingMessage, res: ServerResponse): string => {
+  const given = req.headers['x-request-id'];
+  const id = typeof given === 'string' && /^[\w-]{8,64}$/.test(given) ? given : randomUUID();
+  res.setHeader('x-request-id', id);
+  return id;
+};
 
 /** The whole application as one Express app; it listens nowhere by itself. */
 export function makeApp(parts: AppParts): Express {
@@ -41,12 +63,23 @@ export function makeApp(parts: AppParts): Express {
   app.disable('x-powered-by');
   app.set('trust proxy', 'loopback');
   app.use(headers());
-  app.use(pinoHttp({ logger: log, genReqId: () => randomUUID(), autoLogging: { ignore: (req) => !req.url?.startsWith('/api') } }));
+  app.use(pinoHttp({ logger: log, genReqId: requestId, autoLogging: { ignore: (req) => !req.url?.startsWith('/api') } }));
   app.get('/healthz', (_req, res) => void res.json({ ok: true }));
   app.get('/readyz', async (_req, res) => {
-    await pool.query('select 1');
-    res.json({ ok: true });
+    const database = await pool.query('select 1').then(
+      () => true,
+      () => false,
+    );
+    const ok = database && parts.draining?.() !== true;
+    res.status(ok ? 200 : 503).json({ ok, database });
   });
+  const metrics = makeMetrics({ pool, listeners: () => feed.listeners, open: parts.openMetrics ?? false });
+  app.get('/metrics', metrics.serve);
+  app.use((_req, res, next) => {
+    if (parts.draining?.()) res.set('connection', 'close');
+    next();
+  });
+  app.use(metrics.watch);
   app.use(compression({ filter: (req, res) => req.path !== '/api/events' && compression.filter(req, res) }));
   if (parts.webDir) serveWeb(app, parts.webDir);
 
@@ -58,6 +91,14 @@ export function makeApp(parts: AppParts): Express {
   factRoutes(on);
   recordRoutes(on);
   logbookRoutes(on);
+  servePhotos(app, db);
+  clockRoutes(on);
+  sessionRoutes(on);
+  waitingRoutes(on);
+  benchRoutes(on);
+  takeoverRoutes(on);
+  linkRoutes(on, db, pool);
+  commandRoutes(on);
   planRoutes(on);
   feed.route(app);
   app.get('/api/openapi.json', (_req, res) => void res.json(openApiDocument()));
@@ -72,7 +113,7 @@ function serveWeb(app: Express, folder: string): void {
   if (!existsSync(page)) return;
   app.use('/assets', express.static(join(webDir, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
   app.use(express.static(webDir, { index: false, maxAge: '1h' }));
-  app.get(/^\/(?!api\/|assets\/|healthz|readyz).*/, (_req, res) => {
+  app.get(/^\/(?!api\/|assets\/|healthz|readyz|metrics).*/, (_req, res) => {
     res.set('cache-control', 'no-cache').sendFile(page);
   });
 }

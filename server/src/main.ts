@@ -11,6 +11,9 @@ const url = process.env['DATABASE_URL'];
 const port = Number(process.env['PORT'] ?? 4170);
 const secret = process.env['SESSION_SECRET'];
 
+/** How long a request may go on after the process was told to end. */
+const drainMs = Number(process.env['DRAIN_MS'] ?? 10_000);
+
 const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' });
 
 async function run(): Promise<void> {
@@ -23,22 +26,35 @@ async function run(): Promise<void> {
   const db = openDb(pool);
   const feed = new LiveFeed(url, log);
   await feed.start();
-  const server = createServer(makeApp({ db, pool, feed, log, secret, secure: process.env['SECURE_COOKIES'] === 'yes', webDir: process.env['WEB_DIR'] }));
+  let stopping = false;
+  const app = makeApp({
+    db,
+    pool,
+    feed,
+    log,
+    secret,
+    secure: process.env['SECURE_COOKIES'] === 'yes',
+    webDir: process.env['WEB_DIR'],
+    openMetrics: process.env['METRICS_OPEN'] === 'yes',
+    draining: () => stopping,
+  });
+  const server = createServer(app);
+  const forgetting = setInterval(() => void pool.query("select forget_changes('1 hour')").catch(() => undefined), 600_000);
   await new Promise<void>((resolve, reject) => {
     server.once('error', reject);
     server.listen(port, process.env['HOST'] ?? '127.0.0.1', resolve);
   });
   process.stdout.write(`listening on ${port}\n`);
-  let stopping = false;
   const stop = (): void => {
     if (stopping) return;
     stopping = true;
     void (async () => {
+      clearInterval(forgetting);
+      // Listeners are told to look for another process; what is under way, a photo on a slow line too, gets time to finish.
       await feed.stop();
       server.close();
       server.closeIdleConnections();
-      // Requests that are under way get a moment to finish.
-      setTimeout(() => server.closeAllConnections(), 2000).unref();
+      setTimeout(() => server.closeAllConnections(), drainMs).unref();
       await new Promise<void>((done) => void server.once('close', done));
       await pool.end();
       process.exit(0);

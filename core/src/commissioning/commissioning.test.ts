@@ -1,7 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { bookFrom } from '../plan/testing.ts';
-import { gateLines, gateName, gateNames, gatesOf, refuseProof } from './index.ts';
-import type { GateInputs } from './index.ts';
+import {
+  gateLines,
+  gateName,
+  gateNames,
+  gatesOf,
+  provisionalKindIds,
+  provisionalKinds,
+  provisionalRegister,
+  refuseProof,
+} from './index.ts';
+import type { GateInputs, GateName, ProvisionalItem } from './index.ts';
 
 const inputs: GateInputs = {
   openClashes: [],
@@ -17,6 +26,15 @@ const gate = (name: string, over: Partial<GateInputs> = {}, proofs = {}, facts =
 const line = (name: string, id: string, over: Partial<GateInputs> = {}, proofs = {}) =>
   gate(name, over, proofs).lines.find((l) => l.def.id === id)!;
 const proof = { text: 'looked', by: 'A', at: '2026-01-01' };
+
+const loose = (title: string, forbiddenAt: GateName = 'First crank'): ProvisionalItem => ({
+  key: title,
+  kind: 'loose',
+  title,
+  from: 'person',
+  endsWith: 'torqued',
+  forbiddenAt,
+});
 
 describe('gates', () => {
   it('every line belongs to one of the six', () =>
@@ -35,7 +53,7 @@ describe('gates', () => {
       line(
         'First crank',
         'gate-fc-loose',
-        { provisional: ['left mount loose'] },
+        { provisional: [loose('left mount loose')] },
         { 'gate-fc-loose': proof },
       ),
     ).toMatchObject({
@@ -123,4 +141,72 @@ describe('proofs', () => {
       { text: '', override: { by: 'A', second: 'B', reason: 'lift broken, chocked instead' } },
     ],
   ])('%s with %o will do', (id, p) => expect(refuseProof(def(id), p)).toBeUndefined());
+});
+
+describe('the register of what is provisional', () => {
+  const none = { provisional: {}, tasks: {}, gates: {} };
+  const done = (at: string) => ({ status: 'done' as const, at, by: 'OT' });
+
+  it('takes what people wrote, with the gate at which none of it may be open', () => {
+    const items = provisionalRegister({
+      ...none,
+      provisional: {
+        a: { what: 'left mount, 2 bolts', kind: 'loose', by: 'OT', at: '2026-11-24T10:00:00Z' },
+        b: { what: 'engine computer of the yard car', kind: 'borrowed', ends: 'our own is back' },
+        c: { what: 'right mount', kind: 'loose', ended: { by: 'OT' } },
+      },
+    });
+    expect(items.map((i) => [i.key, i.forbiddenAt, i.endsWith])).toEqual([
+      ['a', 'First crank', 'torqued, with its record'],
+      ['b', 'Hand over', 'our own is back'],
+    ]);
+  });
+  it('takes what steps leave behind, until the step or gate that ends it', () => {
+    const tasks = { 'rm-battery-off': done('2026-11-24T10:00:00Z') };
+    const open = provisionalRegister({ ...none, tasks });
+    expect(open).toMatchObject([
+      { key: 'prov-battery', kind: 'battery-off', from: 'step', by: 'OT' },
+    ]);
+    const proved = { 'gate-fc-battery': { text: 'charged', at: '2026-11-26T08:00:00Z' } };
+    expect(provisionalRegister({ ...none, tasks, gates: proved })).toEqual([]);
+    const voided = { 'gate-fc-battery': { ...proved['gate-fc-battery'], voided: { why: 'flat' } } };
+    expect(provisionalRegister({ ...none, tasks, gates: voided })).toHaveLength(1);
+  });
+  it('is open again when the step is done again after its end', () => {
+    const ended = {
+      'bld-belt': done('2026-11-24T10:00:00Z'),
+      'bld-two-turns': done('2026-11-24T11:00:00Z'),
+    };
+    expect(provisionalRegister({ ...none, tasks: ended })).toEqual([]);
+    const again = { ...ended, 'bld-belt': done('2026-11-25T09:00:00Z') };
+    expect(provisionalRegister({ ...none, tasks: again })).toMatchObject([
+      { title: 'Belt tensioner nipped only' },
+    ]);
+  });
+  it('what is masked while somebody paints is over when they are done', () => {
+    const state = (status: 'on-it' | 'done') =>
+      provisionalRegister({
+        ...none,
+        tasks: { 'bld-paint': { status, at: '2026-11-24T10:00:00Z' } },
+      });
+    expect(state('on-it')).toMatchObject([{ kind: 'masked' }]);
+    expect(state('done')).toEqual([]);
+  });
+  it('holds the gate that forbids it and every later one, never the line that ends it', () => {
+    const caps: ProvisionalItem = {
+      ...loose('Caps', 'First start'),
+      kind: 'capped',
+      endedBy: 'gate-fs-ports',
+    };
+    const all = Object.fromEntries(gateLines.map((l) => [l.id, proof]));
+    const state = (name: string, id: string) => line(name, id, { provisional: [caps] }, all).state;
+    expect(state('First crank', 'gate-fc-loose')).toBe('proved');
+    expect(state('First start', 'gate-fs-ports')).toBe('proved');
+    expect(state('First drive', 'gate-fd-fumes')).toBe('blocked');
+    expect(state('Hand over', 'gate-ho-zero')).toBe('blocked');
+  });
+  it('says of every kind what ends it', () => {
+    for (const kind of provisionalKinds) expect(kind.endsWith.length, kind.id).toBeGreaterThan(8);
+    expect(new Set(provisionalKinds.map((k) => k.id))).toEqual(new Set(provisionalKindIds));
+  });
 });

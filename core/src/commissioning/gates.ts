@@ -1,9 +1,20 @@
 import { condition, evaluate } from '../plan/condition.ts';
 import type { Scope } from '../plan/condition.ts';
 import { gateLines } from './data/gates.ts';
-import type { GateLineDef, GateProof } from './types.ts';
+import type { ProvisionalItem } from './provisional.ts';
+import type { GateLineDef, GateName, GateProof } from './types.ts';
 
-export const gateNames = ['Engine closed up', 'Engine in', 'First crank', 'First start', 'First drive', 'Hand over'] as const;
+export const gateNames: readonly GateName[] = ['Engine closed up', 'Engine in', 'First crank', 'First start', 'First drive', 'Hand over'];
+
+/** The line of each gate that carries what is still provisional there. */
+const registerLine: Readonly<Record<GateName, string>> = {
+  'Engine closed up': 'gate-cu-count',
+  'Engine in': 'gate-ei-final-units',
+  'First crank': 'gate-fc-loose',
+  'First start': 'gate-fs-ports',
+  'First drive': 'gate-fd-fumes',
+  'Hand over': 'gate-ho-zero',
+};
 
 /** The name of a gate without the words in brackets behind it. */
 export const gateName = (full: string): string => full.replace(/\s*\(.*\)$/, '');
@@ -37,8 +48,8 @@ export interface GateState {
 export interface GateInputs {
   openClashes: readonly string[];
   unresolvedAdapts: readonly string[];
-  /** Provisional items that are open: loose, tacked, borrowed, capped. */
-  provisional: readonly string[];
+  /** Open items of the register: loose, tacked, borrowed, capped. */
+  provisional: readonly ProvisionalItem[];
   /** Bolts whose torque record became void because the part came off again. */
   loosened: readonly string[];
   unlabelled: readonly string[];
@@ -56,7 +67,7 @@ function blockersOf(id: string, inputs: GateInputs): Blocker[] {
     case 'gate-ei-verdicts':
       return [...block(inputs.openClashes, (w) => `Clash open: ${w}.`), ...block(inputs.unresolvedAdapts, (w) => `Adapt without a resolution: ${w}.`)];
     case 'gate-fc-loose':
-      return [...block(inputs.provisional, (w) => `Provisional: ${w}.`), ...block(inputs.loosened, (w) => `Taken off and not tightened again: ${w}.`)];
+      return block(inputs.loosened, (w) => `Taken off and not tightened again: ${w}.`);
     case 'gate-cu-fasteners':
       return block(inputs.loosened, (w) => `Taken off and not tightened again: ${w}.`);
     case 'gate-fc-rollcall':
@@ -64,10 +75,18 @@ function blockersOf(id: string, inputs: GateInputs): Blocker[] {
     case 'gate-fs-oil-pressure':
       return inputs.primedBar === undefined || inputs.primedBar <= 0 ? [{ lineId: id, sentence: 'No oil pressure logged: no number, no start.' }] : [];
     case 'gate-ho-zero':
-      return block([...inputs.provisional, ...inputs.openEnds], (w) => `Still open: ${w}.`);
+      return block(inputs.openEnds, (w) => `Still open: ${w}.`);
     default:
       return [];
   }
+}
+
+/** Items that may no longer be open at the gate of this line; a line whose own proof ends an item is not held by it. */
+function provisionalAt(def: GateLineDef, items: readonly ProvisionalItem[]): Blocker[] {
+  const gate = gateName(def.gate) as GateName;
+  if (registerLine[gate] !== def.id) return [];
+  const due = items.filter((i) => i.endedBy !== def.id && gateNames.indexOf(i.forbiddenAt) <= gateNames.indexOf(gate));
+  return due.length === 0 ? [] : [{ lineId: def.id, sentence: `Provisional: ${listed(due.map((i) => i.title))}.` }];
 }
 
 /** Gates in the order of the job, each line with what proves it, what blocks it, and why it applies. */
@@ -76,7 +95,7 @@ export function gatesOf(scope: Scope, proofs: Readonly<Record<string, GateProof 
     const truth = evaluate(condition(def.when), scope);
     if (truth.is === false) return [];
     const proof = proofs[def.id];
-    const blockers = blockersOf(def.id, inputs);
+    const blockers = [...provisionalAt(def, inputs.provisional), ...blockersOf(def.id, inputs)];
     const live = proof && !proof.voided ? proof : undefined;
     const state = live?.override ? 'overridden' : blockers.length > 0 ? 'blocked' : live ? 'proved' : 'open';
     return [{ def, applies: truth.is, because: truth.because, needs: truth.needs, ...(proof ? { proof } : {}), blockers, state }];

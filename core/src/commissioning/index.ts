@@ -2,3 +2,5 @@ export * from './types.ts';
 export * from './gates.ts';
 export { gateLines } from './data/gates.ts';
 export { followUpDefs, heatCycles, primingWays, roadTest, startSequence, warmUpWatch } from './data/start.ts';
+export * from './provisional.ts';
+export { provisionalKinds, provisionalSources } from './data/provisional.ts';

@@ -60,3 +60,44 @@ export interface GateProof {
   by?: string;
   at?: string;
 }
+
+export type GateName = 'Engine closed up' | 'Engine in' | 'First crank' | 'First start' | 'First drive' | 'Hand over';
+
+export const provisionalKindIds = [
+  'offered-up',
+  'loose',
+  'tacked',
+  'old-bolts',
+  'masked',
+  'battery-off',
+  'stand-in',
+  'capped',
+  'looped',
+  'open-exhaust',
+  'borrowed',
+  'other',
+] as const;
+export type ProvisionalKindId = (typeof provisionalKindIds)[number];
+
+export interface ProvisionalKind {
+  id: ProvisionalKindId;
+  title: string;
+  /** How a line of the log bar begins that speaks of it. */
+  words: readonly string[];
+  endsWith: string;
+  /** First gate at which none of it may be open. */
+  forbiddenAt: GateName;
+}
+
+/** A step that leaves something provisional by itself. */
+export interface ProvisionalSource {
+  id: string;
+  kind: ProvisionalKindId;
+  title: string;
+  step: string;
+  /** The state of the step from which on it is there. */
+  opens: 'done' | 'on-it';
+  /** A later step that is done, or a gate line that is proved. */
+  endedBy: string;
+  forbiddenAt?: GateName;
+}

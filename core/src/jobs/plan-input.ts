@@ -1,6 +1,9 @@
 import type { FactBook, FactValue } from '../facts/index.ts';
 import type { FitRecord } from '../fit/judge.ts';
 import type { GateProof } from '../commissioning/types.ts';
+import { provisionalRegister } from '../commissioning/provisional.ts';
+import type { ProvisionalRecord } from '../commissioning/provisional.ts';
+import type { TaskRecord } from '../pull/types.ts';
 import type { KitRecord } from '../kit/types.ts';
 import type { TorqueRecord } from '../prep/sheets.ts';
 import type { PlanInput } from '../plan/plan.ts';
@@ -39,7 +42,6 @@ export function planInputOf(material: JobMaterial): PlanInput {
   const circuits = Object.entries(recordsOf<CircuitRecord>(material, 'circuit'));
   const double = doubleLabels(circuits.map(([id, circuit]) => ({ id, circuit }))).map((d) => d.label);
   const missing = circuits.filter(([, c]) => c.labelA.trim() === '' || c.labelB.trim() === '').map(([, c]) => c.title);
-  const provisional = Object.values(recordsOf<{ what: string; ended?: unknown }>(material, 'provisional'));
   const followUps = Object.values(recordsOf<{ what: string; on?: string; atKm?: number; done?: unknown }>(material, 'follow-up'));
   const primings = Object.values(recordsOf<{ bar: number; at?: string }>(material, 'priming')).sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1));
   const torques = Object.values(recordsOf<TorqueRecord>(material, 'torque'));
@@ -66,7 +68,11 @@ export function planInputOf(material: JobMaterial): PlanInput {
     kit: recordsOf<KitRecord>(material, 'kit'),
     gates: recordsOf<GateProof>(material, 'gate'),
     gateInputs: {
-      provisional: provisional.filter((p) => !p.ended).map((p) => p.what),
+      provisional: provisionalRegister({
+        provisional: recordsOf<ProvisionalRecord>(material, 'provisional'),
+        tasks: recordsOf<TaskRecord>(material, 'task'),
+        gates: recordsOf<GateProof>(material, 'gate'),
+      }),
       loosened: torques.filter((t) => t.voided).map((t) => `${t.joint}, bolt ${t.bolt}`),
       unlabelled: [...double, ...missing],
       openEnds: followUps.filter((f) => !f.done && !f.on && !f.atKm).map((f) => f.what),

@@ -1,9 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { readDay, readLogLine, understoodWords } from './index.ts';
+import { bareContext, pick, readDay, readLogLine, suggestAbout, understoodWords } from './index.ts';
+import type { LineContext, Thing } from './index.ts';
 
 // A Tuesday.
 const today = '2026-11-24';
+const bare = bareContext(today);
 
 describe('days as people say them', () => {
   it.each([
@@ -16,6 +18,7 @@ describe('days as people say them', () => {
     ['26 Nov', '2026-11-26'],
     ['3 January', '2027-01-03'],
     ['2026-12-24', '2026-12-24'],
+    ['31 Feb', undefined],
     ['whenever', undefined],
     ['th', undefined],
   ])('%s', (said, day) => expect(readDay(said, today)).toBe(day));
@@ -48,34 +51,207 @@ describe('one line', () => {
     ],
     ['chain and guides look good', { kind: 'note' }],
     ['trial fit 1: slope 5.1 deg, tail too low', { kind: 'note' }],
-  ])('%s', (line, wanted) => expect(readLogLine(line, today)).toMatchObject(wanted));
+  ])('%s', (line, wanted) => expect(readLogLine(line, bare)).toMatchObject(wanted));
 
   it('a torque in foot pounds is kept in newton metres', () => {
-    const draft = readLogLine('torque head 1 40 lbft', today);
+    const draft = readLogLine('torque head 1 40 lbft', bare);
     expect(draft.kind === 'torque' && draft.torqueNm).toBeCloseTo(54.23, 2);
   });
   it('a line that breaks off is a note with a hint', () => {
-    expect(readLogLine('bore 3 wide', today)).toMatchObject({
+    expect(readLogLine('bore 3 wide', bare)).toMatchObject({
       kind: 'note',
       hint: expect.stringContaining('wide') as string,
     });
-    expect(readLogLine('torque cap', today)).toMatchObject({
+    expect(readLogLine('torque cap', bare)).toMatchObject({
       kind: 'note',
       hint: expect.stringContaining('torque main cap') as string,
     });
   });
   it('says before Enter what it took', () => {
-    expect(understoodWords(readLogLine('bore 3 86.02', today))).toBe(
+    expect(understoodWords(readLogLine('bore 3 86.02', bare))).toBe(
       'measurement: bore, cylinder 3, 86.02 mm = 3.387 in',
     );
-    expect(understoodWords(readLogLine('hello', today))).toBe('note');
+    expect(understoodWords(readLogLine('hello', bare))).toBe('note');
   });
   it('never loses a word and never throws (property)', () => {
     fc.assert(
       fc.property(
         fc.string({ minLength: 1 }),
-        (line) => readLogLine(line, today).text === line.trim(),
+        (line) => readLogLine(line, bare).text === line.trim(),
       ),
     );
   });
+});
+
+const shop: LineContext = {
+  today,
+  steps: [
+    { key: 'rm-bell-bolts', title: 'Bell bolts out, upper ones first', status: 'free' },
+    { key: 'rm-mounts-free', title: 'Mount bolts out, engine held', status: 'held' },
+    { key: 'rm-battery-off', title: 'Battery off: negative first', status: 'done' },
+    { key: 'rm-oil-drain', title: 'Engine oil drained', status: 'free' },
+  ],
+  parts: [
+    { key: 'p1', title: 'Engine computer', label: 'C-104' },
+    { key: 'p2', title: 'Engine loom', label: 'C-105' },
+  ],
+  circuits: [{ key: 'c1', title: 'Main relay to injectors' }],
+  provisional: [
+    { key: 'v1', title: 'loose: left mount, 2 bolts' },
+    { key: 'v2', title: 'capped: heater stubs' },
+  ],
+  people: [
+    { id: 'u1', name: 'Osk Tiller', initials: 'OT' },
+    { id: 'u2', name: 'Della Pruitt', initials: 'DP' },
+  ],
+};
+
+describe('one line for every kind that can be written in one', () => {
+  it.each([
+    [
+      'found: journal 4 scored, follows: regrind',
+      { kind: 'finding', what: 'journal 4 scored', follows: 'regrind' },
+    ],
+    ['finding: weep at the rear seal', { kind: 'finding', what: 'weep at the rear seal' }],
+    ['moved C-104 to shelf D1', { kind: 'moved', key: 'p1', place: 'shelf D1' }],
+    ['moved: loom to bench 2', { kind: 'moved', key: 'p2', place: 'bench 2' }],
+    [
+      'bagged 6 bell bolts M10 x 60, bag 031, shelf C2',
+      { kind: 'bag', what: '6 bell bolts M10 x 60', label: '031', place: 'shelf C2' },
+    ],
+    ['drained 4.5 l engine oil', { kind: 'fluid', way: 'drained', what: 'engine oil' }],
+    ['filled: 5,2 l coolant 50/50', { kind: 'fluid', way: 'filled', what: 'coolant 50/50' }],
+    ['done: bell bolts', { kind: 'step', key: 'rm-bell-bolts', status: 'done' }],
+    ['started: oil drained', { kind: 'step', key: 'rm-oil-drain', status: 'on-it' }],
+    ['undone: battery', { kind: 'step', key: 'rm-battery-off', status: 'open' }],
+    ['tested: relay injectors', { kind: 'tested', key: 'c1' }],
+    [
+      'decided: regrind over new crank, used crank because of the price',
+      {
+        kind: 'decision',
+        chosen: 'regrind',
+        over: ['new crank', 'used crank'],
+        because: 'of the price',
+      },
+    ],
+    [
+      'tried: 38 mm hose on the neck, too tight, sent back',
+      { kind: 'tried', part: '38 mm hose on the neck', back: true },
+    ],
+    [
+      'tried: fan of the estate; meets the pulley',
+      { kind: 'tried', how: 'meets the pulley', back: false },
+    ],
+    [
+      'attempt: cranks no fire, 8 s, 11.2 V',
+      { kind: 'attempt', result: 'cranks-no-fire', seconds: 8, volts: 11.2 },
+    ],
+    ['attempt runs', { kind: 'attempt', result: 'runs' }],
+    ['approval: regrind, 420', { kind: 'ask', ask: 'approval', to: 'manager' }],
+    [
+      '@OT is the thread good?',
+      { kind: 'ask', ask: 'question', to: 'u1', what: 'is the thread good?' },
+    ],
+    ['@della look at the seal', { kind: 'ask', to: 'u2' }],
+    ['on: bell bolts', { kind: 'clock-on', key: 'rm-bell-bolts' }],
+    ['off', { kind: 'clock-off' }],
+    ['offered up: left header', { kind: 'provisional', form: 'offered-up' }],
+    ['open exhaust: front pipe off', { kind: 'provisional', form: 'open-exhaust' }],
+    ['old bolts: flywheel', { kind: 'provisional', form: 'old-bolts' }],
+    ['final: left mount', { kind: 'final', key: 'v1' }],
+  ])('%s', (line, wanted) => expect(readLogLine(line, shop)).toMatchObject(wanted));
+
+  it.each([
+    ['done: flux capacitor', 'No open step has the words', 'flux capacitor'],
+    ['done: bolts', '2 open steps have these words', 'bolts'],
+    ['undone: bell bolts', 'No done step has the words', 'bell bolts'],
+    ['moved radio to shelf 1', 'No part has the words', 'radio'],
+    ['moved engine to shelf 1', '2 parts have these words', 'engine'],
+    ['@ZZ hello there', 'Nobody here is called', 'ZZ'],
+    ['attempt: purple', 'An attempt is one of', 'purple'],
+    ['final: exhaust', 'No open provisional item', 'exhaust'],
+    ['torque main caps 3 65', 'A torque wants', 'torque main caps 3 65'],
+    ['bagged six bolts', 'A bag wants', 'bagged six bolts'],
+    ['tried: hose', 'wants its outcome', 'tried: hose'],
+    ['bore 3 wide', 'wide', 'wide'],
+  ])('%s: the error points at the words', (line, sentence, words) => {
+    const draft = readLogLine(`  ${line}`, shop);
+    expect(draft).toMatchObject({
+      kind: 'note',
+      hint: expect.stringContaining(sentence) as string,
+    });
+    const { from, to } = (draft as { at: { from: number; to: number } }).at;
+    expect(`  ${line}`.slice(from, to).trim()).toBe(words);
+  });
+
+  it('names the pieces it took, each where it stands in the line', () => {
+    const line = ' torque main caps 3 30 Nm + 90 deg';
+    const draft = readLogLine(line, shop);
+    expect(draft.pieces.map((p) => [p.name, line.slice(p.from, p.to)])).toEqual([
+      ['joint', 'main caps'],
+      ['bolt', '3'],
+      ['torque', '30 Nm'],
+      ['angle', '90'],
+    ]);
+  });
+  it('every piece of every line lies inside the line (property)', () => {
+    const verbs = fc.constantFrom(
+      'done: ',
+      'moved ',
+      'bagged ',
+      'found: ',
+      'tried: ',
+      'attempt ',
+      '@OT ',
+      'held: ',
+      'torque ',
+      'bore 1 ',
+      'filled 2 l ',
+      'decided: ',
+      '',
+    );
+    fc.assert(
+      fc.property(verbs, fc.string(), (verb, rest) => {
+        const line = verb + rest;
+        const draft = readLogLine(line, shop);
+        const spans = [...draft.pieces, ...('at' in draft && draft.at ? [draft.at] : [])];
+        return spans.every((s) => s.from >= 0 && s.from <= s.to && s.to <= line.length);
+      }),
+    );
+  });
+  it('words that need a list are only words where there is none', () =>
+    expect(readLogLine('moved the car to the wash', bare)).toMatchObject({ kind: 'note' }));
+});
+
+describe('choosing by words', () => {
+  const things = [
+    { key: 'a', title: 'Fuel lines' },
+    { key: 'b', title: 'Fuel lines and return of the rail' },
+    { key: 'c', title: 'Coolant hoses' },
+  ];
+  it('takes the one of which most was said', () =>
+    expect(pick('fuel lines', things, 'thing')).toMatchObject({ hit: { key: 'a' } }));
+  it('takes word beginnings of four letters and more', () =>
+    expect(pick('cool hose', things, 'thing')).toMatchObject({ hit: { key: 'c' } }));
+  it('asks for a word when none tells', () =>
+    expect(pick('the of', things, 'thing')).toEqual({ sentence: 'Say which thing.' }));
+});
+
+describe('what a line probably belongs to', () => {
+  const things: Thing[] = [
+    ...shop.steps.map(({ key, title }): Thing => ({ key, title, sort: 'step' })),
+    { key: 'fit-hood', title: 'Highest points to hood', sort: 'interface' },
+    { key: 'p2', title: 'Engine loom', sort: 'part' },
+  ];
+  it.each([
+    ['two of the bell ones were seized', 'rm-bell-bolts'],
+    ['hood shut with clay, 14 mm', 'fit-hood'],
+    ['loom has three cut plugs', 'p2'],
+  ])('%s', (line, key) => expect(suggestAbout(line, things)?.key).toBe(key));
+  it('goes to the step that runs when nothing else is spoken of', () => {
+    expect(suggestAbout('knuckles bleeding', things, 'rm-oil-drain')?.key).toBe('rm-oil-drain');
+    expect(suggestAbout('hood shut with clay', things, 'rm-oil-drain')?.key).toBe('fit-hood');
+  });
+  it('says nothing when nothing is near', () =>
+    expect(suggestAbout('coffee', things)).toBeUndefined());
 });

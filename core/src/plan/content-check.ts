@@ -6,6 +6,7 @@ import { observations } from '../diagnosis/data/observations.ts';
 import { factCatalogue, factDef, isFactId } from '../facts/index.ts';
 import { fitRules, interfaces } from '../fit/index.ts';
 import { gateLines } from '../commissioning/data/gates.ts';
+import { provisionalSources } from '../commissioning/data/provisional.ts';
 import { harvestConditions, harvestParts } from '../donors/index.ts';
 import { kitLines } from '../kit/data/lines.ts';
 import { pullSteps } from '../pull/data/steps.ts';
@@ -39,6 +40,7 @@ export function contentFaults(): string[] {
     ...harvestParts,
     ...whileOut,
     ...measurementDefs,
+    ...provisionalSources,
   ];
   const seen = new Set<string>();
   for (const { id } of all) {
@@ -75,6 +77,10 @@ export function contentFaults(): string[] {
     });
   }
   for (const line of [...gateLines, ...pullSteps, ...usualCircuits, ...benchTests]) check(line.id, line.when);
+  for (const source of provisionalSources) {
+    known(source.id, source.step);
+    known(source.id, source.endedBy);
+  }
   for (const fault of faults) {
     check(fault.id, fault.onlyWhen);
     fault.raisedBy.forEach((text) => check(fault.id, text));

@@ -2,6 +2,7 @@ import { isFactId } from '../facts/index.ts';
 import type { FactBook } from '../facts/index.ts';
 import { gatesOf } from '../commissioning/gates.ts';
 import type { GateInputs, GateState } from '../commissioning/gates.ts';
+import type { ProvisionalItem } from '../commissioning/provisional.ts';
 import type { GateProof } from '../commissioning/types.ts';
 import { harvestPlan } from '../donors/harvest.ts';
 import type { HarvestLine } from '../donors/harvest.ts';
@@ -62,6 +63,8 @@ export interface Plan {
   gates: readonly GateState[];
   circuits: readonly Applying<CircuitDef>[];
   benchTests: readonly Applying<BenchTest>[];
+  /** What is not final now: loose, tacked, borrowed, capped. */
+  provisional: readonly ProvisionalItem[];
   /** For each fact nobody knows: the verdicts and lines that wait for it. */
   waitingFor: ReadonlyMap<string, readonly string[]>;
 }
@@ -141,6 +144,7 @@ export function computePlan(input: PlanInput): Plan {
     gates,
     circuits,
     benchTests: applying(benchTests, scope),
+    provisional: input.gateInputs.provisional,
     waitingFor: new Map([...waiting].map(([id, lines]) => [id, [...lines].sort()])),
   };
 }

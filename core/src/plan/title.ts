@@ -3,7 +3,8 @@ import { gateLines } from '../commissioning/index.ts';
 import { interfaces } from '../fit/index.ts';
 import { kitLines } from '../kit/index.ts';
 import { pullSteps } from '../pull/index.ts';
-import { usualCircuits } from '../systems/index.ts';
+import { buildSteps } from '../prep/data/build-up.ts';
+import { benchTests, usualCircuits } from '../systems/index.ts';
 import { schoolEffects } from './school-effects.ts';
 
 const titles = new Map<string, string>([
@@ -11,10 +12,18 @@ const titles = new Map<string, string>([
   ...kitLines.map((k) => [k.id, k.title] as const),
   ...pullSteps.map((s) => [s.id, s.title] as const),
   ...schoolEffects.flatMap((e) => (e.addsSteps ?? []).map((s) => [s.id, s.title] as const)),
+  ...buildSteps.map((s) => [s.id, s.title] as const),
+  ...benchTests.map((t) => [t.id, t.test] as const),
   ...gateLines.map((g) => [g.id, g.mustBe] as const),
   ...usualCircuits.map((c) => [c.id, c.title] as const),
   ...interfaces.flatMap((i) => (i.tasks ? [[i.id.replace('fit-', 'task-'), i.tasks] as const] : [])),
 ]);
+
+/** What a task record speaks of; a step of taking a donor apart has the title of the step it is. */
+export const taskTitle = (key: string): string => titleOf(key.replace(/^donor-/, ''));
+
+/** The first clause of a long title: enough for a strip. */
+export const firstClause = (title: string): string => title.split(/[:,;]/)[0]!;
 
 /** What a line of the plan is called, for screens that show an id's name. */
 export function titleOf(id: string): string {

@@ -35,6 +35,8 @@ export type TaskStatus = (typeof taskStatuses)[number];
 export interface TaskRecord {
   status: TaskStatus;
   note?: string | undefined;
+  /** Name of the person who takes it on. */
+  handedTo?: string | undefined;
   by?: string;
   at?: string;
 }

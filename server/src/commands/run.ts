@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import type { LogKind } from '@bay/core/logbook';
 import type { Tx } from '../db/connection.ts';
 import type { Caller } from '../http/register.ts';
@@ -16,6 +17,7 @@ export interface LogLine {
 }
 
 export async function writeLogEntry(tx: Tx, caller: Caller, entry: LogLine): Promise<number> {
+  const at = entry.at ?? caller.command?.at;
   const row = await tx
     .insertInto('log_entry')
     .values({
@@ -24,43 +26,64 @@ export async function writeLogEntry(tx: Tx, caller: Caller, entry: LogLine): Pro
       kind: entry.kind,
       station: entry.station ?? null,
       text: entry.text,
-      about: entry.about ?? null,
+      // What the writer said it belongs to goes before what the record would say of itself.
+      about: caller.command?.about ?? entry.about ?? null,
       data: JSON.stringify(entry.data ?? {}),
       by_id: caller.personId,
-      ...(entry.at ? { at: entry.at } : {}),
+      command_id: caller.command?.id ?? null,
+      ...(at ? { at } : {}),
+      // What the demo loader writes in the past was not late.
+      ...(entry.at ? { received_at: entry.at } : {}),
     })
     .returning('id')
     .executeTakeFirstOrThrow();
   return row.id;
 }
 
+/** When the running command was done: now, or as long ago as the device says that it waited there. */
+export const momentOf = (caller: Caller, at?: Date): Date => at ?? caller.command?.at ?? new Date();
+
+export interface CommandHead {
+  commandId: string;
+  agoMs?: number | undefined;
+}
+
 /**
  * Every change is a command: one transaction that writes the rows, the log, and the notification. Its client-made id makes
- * it safe to send again: the second time it does nothing and answers the same.
+ * it safe to send again: the second time it does nothing and answers the same. The rows it changes are kept for a while as
+ * they were, so that it can be undone.
  */
 export async function runCommand<R extends object>(
   tx: Tx,
   caller: Caller,
   name: string,
-  commandId: string,
+  head: CommandHead,
   work: () => Promise<{ reply: R; jobId?: string; what?: string }>,
 ): Promise<R> {
   // Two copies of one command at once: the second waits for the first to commit.
   const claimed = await tx
     .insertInto('command')
-    .values({ id: commandId, shop_id: caller.shopId, by_id: caller.personId, name })
+    .values({ id: head.commandId, shop_id: caller.shopId, by_id: caller.personId, name })
     .onConflict((c) => c.column('id').doNothing())
     .returning('id')
     .executeTakeFirst();
   if (!claimed) {
-    const earlier = await tx.selectFrom('command_reply').select('reply').where('command_id', '=', commandId).executeTakeFirst();
+    const earlier = await tx
+      .selectFrom('command_reply')
+      .innerJoin('command', 'command.id', 'command_id')
+      .select('reply')
+      .where('command_id', '=', head.commandId)
+      .where('by_id', '=', caller.personId)
+      .executeTakeFirst();
     if (!earlier) throw new Refusal(409, 'This command id is already taken.');
     return earlier.reply as R;
   }
+  caller.command = { id: head.commandId, ...(head.agoMs ? { at: new Date(Date.now() - head.agoMs) } : {}) };
+  await sql`select set_config('bay.command', ${head.commandId}, true)`.execute(tx);
   const { reply, jobId, what } = await work();
   await tx
     .insertInto('command_reply')
-    .values({ command_id: commandId, shop_id: caller.shopId, reply: JSON.stringify(reply) })
+    .values({ command_id: head.commandId, shop_id: caller.shopId, reply: JSON.stringify(reply) })
     .execute();
   await announce(tx, { shopId: caller.shopId, jobId, what: what ?? name, by: caller.initials });
   return reply;

@@ -1,5 +1,6 @@
 import { formatMeasure } from '@bay/core/units';
 import { gateLines, refuseProof } from '@bay/core/commissioning';
+import { may } from '@bay/contract/rights';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import { kindRule, stamped } from '../records/kind.ts';
 
@@ -8,12 +9,13 @@ const results = { 'no-crank': 'does not crank', 'cranks-no-fire': 'cranks, no fi
 export const commissioningKinds = [
   kindRule({
     kind: 'gate',
-    logKind: 'gate',
+    logKind: (data) => (data.override ? 'override' : 'gate'),
     prepare: (data, context) => {
       const def = gateLines.find((l) => l.id === context.key);
       if (!def) throw notFound('This gate line');
       const override = data.override && { ...data.override, by: context.caller.name };
-      if (override && context.caller.role !== 'manager') throw new Refusal(403, 'Only the manager overrides a gate line.');
+      if (!may(context.caller.role, 'sign-gates')) throw new Refusal(403, 'Your role does not sign gates.');
+      if (override && !may(context.caller.role, 'override')) throw new Refusal(403, 'Only the manager overrides a gate line.');
       const proof = stamped({ ...data, override, signedBy: context.caller.name }, context);
       const refused = data.voided ? undefined : refuseProof(def, proof);
       if (refused) throw badInput({ text: refused });

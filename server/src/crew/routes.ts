@@ -12,6 +12,7 @@ import { badInput, notFound, Refusal } from '../http/problem.ts';
 import { failedTries } from '../http/rate-limit.ts';
 import type { Registry } from '../http/register.ts';
 import { newToken } from '../http/session.ts';
+import { deviceWords, endSessionsOf } from './sessions.ts';
 
 interface PersonRow {
   id: string;
@@ -19,23 +20,32 @@ interface PersonRow {
   initials: string;
   role: Person['role'];
   pin_hash: string | null;
+  password_hash: string | null;
 }
 
-const shown = (p: PersonRow): Person => ({ id: p.id, name: p.name, initials: p.initials, role: p.role, hasPin: p.pin_hash !== null });
-const personColumns = ['id', 'name', 'initials', 'role', 'pin_hash'] as const;
+const shown = (p: PersonRow): Person => ({
+  id: p.id,
+  name: p.name,
+  initials: p.initials,
+  role: p.role,
+  hasPin: p.pin_hash !== null,
+  signsIn: p.password_hash !== null,
+});
+const personColumns = ['id', 'name', 'initials', 'role', 'pin_hash', 'password_hash'] as const;
+const nowWords = (): string => new Date().toISOString();
 
 async function whoIsHere(db: Db, req: Request): Promise<Me> {
   const { shopId, personId } = req.session;
   if (!shopId) {
     const { rows } = await sql<{ any: boolean }>`select any_shop() as any`.execute(db);
-    return { needsSetup: !rows[0]!.any, shop: null, person: null, token: req.session.token ?? '' };
+    return { needsSetup: !rows[0]!.any, shop: null, person: null, token: req.session.token ?? '', now: nowWords() };
   }
   return inShop(db, shopId, async (tx) => {
     const shop = await tx.selectFrom('shop').select(['id', 'name', 'bays']).executeTakeFirst();
     const person = personId
       ? await tx.selectFrom('person').select(personColumns).where('id', '=', personId).where('active', '=', true).executeTakeFirst()
       : undefined;
-    return { needsSetup: false, shop: shop ?? null, person: person ? shown(person) : null, token: req.session.token ?? '' };
+    return { needsSetup: false, shop: shop ?? null, person: person ? shown(person) : null, token: req.session.token ?? '', now: nowWords() };
   });
 }
 
@@ -44,7 +54,7 @@ const renew = (req: Request, data: { shopId: string; personId?: string }): Promi
   new Promise((resolve, reject) => {
     req.session.regenerate((error: unknown) => {
       if (error) return reject(error instanceof Error ? error : new Error(String(error)));
-      Object.assign(req.session, data, { token: newToken() });
+      Object.assign(req.session, data, { token: newToken(), device: deviceWords(req.get('user-agent')) });
       req.session.save((failed: unknown) => (failed ? reject(failed instanceof Error ? failed : new Error(String(failed))) : resolve()));
     });
   });
@@ -127,7 +137,7 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
   on.open(contract.signOut, async ({ req, res }) => {
     await new Promise<void>((resolve) => req.session.destroy(() => resolve()));
     res.clearCookie('bay');
-    return { needsSetup: false, shop: null, person: null, token: '' };
+    return { needsSetup: false, shop: null, person: null, token: '', now: nowWords() };
   });
 
   on.open(contract.lockTablet, async ({ req }) => {
@@ -161,7 +171,7 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
   });
 
   on.shop(contract.addPerson, (tx, { body }, caller) =>
-    runCommand(tx, caller, 'add-person', body.commandId, async () => {
+    runCommand(tx, caller, 'add-person', body, async () => {
       if (body.role === 'manager' && (!body.email || !body.password)) throw badInput({ email: 'A manager signs in with e-mail and password.' });
       if (body.role !== 'manager' && !body.pin) throw badInput({ pin: 'Somebody at a shared tablet needs a PIN.' });
       if (body.email) {
@@ -173,7 +183,7 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
   );
 
   on.shop(contract.setPin, (tx, { body, params }, caller) =>
-    runCommand(tx, caller, 'set-pin', body.commandId, async () => {
+    runCommand(tx, caller, 'set-pin', body, async () => {
       const row = await tx
         .updateTable('person')
         .set({ pin_hash: await hash(body.pin) })
@@ -182,6 +192,42 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
         .executeTakeFirst();
       if (!row) throw notFound('This person');
       return { reply: { person: shown(row) } };
+    }),
+  );
+
+  on.shop(contract.setPassword, (tx, { body, params, req }, caller) =>
+    runCommand(tx, caller, 'set-password', body, async () => {
+      const now = await tx.selectFrom('person').select('email').where('id', '=', params.personId).executeTakeFirst();
+      if (!now) throw notFound('This person');
+      const email = body.email ?? now.email;
+      if (!email) throw badInput({ email: 'Give an e-mail to sign in with.' });
+      const { rows } = await sql<{ person_id: string }>`select person_id from sign_in_candidate(${email})`.execute(tx);
+      if (rows.some((r) => r.person_id !== params.personId)) throw badInput({ email: 'This e-mail already signs in here.' });
+      const row = await tx
+        .updateTable('person')
+        .set({ email, password_hash: await hash(body.password) })
+        .where('id', '=', params.personId)
+        .returning(personColumns)
+        .executeTakeFirstOrThrow();
+      await endSessionsOf(tx, caller.shopId, params.personId, req.sessionID);
+      return { reply: { person: shown(row) }, what: 'crew' };
+    }),
+  );
+
+  on.shop(contract.removePerson, (tx, { body, params, req }, caller) =>
+    runCommand(tx, caller, 'remove-person', body, async () => {
+      if (params.personId === caller.personId) throw new Refusal(409, 'You cannot take yourself off the crew.');
+      const row = await tx
+        .updateTable('person')
+        .set({ active: false })
+        .where('id', '=', params.personId)
+        .where('active', '=', true)
+        .returning(personColumns)
+        .executeTakeFirst();
+      if (!row) throw notFound('This person');
+      await tx.updateTable('clock').set({ ended_at: new Date() }).where('person_id', '=', params.personId).where('ended_at', 'is', null).execute();
+      await endSessionsOf(tx, caller.shopId, params.personId, req.sessionID);
+      return { reply: { person: shown(row) }, what: 'crew' };
     }),
   );
 }

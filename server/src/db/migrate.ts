@@ -1,12 +1,14 @@
 import pg from 'pg';
 import { appRole } from './connection.ts';
 import * as ground from './migrations/0001-ground.ts';
+import * as sharedRecord from './migrations/0003-shared-record.ts';
 import * as recordsOnUnits from './migrations/0002-records-on-units.ts';
 
 /** Migrations in order, forward only. A number once landed never changes. */
 const migrations: readonly { name: string; up: string }[] = [
   { name: '0001-ground', up: ground.up },
   { name: '0002-records-on-units', up: recordsOnUnits.up },
+  { name: '0003-shared-record', up: sharedRecord.up },
 ];
 
 const lockNumber = 7_240_117;

@@ -1,7 +1,10 @@
 import type { ColumnType, Generated, JSONColumnType } from 'kysely';
 import type { Role } from '@bay/contract/crew';
 import type { RecordKind } from '@bay/contract/records';
+import type { ClockRow } from '@bay/contract/clock';
 import type { UnitRole } from '@bay/contract/jobs';
+import type { WorkKind } from '@bay/core/clock';
+import type { StationId } from '@bay/core/jobs';
 
 type Stamp = ColumnType<Date, Date | string | undefined, Date | string>;
 type Json<T extends object> = JSONColumnType<T>;
@@ -43,6 +46,7 @@ export interface Database {
     signed: Json<string[]>;
     revision: Generated<number>;
     opened_at: Stamp;
+    withdrawn_at: Stamp | null;
     closed_at: Stamp | null;
   };
   job_unit: { shop_id: string; job_id: string; unit_id: string; role: UnitRole; left_at: Stamp | null };
@@ -93,7 +97,31 @@ export interface Database {
     data: Json<Record<string, unknown>>;
     by_id: string;
     at: Stamp;
+    received_at: Stamp;
+    command_id: string | null;
   };
+  log_mark: { id: Generated<number>; shop_id: string; entry_id: number; kind: 'corrected' | 'struck' | 'undone'; text: string; by_id: string; at: Stamp };
+  command_undone: { command_id: string; shop_id: string; by_command: string };
+  clock: {
+    id: string;
+    shop_id: string;
+    job_id: string;
+    person_id: string;
+    about: string | null;
+    title: string;
+    station: StationId;
+    work: WorkKind;
+    redoes: string | null;
+    estimate: Json<number[]> | null;
+    started_at: Stamp;
+    ended_at: Stamp | null;
+    corrections: Json<ClockRow['corrections']>;
+    revision: Generated<number>;
+  };
+  photo_blob: { photo_id: string; shop_id: string; size: 'original' | 'screen' | 'thumb'; mime: string; bytes: Buffer };
+  looked: { shop_id: string; job_id: string; person_id: string; log_id: number; at: Stamp };
+  customer_link: { id: string; shop_id: string; job_id: string; token_hash: string; made_by: string; made_at: Stamp; ends_at: Stamp; revoked_at: Stamp | null };
+  session: { sid: string; sess: Json<Record<string, unknown>>; expire: Date };
   command: { id: string; shop_id: string; by_id: string; name: string; at: Stamp };
   command_reply: { command_id: string; shop_id: string; reply: Json<object> };
   shop_school: { shop_id: string; question: string; side: string; by_id: string; at: Stamp };

@@ -2,14 +2,16 @@ import * as contract from '@bay/contract/facts';
 import type { FactRow } from '@bay/contract/facts';
 import { runCommand } from '../commands/run.ts';
 import type { Registry } from '../http/register.ts';
+import { readHead } from '../jobs/store.ts';
 import { bearerId, writeFact } from './store.ts';
 
 export function factRoutes(on: Registry): void {
   on.shop(contract.putFact, (tx, { params, body }, caller) =>
-    runCommand(tx, caller, 'put-fact', body.commandId, async () => ({ reply: await writeFact(tx, caller, { ...params, ...body }), jobId: params.jobId })),
+    runCommand(tx, caller, 'put-fact', body, async () => ({ reply: await writeFact(tx, caller, { ...params, ...body }), jobId: params.jobId })),
   );
 
   on.shop(contract.factHistory, async (tx, { params }) => {
+    await readHead(tx, params.jobId);
     const bearer = await bearerId(tx, params.jobId, params.bearer, params.factId);
     const rows = await tx
       .selectFrom('fact_version')

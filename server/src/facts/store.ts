@@ -5,7 +5,7 @@ import { computePlan, hasDifference, planDifference, titleOf } from '@bay/core/p
 import type { PlanDifference } from '@bay/core/plan';
 import type { FactRow } from '@bay/contract/facts';
 import type { UnitRole } from '@bay/contract/jobs';
-import { writeLogEntry } from '../commands/run.ts';
+import { momentOf, writeLogEntry } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import type { Caller } from '../http/register.ts';
@@ -64,7 +64,7 @@ export async function writeFact(tx: Tx, caller: Caller, write: FactWrite): Promi
   const material = (await readMaterial(tx, [jobId])).get(jobId)!;
   const shopSchools = await readShopSchools(tx);
   const before = computePlan(planInputOf({ jobId, ...material, shopSchools }));
-  const at = write.at ?? new Date();
+  const at = momentOf(caller, write.at);
   const row = {
     shop_id: caller.shopId,
     bearer_id: bearer,

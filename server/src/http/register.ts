@@ -1,5 +1,7 @@
 import type { Express, Request, RequestHandler, Response } from 'express';
 import type { z } from 'zod';
+import multer from 'multer';
+import { mostPhotoBytes } from '@bay/contract/logbook';
 import type { Endpoint } from '@bay/contract/endpoint';
 import type { Role } from '@bay/contract/crew';
 import type { Db, Tx } from '../db/connection.ts';
@@ -13,6 +15,8 @@ export interface Caller {
   name: string;
   initials: string;
   role: Role;
+  /** The command that runs for this caller. */
+  command?: { id: string; at?: Date; about?: string };
 }
 
 export interface Call<E extends Endpoint> {
@@ -22,6 +26,21 @@ export interface Call<E extends Endpoint> {
   req: Request;
   res: Response;
 }
+
+/** One file of a form, held in memory: it is on its way into the database. */
+const upload = multer({ storage: multer.memoryStorage(), limits: { fileSize: mostPhotoBytes, files: 1, fields: 12, fieldSize: 4000 } }).single('file');
+const oneFile: RequestHandler = (req, res, next) =>
+  void upload(req, res, (error: unknown) => {
+    if (error instanceof multer.MulterError)
+      return next(
+        new Refusal(
+          error.code === 'LIMIT_FILE_SIZE' ? 413 : 400,
+          error.code === 'LIMIT_FILE_SIZE' ? 'A photo has 20 MB at most.' : 'This form cannot be read.',
+        ),
+      );
+    if (error) return next(new Refusal(400, 'The upload broke off. Nothing was written; send it again.'));
+    next();
+  });
 
 const allowed: Record<Endpoint['access'], readonly Role[]> = {
   open: ['manager', 'technician', 'onlooker'],
@@ -82,11 +101,14 @@ export class Registry {
 
   /** An endpoint inside the caller's shop: one transaction, row-level security on. */
   shop<E extends Endpoint>(e: E, handler: (tx: Tx, call: Call<E>, caller: Caller) => Promise<z.infer<E['reply']>>): void {
-    this.app[e.method](e.path, async (req, res) => {
-      const call = read(e, req, res);
+    this.app[e.method](e.path, ...(e.form ? [oneFile] : []), async (req, res) => {
       const { shopId } = req.session;
       if (!shopId) throw new Refusal(401, 'Sign in first.');
-      const reply = await inShop(this.db, shopId, async (tx) => handler(tx, call, await callerOf(tx, req, e.access)));
+      const reply = await inShop(this.db, shopId, async (tx) => {
+        // Who may not is told so before what they sent is looked at.
+        const caller = await callerOf(tx, req, e.access);
+        return handler(tx, read(e, req, res), caller);
+      });
       res.json(reply);
     });
   }

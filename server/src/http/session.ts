@@ -10,10 +10,14 @@ declare module 'express-session' {
     personId: string;
     /** Sent back with every change, so that another site's form cannot make one. */
     token: string;
+    /** What kind of device it is, in a few words. */
+    device: string;
   }
 }
 
 const hours = 3_600_000;
+/** A device that was not seen for so long is signed out. */
+export const sessionDays = 14;
 
 /** Sessions live in PostgreSQL, so that any server process knows them. */
 export function sessions(pool: pg.Pool, secret: string, secure: boolean): RequestHandler {
@@ -25,7 +29,7 @@ export function sessions(pool: pg.Pool, secret: string, secure: boolean): Reques
     resave: false,
     saveUninitialized: false,
     rolling: true,
-    cookie: { httpOnly: true, sameSite: 'lax', secure, maxAge: 24 * 14 * hours },
+    cookie: { httpOnly: true, sameSite: 'lax', secure, maxAge: 24 * sessionDays * hours },
   });
 }
 

@@ -1,6 +1,6 @@
 import { faults, rankSuspects, startWeights } from '@bay/core/diagnosis';
 import { planInputOf, recordsOf } from '@bay/core/jobs';
-import { computePlan, titleOf } from '@bay/core/plan';
+import { computePlan, firstClause, titleOf } from '@bay/core/plan';
 import type { Plan } from '@bay/core/plan';
 import { stepStates } from '@bay/core/pull';
 import type { TaskRecord } from '@bay/core/pull';
@@ -27,9 +27,6 @@ interface Observation {
 }
 
 const plural = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
-
-/** The first clause of a long title: enough for a strip. */
-export const firstClause = (title: string): string => title.split(/[:,;]/)[0]!;
 
 /** What holds a job, in plain words, the most serious first. `today` is an ISO date. */
 function stateOf(material: Material, plan: Plan, today: string): Strip['state'] {
@@ -105,15 +102,7 @@ function doingOf(job: JobHead, material: Material, plan: Plan): string {
 }
 
 /** A strip of the Floor, computed from one job's material. */
-export function stripOf(
-  job: JobHead,
-  material: Material,
-  shopSchools: Record<string, string>,
-  today: string,
-): Omit<Strip, 'onIt'> & { tasksOn: { key: string; by: string; at: string }[] } {
+export function stripOf(job: JobHead, material: Material, shopSchools: Record<string, string>, today: string): Omit<Strip, 'onIt'> {
   const plan = computePlan(planInputOf({ jobId: job.id, ...material, shopSchools }));
-  const tasksOn = material.records
-    .filter((r) => r.kind === 'task' && (r.data as { status?: string }).status === 'on-it')
-    .map((r) => ({ key: r.key, by: r.by, at: r.at }));
-  return { ...job, state: stateOf(material, plan, today), doing: doingOf(job, material, plan), tasksOn };
+  return { ...job, state: stateOf(material, plan, today), doing: doingOf(job, material, plan) };
 }

@@ -3,15 +3,15 @@ import { sql } from 'kysely';
 import * as contract from '@bay/contract/jobs';
 import type { RecordRow } from '@bay/contract/records';
 import { stationName } from '@bay/core/jobs';
-import { titleOf } from '@bay/core/plan';
-import { buildSteps } from '@bay/core/prep';
+import { firstClause } from '@bay/core/plan';
 import { checkIdentity } from '@bay/core/sums';
+import { runningClocks } from '../clock/store.ts';
 import { runCommand, writeLogEntry } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import type { Caller, Registry } from '../http/register.ts';
 import { readShopSchools } from '../plan/store.ts';
-import { firstClause, stripOf } from './floor.ts';
+import { stripOf } from './floor.ts';
 import { readKnowledgeOfUnit, readHead, readHeads, readMaterial, readSheet } from './store.ts';
 
 interface NewJob {
@@ -172,8 +172,6 @@ export async function updateJob(tx: Tx, caller: Caller, jobId: string, change: J
 
 export { insertUnit, putInRole };
 
-const stepTitle = (key: string): string => buildSteps.find((s) => s.id === key)?.title ?? titleOf(key.replace(/^donor-/, ''));
-
 export function jobRoutes(on: Registry): void {
   on.shop(contract.readFloor, async (tx, _call, caller) => {
     const shop = await tx.selectFrom('shop').select('bays').where('id', '=', caller.shopId).executeTakeFirstOrThrow();
@@ -192,36 +190,33 @@ export function jobRoutes(on: Registry): void {
       .orderBy('name')
       .execute();
     const today = new Date().toISOString().slice(0, 10);
-    const strips = open.map((job) => {
-      const { tasksOn, ...strip } = stripOf(job, material.get(job.id)!, schools, today);
-      const onIt = tasksOn.map((t) => ({
-        initials: people.find((p) => p.name === t.by)?.initials ?? '',
-        name: t.by,
-        what: firstClause(stepTitle(t.key)),
-        since: t.at,
-      }));
-      return { ...strip, onIt };
-    });
+    const running = await runningClocks(tx);
+    const strips = open.map((job) => ({
+      ...stripOf(job, material.get(job.id)!, schools, today),
+      onIt: running.filter((c) => c.jobId === job.id).map((c) => ({ initials: c.initials, name: c.person, what: firstClause(c.title), since: c.startedAt })),
+    }));
     const crew = people.map((p) => {
-      const on = strips
-        .flatMap((s) => s.onIt.filter((o) => o.name === p.name).map((o) => ({ jobId: s.id, number: s.number, bay: s.bay, what: o.what, since: o.since })))
-        .sort((a, b) => (a.since < b.since ? 1 : -1))[0];
-      return { ...p, on: on ?? null };
+      const clock = running.find((c) => c.personId === p.id);
+      const strip = strips.find((s) => s.id === clock?.jobId);
+      return {
+        ...p,
+        on: clock && strip ? { jobId: strip.id, number: strip.number, bay: strip.bay, what: firstClause(clock.title), since: clock.startedAt } : null,
+      };
     });
     return { bays: shop.bays, strips, finished: heads.filter((h) => h.closedAt !== null), crew };
   });
 
   on.shop(contract.bookIn, (tx, { body }, caller) =>
-    runCommand(tx, caller, 'book-in', body.commandId, async () => {
+    runCommand(tx, caller, 'book-in', body, async () => {
       const jobId = await insertJob(tx, caller, body);
       return { reply: { job: await readHead(tx, jobId) }, jobId };
     }),
   );
 
-  on.shop(contract.readJob, (tx, { params }) => readSheet(tx, params.jobId));
+  on.shop(contract.readJob, (tx, { params }, caller) => readSheet(tx, caller, params.jobId));
 
   on.shop(contract.changeJob, (tx, { params, body }, caller) =>
-    runCommand(tx, caller, 'change-job', body.commandId, async () => ({
+    runCommand(tx, caller, 'change-job', body, async () => ({
       reply: { job: await updateJob(tx, caller, params.jobId, body, body.revision) },
       jobId: params.jobId,
     })),
@@ -236,7 +231,7 @@ export function jobRoutes(on: Registry): void {
   });
 
   on.shop(contract.addUnit, (tx, { body }, caller) =>
-    runCommand(tx, caller, 'add-unit', body.commandId, async () => {
+    runCommand(tx, caller, 'add-unit', body, async () => {
       const unitId = await insertUnit(tx, caller, { kind: body.kind, name: body.name, identity: body.identity || null, place: body.place });
       if (body.job) {
         await readHead(tx, body.job.jobId);
@@ -253,7 +248,7 @@ export function jobRoutes(on: Registry): void {
   );
 
   on.shop(contract.moveUnit, (tx, { params, body }, caller) =>
-    runCommand(tx, caller, 'move-unit', body.commandId, async () => {
+    runCommand(tx, caller, 'move-unit', body, async () => {
       const unit = await tx.updateTable('unit').set({ place: body.place }).where('id', '=', params.unitId).returning('name').executeTakeFirst();
       if (!unit) throw notFound('This unit');
       if (body.leaveJobId) {

@@ -1,7 +1,11 @@
 import { sql } from 'kysely';
 import type { JobHead, JobSheet, UnitRole } from '@bay/contract/jobs';
 import type { StationId } from '@bay/core/jobs';
+import { clockColumns } from '../clock/store.ts';
 import type { Tx } from '../db/connection.ts';
+import type { Caller } from '../http/register.ts';
+import { entryJson } from '../logbook/store.ts';
+import { withoutMoney } from '../records/money.ts';
 import { notFound, Refusal } from '../http/problem.ts';
 
 interface HeadRow {
@@ -48,20 +52,19 @@ const headSql = sql`
 
 /** One job as lists and heads show it. Refuses with "not here" what the shop does not have. */
 export async function readHead(tx: Tx, jobId: string): Promise<JobHead> {
-  const { rows } = await sql<HeadRow>`${headSql} where job.id = ${jobId}`.execute(tx);
+  const { rows } = await sql<HeadRow>`${headSql} where job.id = ${jobId} and job.withdrawn_at is null`.execute(tx);
   if (!rows[0]) throw notFound('This job');
   return head(rows[0]);
 }
 
 /** Every job of the shop, the newest first. */
 export async function readHeads(tx: Tx): Promise<JobHead[]> {
-  const { rows } = await sql<HeadRow>`${headSql} order by job.bay nulls last, job.number`.execute(tx);
+  const { rows } = await sql<HeadRow>`${headSql} where job.withdrawn_at is null order by job.bay nulls last, job.number`.execute(tx);
   return rows.map(head);
 }
 
 const factColumns = sql`json_build_object('bearerId', f.bearer_id, 'factId', f.fact_id, 'parts', f.parts, 'typed', f.typed, 'source', f.source, 'note', f.note, 'by', p.name, 'at', to_char(f.at at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'), 'revision', f.revision)`;
 const recordColumns = sql`json_build_object('kind', r.kind, 'key', r.key, 'data', r.data, 'revision', r.revision, 'on', r.on_role, 'by', p.name, 'at', to_char(r.at at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'))`;
-const logColumns = sql`json_build_object('id', l.id, 'kind', l.kind, 'station', l.station, 'text', l.text, 'about', l.about, 'data', l.data - 'before', 'by', p.name, 'initials', p.initials, 'at', to_char(l.at at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'))`;
 
 /** The SQL of a job sheet: one question, one answer, so that opening a job costs one round trip. */
 export const sheetSql = (jobId: string, logLines: number) => sql<{ sheet: Omit<JobSheet, 'job'> }>`
@@ -73,13 +76,15 @@ export const sheetSql = (jobId: string, logLines: number) => sql<{ sheet: Omit<J
       select *, null as on_role from record where bearer_id = ${jobId}
       union all select record.*, mine.role as on_role from record join mine on mine.id = record.bearer_id) r join person p on p.id = r.by_id), '[]'),
     'shopSchools', coalesce((select json_object_agg(question, side) from shop_school), '{}'),
-    'log', coalesce((select json_agg(${logColumns} order by l.id) from (select * from log_entry where job_id = ${jobId} order by id desc limit ${logLines}) l join person p on p.id = l.by_id), '[]')
+    'log', coalesce((select json_agg(${entryJson} order by l.id) from (select * from log_entry where job_id = ${jobId} order by id desc limit ${logLines}) l join person p on p.id = l.by_id), '[]'),
+    'running', coalesce((select json_agg(${clockColumns} order by c.started_at) from clock c join person p on p.id = c.person_id where c.job_id = ${jobId} and c.ended_at is null), '[]')
   ) as sheet`;
 
-export async function readSheet(tx: Tx, jobId: string, logLines = 80): Promise<JobSheet> {
+export async function readSheet(tx: Tx, caller: Caller, jobId: string, logLines = 80): Promise<JobSheet> {
   const job = await readHead(tx, jobId);
   const { rows } = await sheetSql(jobId, logLines).execute(tx);
-  return { job, ...rows[0]!.sheet };
+  const { sheet } = rows[0]!;
+  return { job, ...sheet, records: sheet.records.map((r) => ({ ...r, data: withoutMoney(caller, r.kind, r.data) })) };
 }
 
 export type Material = Pick<JobSheet, 'units' | 'facts' | 'records'>;
@@ -125,6 +130,8 @@ export async function unitInRole(tx: Tx, jobId: string, role: UnitRole): Promise
 
 /** Facts of a unit and what was measured, tightened and found on it. */
 export async function readKnowledgeOfUnit(tx: Tx, unitId: string): Promise<Pick<JobSheet, 'facts' | 'records'>> {
+  const unit = await tx.selectFrom('unit').select('id').where('id', '=', unitId).executeTakeFirst();
+  if (!unit) throw notFound('This unit');
   const facts = await sql<{
     row: JobSheet['facts'][number];
   }>`select ${factColumns} as row from fact f join person p on p.id = f.by_id where f.bearer_id = ${unitId}`.execute(tx);

@@ -68,6 +68,13 @@ export class LiveFeed {
     for (const res of this.watchers.get(change.shopId) ?? []) res.write(`event: change\ndata: ${payload}\n\n`);
   }
 
+  /** How many browsers listen to this process. */
+  get listeners(): number {
+    let sum = 0;
+    for (const set of this.watchers.values()) sum += set.size;
+    return sum;
+  }
+
   private each(tell: (res: Response) => void): void {
     for (const set of this.watchers.values()) set.forEach(tell);
   }
@@ -81,7 +88,10 @@ export class LiveFeed {
       res.write('event: hello\ndata: {}\n\n');
       const set = this.watchers.get(shopId) ?? new Set();
       this.watchers.set(shopId, set.add(res));
-      req.on('close', () => set.delete(res));
+      req.on('close', () => {
+        set.delete(res);
+        if (set.size === 0) this.watchers.delete(shopId);
+      });
     });
   }
 

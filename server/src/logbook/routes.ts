@@ -2,19 +2,40 @@ import * as contract from '@bay/contract/logbook';
 import { runCommand } from '../commands/run.ts';
 import type { Registry } from '../http/register.ts';
 import { readHead } from '../jobs/store.ts';
-import { readPage, writeLine } from './store.ts';
+import { writeLine } from './lines.ts';
+import { keepPhoto } from './photos.ts';
+import { lastEntryBy, markEntry, readPage, searchLog } from './store.ts';
 
 export function logbookRoutes(on: Registry): void {
   on.shop(contract.readLog, async (tx, { params, query }) => {
     await readHead(tx, params.jobId);
-    return readPage(tx, params.jobId, query.before, query.limit);
+    const { before, limit, ...filter } = query;
+    return readPage(tx, params.jobId, before, limit, filter);
   });
 
+  on.shop(contract.searchLog, async (tx, { query }) => ({ hits: await searchLog(tx, query.q, query.jobId, query.limit) }));
+
   on.shop(contract.writeLog, (tx, { params, body }, caller) =>
-    runCommand(tx, caller, 'write-log', body.commandId, async () => ({
-      reply: { entry: await writeLine(tx, caller, params.jobId, body.line, body.today) },
+    runCommand(tx, caller, 'write-log', body, async () => {
+      if (body.about) caller.command!.about = body.about;
+      await writeLine(tx, caller, params.jobId, body.line, body.today, { about: body.about });
+      return { reply: { entry: await lastEntryBy(tx, params.jobId, caller.personId) }, jobId: params.jobId, what: 'log' };
+    }),
+  );
+
+  on.shop(contract.markEntry, (tx, { params, body }, caller) =>
+    runCommand(tx, caller, 'mark-entry', body, async () => ({
+      reply: { entry: await markEntry(tx, caller, params.jobId, params.entryId, body) },
       jobId: params.jobId,
       what: 'log',
+    })),
+  );
+
+  on.shop(contract.addPhoto, (tx, { params, body, req }, caller) =>
+    runCommand(tx, caller, 'add-photo', body, async () => ({
+      reply: { record: await keepPhoto(tx, caller, req.file?.buffer, { jobId: params.jobId, ...body }) },
+      jobId: params.jobId,
+      what: 'record:photo',
     })),
   );
 }

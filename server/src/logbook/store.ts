@@ -1,126 +1,117 @@
-import { randomUUID } from 'node:crypto';
 import { sql } from 'kysely';
-import { bearerOf, factDef } from '@bay/core/facts';
-import { readLogLine } from '@bay/core/logbook';
-import type { LogEntryDraft } from '@bay/core/logbook';
-import { sheetOf } from '@bay/core/prep';
-import type { LogEntry } from '@bay/contract/logbook';
-import { writeLogEntry } from '../commands/run.ts';
+import type { RawBuilder } from 'kysely';
+import type { LogKind } from '@bay/core/logbook';
+import type { LogEntry, LogHit } from '@bay/contract/logbook';
+import { may } from '@bay/contract/rights';
 import type { Tx } from '../db/connection.ts';
-import { writeFact } from '../facts/store.ts';
+import { badInput, notFound, Refusal } from '../http/problem.ts';
 import type { Caller } from '../http/register.ts';
-import { findRecord, holdJob, writeRecord } from '../records/store.ts';
 
-const columns = sql<string>`l.id, l.kind, l.station, l.text, l.about, l.data - 'before' as data, p.name as by, p.initials, l.at`;
-type Row = Omit<LogEntry, 'at'> & { at: Date };
-const shown = (row: Row): LogEntry => ({ ...row, at: row.at.toISOString() });
+const utc = (column: RawBuilder<unknown>): RawBuilder<string> => sql<string>`to_char(${column} at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"')`;
+
+/** A line of the book as JSON, from `log_entry l` and `person p`. A minute is what a tablet and the network may take. */
+export const entryJson = sql<LogEntry>`json_build_object('id', l.id, 'kind', l.kind, 'station', l.station, 'text', l.text, 'about', l.about, 'data', l.data - 'before',
+  'byId', l.by_id, 'by', p.name, 'initials', p.initials, 'at', ${utc(sql`l.at`)}, 'receivedAt', case when l.received_at > l.at + interval '1 minute' then ${utc(sql`l.received_at`)} end,
+  'commandId', l.command_id,
+  'marks', coalesce((select json_agg(json_build_object('kind', m.kind, 'text', m.text, 'by', mp.name, 'at', ${utc(sql`m.at`)}) order by m.id)
+    from log_mark m join person mp on mp.id = m.by_id where m.entry_id = l.id), '[]'::json))`;
+
+export interface LogFilter {
+  kind?: readonly LogKind[] | undefined;
+  station?: string | undefined;
+  by?: string | undefined;
+  from?: string | undefined;
+  to?: string | undefined;
+  /** Minutes that the reader's clock is ahead of UTC: days are the reader's. */
+  offset?: number;
+  about?: string | undefined;
+}
+
+function conditions(f: LogFilter): RawBuilder<unknown> {
+  const day = (date: string, plusDays: number): RawBuilder<unknown> =>
+    sql`(${date}::date + ${plusDays}::int)::timestamp at time zone 'utc' - ${f.offset ?? 0}::int * interval '1 minute'`;
+  const all = [
+    ...(f.kind ? [sql`l.kind = any(${sql.val(f.kind)})`] : []),
+    ...(f.station ? [sql`l.station = ${f.station}`] : []),
+    ...(f.by ? [sql`l.by_id = ${f.by}`] : []),
+    ...(f.from ? [sql`l.at >= ${day(f.from, 0)}`] : []),
+    ...(f.to ? [sql`l.at < ${day(f.to, 1)}`] : []),
+    ...(f.about ? [sql`l.about = ${f.about}`] : []),
+  ];
+  return all.length === 0 ? sql`true` : sql.join(all, sql` and `);
+}
 
 /** A page of the book, oldest line first; `before` is the id of the first line already shown. */
-export async function readPage(tx: Tx, jobId: string, before: number | undefined, limit: number): Promise<{ entries: LogEntry[]; more: boolean }> {
-  const { rows } = await sql<Row>`
-    select ${columns} from log_entry l join person p on p.id = l.by_id
-    where l.job_id = ${jobId} and l.id < ${before ?? Number.MAX_SAFE_INTEGER} order by l.id desc limit ${limit + 1}`.execute(tx);
-  return { entries: rows.slice(0, limit).reverse().map(shown), more: rows.length > limit };
+export async function readPage(
+  tx: Tx,
+  jobId: string,
+  before: number | undefined,
+  limit: number,
+  filter: LogFilter = {},
+): Promise<{ entries: LogEntry[]; more: boolean }> {
+  const { rows } = await sql<{ entry: LogEntry }>`
+    select ${entryJson} as entry from (
+      select * from log_entry l where l.job_id = ${jobId} and l.id < ${before ?? Number.MAX_SAFE_INTEGER} and ${conditions(filter)} order by l.id desc limit ${limit + 1}
+    ) l join person p on p.id = l.by_id order by l.id desc`.execute(tx);
+  const entries = rows.map((r) => r.entry);
+  return { entries: entries.slice(0, limit).reverse(), more: entries.length > limit };
 }
 
-async function lastEntry(tx: Tx, jobId: string): Promise<LogEntry> {
-  const { rows } =
-    await sql<Row>`select ${columns} from log_entry l join person p on p.id = l.by_id where l.job_id = ${jobId} order by l.id desc limit 1`.execute(tx);
-  return shown(rows[0]!);
+export async function readEntry(tx: Tx, jobId: string, entryId: number): Promise<LogEntry> {
+  const { rows } = await sql<{ entry: LogEntry }>`
+    select ${entryJson} as entry from log_entry l join person p on p.id = l.by_id where l.job_id = ${jobId} and l.id = ${entryId}`.execute(tx);
+  if (!rows[0]) throw notFound('This line');
+  return rows[0].entry;
 }
 
-/** The next reading of a sheet that nobody took yet. */
-async function addReading(tx: Tx, caller: Caller, jobId: string, draft: LogEntryDraft & { kind: 'measurement' }, at?: Date): Promise<void> {
-  const key = `${draft.sheet}:${draft.place}`;
-  const def = sheetOf(draft.sheet);
-  const now = await findRecord(tx, jobId, 'sheet', key);
-  const readings = { ...(now?.data['readings'] as Record<string, number> | undefined) };
-  const next = def.readings.find((r) => readings[r.key] === undefined) ?? def.readings.at(-1)!;
-  readings[next.key] = draft.valueMm;
-  const typed = { ...(now?.data['typed'] as Record<string, string> | undefined), [next.key]: `${Number(draft.valueMm.toFixed(4))} mm` };
-  await writeRecord(tx, caller, {
-    jobId,
-    kind: 'sheet',
-    key,
-    data: { sheet: draft.sheet, place: draft.place, readings, typed },
-    revision: now?.revision ?? 0,
-    at,
-  });
+/** The last line that this person wrote on a job. */
+export async function lastEntryBy(tx: Tx, jobId: string, personId: string): Promise<LogEntry> {
+  const { rows } = await sql<{ entry: LogEntry }>`
+    select ${entryJson} as entry from log_entry l join person p on p.id = l.by_id where l.job_id = ${jobId} and l.by_id = ${personId} order by l.id desc limit 1`.execute(
+    tx,
+  );
+  return rows[0]!.entry;
 }
 
-async function release(tx: Tx, caller: Caller, jobId: string, draft: LogEntryDraft & { kind: 'release' }, at?: Date): Promise<boolean> {
-  const holds = await tx.selectFrom('record').select(['key', 'data', 'revision']).where('job_id', '=', jobId).where('kind', '=', 'hold').execute();
-  const hit = holds.find((h) => !h.data['released'] && String(h.data['waitsFor']).toLowerCase().includes(draft.what.toLowerCase()));
-  if (!hit) return false;
-  await writeRecord(tx, caller, { jobId, kind: 'hold', key: hit.key, data: { ...hit.data, released: {} }, revision: hit.revision, at });
-  return true;
+/** Words as people type them into a search, the last one as far as it is typed. */
+export function queryOf(typed: string): string {
+  const words = typed
+    .toLowerCase()
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter(Boolean);
+  return words.map((w, i) => (i === words.length - 1 ? `${w}:*` : w)).join(' & ');
 }
 
-/** Writes one line of the log bar: what it understood becomes a record or a fact, and the book says so. */
-export async function writeLine(tx: Tx, caller: Caller, jobId: string, line: string, today: string, at?: Date): Promise<LogEntry> {
-  await holdJob(tx, jobId);
-  const draft = readLogLine(line, today);
-  const note = (kind: 'note' | 'arrival' | 'release', text: string): Promise<number> => writeLogEntry(tx, caller, { jobId, kind, text, at });
-  switch (draft.kind) {
-    case 'note':
-      await note('note', draft.text);
-      break;
-    case 'arrival':
-      await note('arrival', draft.understood);
-      break;
-    case 'measurement':
-      await addReading(tx, caller, jobId, draft, at);
-      break;
-    case 'torque': {
-      const key = `${draft.joint}:${draft.bolt}`;
-      const now = await findRecord(tx, jobId, 'torque', key);
-      await writeRecord(tx, caller, {
-        jobId,
-        kind: 'torque',
-        key,
-        data: { joint: draft.joint, bolt: draft.bolt, stagesNm: [draft.torqueNm], angleDeg: draft.angleDeg, source: 'logged in one line' },
-        revision: now?.revision ?? 0,
-        at,
-      });
-      break;
-    }
-    case 'hold':
-      await writeRecord(tx, caller, { jobId, kind: 'hold', key: randomUUID(), data: { waitsFor: draft.waitsFor, due: draft.due }, revision: 0, at });
-      break;
-    case 'provisional':
-      await writeRecord(tx, caller, { jobId, kind: 'provisional', key: randomUUID(), data: { what: draft.what }, revision: 0, at });
-      break;
-    case 'release':
-      if (!(await release(tx, caller, jobId, draft, at))) await note('release', `${draft.understood}. No hold of that name was open`);
-      break;
-    case 'fact': {
-      const bearer = bearerOf(factDef(draft.factId).subject);
-      const donor = factDef(draft.factId).subject === 'donor';
-      const role = donor ? 'donor' : bearer;
-      const unit =
-        role === 'job'
-          ? { id: jobId }
-          : await tx
-              .selectFrom('job_unit')
-              .select('unit_id as id')
-              .where('job_id', '=', jobId)
-              .where('role', '=', role)
-              .where('left_at', 'is', null)
-              .executeTakeFirst();
-      const now =
-        unit &&
-        (await tx.selectFrom('fact').select(['typed', 'revision']).where('bearer_id', '=', unit.id).where('fact_id', '=', draft.factId).executeTakeFirst());
-      await writeFact(tx, caller, {
-        jobId,
-        bearer: role,
-        factId: draft.factId,
-        typed: { ...now?.typed, [draft.partKey]: draft.typed },
-        source: 'measured',
-        revision: now?.revision ?? 0,
-        at,
-      });
-      break;
-    }
-  }
-  return lastEntry(tx, jobId);
+/** Lines with these words, of one job or of the whole shop, the newest first, with the words that hit marked. */
+export async function searchLog(tx: Tx, typed: string, jobId: string | undefined, limit: number): Promise<LogHit[]> {
+  const query = queryOf(typed);
+  if (query === '') return [];
+  const { rows } = await sql<{ entry: LogEntry; job_id: string; number: string; car_name: string; hit: string }>`
+    with wanted as (select to_tsquery('english', ${query}) as q), hits as (select h as id from wanted, log_with_words(wanted.q, ${jobId ?? null}::uuid, ${limit}) h)
+    select ${entryJson} as entry, l.job_id, job.number,
+      (select unit.name from job_unit ju join unit on unit.id = ju.unit_id where ju.job_id = job.id and ju.role = 'car' limit 1) as car_name,
+      ts_headline('english', coalesce((select m.text from log_mark m where m.entry_id = l.id and m.kind = 'corrected' order by m.id desc limit 1), l.text), wanted.q,
+        'StartSel=' || chr(1) || ', StopSel=' || chr(2) || ', HighlightAll=true') as hit
+    from wanted, hits join log_entry l on l.id = hits.id join person p on p.id = l.by_id join job on job.id = l.job_id
+    where job.withdrawn_at is null order by l.id desc`.execute(tx);
+  return rows.map((r) => ({ ...r.entry, jobId: r.job_id, number: r.number, carName: r.car_name, hit: r.hit }));
+}
+
+/** Corrects or strikes a line. Nothing is overwritten: the mark stands beside the wording it speaks of. */
+export async function markEntry(
+  tx: Tx,
+  caller: Caller,
+  jobId: string,
+  entryId: number,
+  mark: { kind: 'corrected' | 'struck'; text: string },
+): Promise<LogEntry> {
+  const entry = await readEntry(tx, jobId, entryId);
+  if (entry.byId !== caller.personId && !may(caller.role, 'correct-others'))
+    throw new Refusal(403, `${entry.by} wrote this. Only they or the manager correct it.`);
+  if (mark.text === '') throw badInput({ text: mark.kind === 'corrected' ? 'Write how it should read.' : 'Say why it is struck.' });
+  await tx
+    .insertInto('log_mark')
+    .values({ shop_id: caller.shopId, entry_id: entryId, by_id: caller.personId, kind: mark.kind, text: mark.text })
+    .execute();
+  return readEntry(tx, jobId, entryId);
 }

@@ -23,6 +23,6 @@ export const planKinds = [
     logKind: 'unit',
     station: 'scope',
     prepare: (data, context) => stamped(data, context),
-    describe: (data) => `candidate priced${data.cost === undefined ? '' : ` at ${data.cost}`}${data.note ? `, ${data.note}` : ''}`,
+    describe: (data) => `candidate priced${data.note ? `, ${data.note}` : ''}`,
   }),
 ];

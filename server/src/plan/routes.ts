@@ -10,7 +10,7 @@ export function planRoutes(on: Registry): void {
   on.shop(contract.readSchools, async (tx) => ({ chosen: await readShopSchools(tx) }));
 
   on.shop(contract.chooseSchool, (tx, { params, body }, caller) =>
-    runCommand(tx, caller, 'choose-school', body.commandId, async () => {
+    runCommand(tx, caller, 'choose-school', body, async () => {
       const question = schoolQuestions.find((q) => q.id === params.question);
       if (!question) throw notFound('This question');
       if (body.side === '') await tx.deleteFrom('shop_school').where('question', '=', question.id).execute();

@@ -6,9 +6,10 @@ import { recordSchemas } from '@bay/contract/records';
 import type { Tx } from '../db/connection.ts';
 import { badInput, fieldsOf, notFound, Refusal } from '../http/problem.ts';
 import type { Caller } from '../http/register.ts';
-import { writeLogEntry } from '../commands/run.ts';
+import { momentOf, writeLogEntry } from '../commands/run.ts';
 import { unitInRole } from '../jobs/store.ts';
 import { ruleOf } from './kinds.ts';
+import { keepMoney, withoutMoney } from './money.ts';
 
 /** A job's row lock: writes on one job take turns, so that two of them never cross. */
 export async function holdJob(tx: Tx, jobId: string): Promise<void> {
@@ -52,13 +53,15 @@ export async function writeRecord(tx: Tx, caller: Caller, write: RecordWrite): P
   await holdJob(tx, jobId);
   const now = await findRecord(tx, jobId, kind, key);
   if ((now?.revision ?? 0) !== write.revision) {
-    const current: RecordRow | null = now ? { kind, key, data: now.data, revision: now.revision, by: now.by, at: now.at.toISOString() } : null;
+    const current: RecordRow | null = now
+      ? { kind, key, data: withoutMoney(caller, kind, now.data), revision: now.revision, by: now.by, at: now.at.toISOString() }
+      : null;
     throw new Refusal(409, now ? `${now.by} changed this meanwhile.` : 'This was removed meanwhile.', { current });
   }
-  const at = write.at ?? new Date();
+  const at = momentOf(caller, write.at);
   const rule = ruleOf(kind);
   const context = { key, before: now?.data as never, caller, at: at.toISOString() };
-  const data = (rule.prepare?.(read.data as never, context) ?? read.data) as Record<string, unknown>;
+  const data = keepMoney(caller, kind, (rule.prepare?.(read.data as never, context) ?? read.data) as Record<string, unknown>, now?.data);
   const on: UnitRole | undefined = rule.bearer?.(data as never);
   const bearer = now?.bearer_id ?? (on ? (await unitInRole(tx, jobId, on)).id : jobId);
   const revision = write.revision + 1;
@@ -73,12 +76,13 @@ export async function writeRecord(tx: Tx, caller: Caller, write: RecordWrite): P
   if (!written) throw new Refusal(409, 'Somebody changed this meanwhile, on another job that this unit serves. Load it again.');
   await writeLogEntry(tx, caller, {
     jobId,
-    kind: rule.logKind,
+    kind: typeof rule.logKind === 'function' ? rule.logKind(data as never, context) : rule.logKind,
     station: rule.station,
     text: rule.describe(data as never, context),
     about: rule.about?.(data as never, key) ?? key,
     data: { record: kind, key, revision, ...(now ? { before: now.data } : {}) },
     at: write.at,
   });
-  return { kind, key, data, revision, by: caller.name, at: at.toISOString() };
+  await rule.after?.(tx, data as never, { ...context, jobId });
+  return { kind, key, data: withoutMoney(caller, kind, data), revision, by: caller.name, at: at.toISOString() };
 }

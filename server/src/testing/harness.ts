@@ -60,6 +60,13 @@ export async function startServer(databaseUrl: string, webDir?: string): Promise
   };
 }
 
+/** A form of fields and one file, as a page sends it. */
+export function formOf(body: Record<string, unknown> = {}): FormData {
+  const form = new FormData();
+  for (const [name, value] of Object.entries(body)) form.append(name, value instanceof Blob ? value : String(value));
+  return form;
+}
+
 export interface Answer<T> {
   status: number;
   body: T;
@@ -83,8 +90,8 @@ export class Client {
     const query = new URLSearchParams(Object.entries((input.query ?? {}) as Record<string, string>)).toString();
     const res = await fetch(`${this.url}${path}${query ? `?${query}` : ''}`, {
       method: e.method.toUpperCase(),
-      headers: { 'content-type': 'application/json', 'x-bay-token': this.token, cookie: this.cookie, ...input.headers },
-      ...(e.method === 'get' ? {} : { body: JSON.stringify(input.body ?? {}) }),
+      headers: { ...(e.form ? {} : { 'content-type': 'application/json' }), 'x-bay-token': this.token, cookie: this.cookie, ...input.headers },
+      ...(e.method === 'get' ? {} : { body: e.form ? formOf(input.body as Record<string, unknown>) : JSON.stringify(input.body ?? {}) }),
     });
     const set = res.headers.getSetCookie().find((c) => c.startsWith('bay='));
     if (set) this.cookie = set.split(';')[0]!;

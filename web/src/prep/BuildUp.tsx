@@ -1,13 +1,8 @@
-import { buildSteps } from '@bay/core/prep';
-import { orderSteps } from '@bay/core/plan';
+import { buildStates, buildSteps } from '@bay/core/prep';
 import type { TaskRecord } from '@bay/core/pull';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
 import { dayWords, Trouble } from '../ui/index.ts';
 
-const ordered = orderSteps(
-  buildSteps.map((s, i) => ({ id: s.id, rank: i, after: s.after, before: [], needs: [] })),
-  [],
-);
 const byId = new Map(buildSteps.map((s) => [s.id, s]));
 
 /** The order of building up, with what each step waits for. */
@@ -15,18 +10,15 @@ export function BuildUp() {
   const { mayWrite } = useJob();
   const tasks = useRecords<TaskRecord>('task');
   const put = usePut();
-  const closed = (id: string): boolean => ['done', 'waived'].includes(tasks[id]?.status ?? 'open');
   return (
     <>
       <Trouble of={put} />
       <ol>
-        {ordered.ids.map((id) => {
+        {buildStates(tasks).map(({ id, status, heldBy }) => {
           const step = byId.get(id)!;
-          const status = tasks[id]?.status ?? 'open';
-          const heldBy = (ordered.before.get(id) ?? []).map((e) => e.from).filter((f) => !closed(f));
-          const free = status === 'open' && heldBy.length === 0;
+          const free = status === 'free';
           return (
-            <li key={id} className={`step ${status === 'open' ? (free ? 'free' : 'held') : status}`}>
+            <li key={id} className={`step ${status}`}>
               <span className="mark" aria-hidden="true">
                 {status === 'done' ? '✓' : status === 'on-it' ? '›' : ''}
               </span>
@@ -35,11 +27,11 @@ export function BuildUp() {
                 <p className="meta">
                   {step.how}. Why here: {step.why}
                 </p>
-                {heldBy.length > 0 && status === 'open' && (
+                {status === 'held' && (
                   <p className="meta ochre">Held: after {heldBy.map((f) => byId.get(f)!.title.split(/[:,;]/)[0]).join('; ')}</p>
                 )}
                 {step.caution && status !== 'done' && <p className="caution">{step.caution}</p>}
-                {status !== 'open' && tasks[id]?.at && (
+                {status !== 'free' && status !== 'held' && tasks[id]?.at && (
                   <p className="meta">
                     {tasks[id].by}, {dayWords(tasks[id].at)}
                   </p>
@@ -62,7 +54,7 @@ export function BuildUp() {
                       Done
                     </button>
                   )}
-                  {status !== 'open' && (
+                  {status !== 'free' && status !== 'held' && (
                     <button
                       type="button"
                       className="plain-button small bare"
@@ -72,7 +64,7 @@ export function BuildUp() {
                       Undo
                     </button>
                   )}
-                  {status === 'open' && (
+                  {(status === 'free' || status === 'held') && (
                     <button
                       type="button"
                       className="plain-button small bare"

@@ -1,0 +1,83 @@
+import { z } from 'zod';
+import { command, endpoint, id } from './endpoint.ts';
+import { logEntry } from './logbook.ts';
+
+export const readTakeover = endpoint({
+  method: 'get',
+  path: '/api/jobs/:jobId/takeover',
+  summary: 'What was written on a job since you last took it over or wrote on it',
+  access: 'look',
+  params: z.object({ jobId: id }),
+  reply: z.object({ since: z.string().nullable(), entries: z.array(logEntry), more: z.number() }),
+});
+export const takeOver = endpoint({
+  method: 'post',
+  path: '/api/jobs/:jobId/takeover',
+  summary: 'You have read the sheet and take the job over',
+  access: 'work',
+  params: z.object({ jobId: id }),
+  body: z.object({ ...command }),
+  reply: z.object({ at: z.string() }),
+});
+
+export const customerLink = z.object({ id, madeBy: z.string(), madeAt: z.string(), endsAt: z.string(), revoked: z.boolean() });
+export const listLinks = endpoint({
+  method: 'get',
+  path: '/api/jobs/:jobId/links',
+  summary: 'Links by which the customer looks at a job',
+  access: 'manage',
+  params: z.object({ jobId: id }),
+  reply: z.object({ links: z.array(customerLink) }),
+});
+export const makeLink = endpoint({
+  method: 'post',
+  path: '/api/jobs/:jobId/links',
+  summary: 'Make a link for the customer; it is shown once',
+  access: 'manage',
+  params: z.object({ jobId: id }),
+  body: z.object({ ...command, days: z.number().int().min(1).max(365).default(60) }),
+  reply: z.object({ link: customerLink, path: z.string() }),
+});
+export const revokeLink = endpoint({
+  method: 'delete',
+  path: '/api/jobs/:jobId/links/:linkId',
+  summary: 'End a customer link',
+  access: 'manage',
+  params: z.object({ jobId: id, linkId: id }),
+  body: z.object({ ...command }),
+  reply: z.object({ link: customerLink }),
+});
+
+/** What a customer sees: how it goes and what is asked of them. No money of the shop, no names of records. */
+export const customerView = z.object({
+  shop: z.string(),
+  number: z.string(),
+  carName: z.string(),
+  engineName: z.string().nullable(),
+  station: z.string(),
+  signedStations: z.array(z.string()),
+  promised: z.string().nullable(),
+  waitsFor: z.array(z.object({ what: z.string(), due: z.string().nullable() })),
+  asks: z.array(
+    z.object({ key: id, what: z.string(), amount: z.number().nullable(), answer: z.object({ yes: z.boolean(), text: z.string(), at: z.string() }).nullable() }),
+  ),
+});
+export type CustomerView = z.infer<typeof customerView>;
+const token = z.string().regex(/^[\w-]{20,80}$/, 'This link is not whole.');
+export const readCustomerView = endpoint({
+  method: 'get',
+  path: '/api/customer/:token',
+  summary: 'A job as its customer sees it, by the link they were given',
+  access: 'open',
+  params: z.object({ token }),
+  reply: customerView,
+});
+export const answerAsCustomer = endpoint({
+  method: 'post',
+  path: '/api/customer/:token/answer',
+  summary: 'The customer answers what was asked',
+  access: 'open',
+  params: z.object({ token }),
+  body: z.object({ ...command, key: id, yes: z.boolean(), text: z.string().trim().max(400).default('') }),
+  reply: customerView,
+});

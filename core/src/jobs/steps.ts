@@ -1,0 +1,65 @@
+import { buildStates } from '../prep/build-states.ts';
+import { buildSteps } from '../prep/data/build-up.ts';
+import type { Plan } from '../plan/plan.ts';
+import { taskTitle } from '../plan/title.ts';
+import { stepStates } from '../pull/plan.ts';
+import type { PullPlan, StepState } from '../pull/plan.ts';
+import type { TaskRecord } from '../pull/types.ts';
+import type { StationId } from './stations.ts';
+
+/** One step of a job, of whatever station, as lists of work show it. */
+export interface WorkStep {
+  /** Key of its task record. */
+  key: string;
+  title: string;
+  station: StationId;
+  status: StepState['status'];
+  /** Least and most minutes; an estimate. */
+  minutes?: readonly number[];
+  caution?: string;
+  thenWait?: string;
+  /** Titles of what must come first. */
+  heldBy: readonly string[];
+  record?: TaskRecord;
+}
+
+type Tasks = Readonly<Record<string, TaskRecord | undefined>>;
+
+function ofPull(plan: PullPlan, prefix: string, station: StationId, tasks: Tasks): WorkStep[] {
+  const states = stepStates(plan, Object.fromEntries(plan.lines.map((l) => [l.def.id, tasks[prefix + l.def.id]])));
+  return plan.lines.map(({ def }): WorkStep => {
+    const state = states.get(def.id)!;
+    const record = tasks[prefix + def.id];
+    return {
+      key: prefix + def.id,
+      title: def.title,
+      station,
+      status: state.status,
+      minutes: def.minutes,
+      ...(def.caution ? { caution: def.caution } : {}),
+      ...(def.thenWait ? { thenWait: def.thenWait } : {}),
+      heldBy: state.heldBy.map(taskTitle),
+      ...(record ? { record } : {}),
+    };
+  });
+}
+
+/** Every step of a job in the order of the stations, with where each stands. `donor` tells whether one is on the job. */
+export function workSteps(plan: Plan, tasks: Tasks, donor: boolean): WorkStep[] {
+  const simple = (key: string, title: string, station: StationId): WorkStep => {
+    const record = tasks[key];
+    const status = record?.status ?? 'open';
+    return { key, title, station, status: status === 'open' ? 'free' : status, heldBy: [], ...(record ? { record } : {}) };
+  };
+  const build = buildStates(tasks);
+  return [
+    ...(donor ? ofPull(plan.harvestSteps, 'donor-', 'donor', tasks) : []),
+    ...ofPull(plan.pull, '', 'pull', tasks),
+    ...build.map(({ id, status, heldBy }): WorkStep => {
+      const def = buildSteps.find((s) => s.id === id)!;
+      return { ...simple(id, def.title, 'prep'), status, heldBy: heldBy.map(taskTitle), ...(def.caution ? { caution: def.caution } : {}) };
+    }),
+    ...plan.fitTasks.map((t) => simple(t.id, t.title, 'fit')),
+    ...plan.benchTests.map((t) => simple(t.def.id, taskTitle(t.def.id), 'connect')),
+  ];
+}

@@ -1,0 +1,34 @@
+import { meets, wordsOf } from './words.ts';
+import type { Named } from './words.ts';
+
+export interface Thing extends Named {
+  sort: 'step' | 'part' | 'circuit' | 'interface';
+}
+
+/** How much a word tells, 0 to 1: one that stands in many titles tells little. */
+function weights(things: readonly Thing[]): Map<string, number> {
+  const count = new Map<string, number>();
+  for (const t of things) for (const w of new Set(wordsOf(t.title))) count.set(w, (count.get(w) ?? 0) + 1);
+  return new Map([...count].map(([w, n]) => [w, Math.log(1 + things.length / n) / Math.log(1 + things.length)]));
+}
+
+/**
+ * What a line probably belongs to: the open step, part, circuit or interface whose title shares most with it, words that stand
+ * in few titles counting more. The step somebody is clocked on counts as the likeliest when nothing else is clearly spoken of.
+ */
+export function suggestAbout(line: string, things: readonly Thing[], running?: string): Thing | undefined {
+  const said = wordsOf(line);
+  const weigh = weights(things);
+  // Most of a title, or a word that hardly another title has.
+  const spokenOf = 0.15;
+  const score = (t: Thing): number => {
+    const own = [...new Set(wordsOf(t.title))];
+    const shared = own.filter((w) => w.length >= 3 && said.some((s) => meets(s, w))).reduce((sum, w) => sum + (weigh.get(w) ?? 0), 0);
+    const all = own.reduce((sum, w) => sum + (weigh.get(w) ?? 0), 0);
+    return shared < 0.6 ? 0 : (shared * shared) / all;
+  };
+  const ranked = things.map((t) => ({ t, s: score(t) })).sort((a, b) => b.s - a.s || (a.t.key < b.t.key ? -1 : 1));
+  const first = ranked[0];
+  if (first && first.s >= spokenOf && first.s > (ranked[1]?.s ?? 0)) return first.t;
+  return things.find((t) => t.key === running);
+}

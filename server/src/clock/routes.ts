@@ -1,0 +1,49 @@
+import * as contract from '@bay/contract/clock';
+import { runCommand, writeLogEntry } from '../commands/run.ts';
+import type { Registry } from '../http/register.ts';
+import { readHead } from '../jobs/store.ts';
+import { clocksOfJob, correctClock, hoursWords, startClock, stopClock } from './store.ts';
+
+export function clockRoutes(on: Registry): void {
+  on.shop(contract.startClock, (tx, { params, body }, caller) =>
+    runCommand(tx, caller, 'start-clock', body, async () => {
+      await readHead(tx, params.jobId);
+      const clock = await startClock(tx, caller, { ...body, jobId: params.jobId });
+      await writeLogEntry(tx, caller, {
+        jobId: params.jobId,
+        kind: 'clock',
+        station: body.station,
+        about: body.about,
+        text: `on: ${body.title}${body.work === 'work' ? '' : `, ${body.work}`}${body.redoes ? `, redoes ${body.redoes}` : ''}`,
+      });
+      return { reply: { clock }, jobId: params.jobId, what: 'clock' };
+    }),
+  );
+
+  on.shop(contract.stopClock, (tx, { body }, caller) =>
+    runCommand(tx, caller, 'stop-clock', body, async () => {
+      const clock = await stopClock(tx, caller);
+      if (clock)
+        await writeLogEntry(tx, caller, {
+          jobId: clock.jobId,
+          kind: 'clock',
+          station: clock.station,
+          about: clock.about ?? undefined,
+          text: `off: ${clock.title}, ${hoursWords(clock)}`,
+        });
+      return { reply: { clock: clock ?? null }, ...(clock ? { jobId: clock.jobId } : {}), what: 'clock' };
+    }),
+  );
+
+  on.shop(contract.correctClock, (tx, { params, body }, caller) =>
+    runCommand(tx, caller, 'correct-clock', body, async () => {
+      const clock = await correctClock(tx, caller, params.clockId, body);
+      return { reply: { clock }, jobId: clock.jobId, what: 'clock' };
+    }),
+  );
+
+  on.shop(contract.readClocks, async (tx, { params }) => {
+    await readHead(tx, params.jobId);
+    return { clocks: await clocksOfJob(tx, params.jobId) };
+  });
+}

@@ -1,0 +1,165 @@
+import { createHash, randomBytes, randomUUID } from 'node:crypto';
+import type { Request } from 'express';
+import { sql } from 'kysely';
+import type pg from 'pg';
+import * as contract from '@bay/contract/handover';
+import type { CustomerView } from '@bay/contract/handover';
+import { runCommand, writeLogEntry } from '../commands/run.ts';
+import { inShop } from '../db/connection.ts';
+import type { Db, Tx } from '../db/connection.ts';
+import { notFound, Refusal } from '../http/problem.ts';
+import { failedTries } from '../http/rate-limit.ts';
+import type { Registry } from '../http/register.ts';
+import { readHead } from '../jobs/store.ts';
+import { announce } from '../live/events.ts';
+
+const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
+
+async function linksOf(tx: Tx, jobId: string) {
+  const rows = await tx
+    .selectFrom('customer_link')
+    .innerJoin('person', 'person.id', 'customer_link.made_by')
+    .select(['customer_link.id', 'person.name', 'made_at', 'ends_at', 'revoked_at'])
+    .where('job_id', '=', jobId)
+    .orderBy('made_at', 'desc')
+    .execute();
+  return rows.map((r) => ({ id: r.id, madeBy: r.name, madeAt: r.made_at.toISOString(), endsAt: r.ends_at.toISOString(), revoked: r.revoked_at !== null }));
+}
+
+interface AskData {
+  what: string;
+  to: string;
+  amount?: number;
+  answer?: { yes?: boolean; text: string; at: string };
+}
+
+/** A job as its customer sees it. */
+async function viewOf(tx: Tx, jobId: string): Promise<CustomerView> {
+  const job = await readHead(tx, jobId);
+  const shop = await tx.selectFrom('shop').select('name').executeTakeFirstOrThrow();
+  const records = await tx
+    .selectFrom('record')
+    .select(['kind', 'key', 'data'])
+    .where('job_id', '=', jobId)
+    .where('kind', 'in', ['ask', 'hold'])
+    .orderBy('at')
+    .execute();
+  const asks = records.filter((r) => r.kind === 'ask').map((r) => ({ key: r.key, ...(r.data as unknown as AskData) }));
+  const holds = records.filter((r) => r.kind === 'hold' && !r.data['released']).map((r) => r.data as { waitsFor: string; due?: string });
+  return {
+    shop: shop.name,
+    number: job.number,
+    carName: job.carName,
+    engineName: job.engineName,
+    station: job.station,
+    signedStations: job.signedStations,
+    promised: job.promised,
+    waitsFor: holds.map((h) => ({ what: h.waitsFor, due: h.due ?? null })),
+    asks: asks
+      .filter((a) => a.to === 'customer')
+      .map((a) => ({
+        key: a.key,
+        what: a.what,
+        amount: a.amount ?? null,
+        answer: a.answer ? { yes: a.answer.yes ?? false, text: a.answer.text, at: a.answer.at } : null,
+      })),
+  };
+}
+
+export function linkRoutes(on: Registry, db: Db, pool: pg.Pool): void {
+  on.shop(contract.listLinks, async (tx, { params }) => {
+    await readHead(tx, params.jobId);
+    return { links: await linksOf(tx, params.jobId) };
+  });
+
+  on.shop(contract.makeLink, async (tx, { params, body }, caller) => {
+    const token = randomBytes(24).toString('base64url');
+    // The reply is kept so that a command sent twice answers the same; the token itself must not be kept, so it is added behind.
+    const { link } = await runCommand(tx, caller, 'make-link', body, async () => {
+      await readHead(tx, params.jobId);
+      const linkId = randomUUID();
+      await tx
+        .insertInto('customer_link')
+        .values({
+          id: linkId,
+          shop_id: caller.shopId,
+          job_id: params.jobId,
+          token_hash: hashOf(token),
+          made_by: caller.personId,
+          ends_at: new Date(Date.now() + body.days * 86_400_000),
+        })
+        .execute();
+      await writeLogEntry(tx, caller, { jobId: params.jobId, kind: 'job', text: `link for the customer made, good for ${body.days} days` });
+      return { reply: { link: (await linksOf(tx, params.jobId)).find((l) => l.id === linkId)! }, jobId: params.jobId, what: 'links' };
+    });
+    const known = await tx.selectFrom('customer_link').select('id').where('token_hash', '=', hashOf(token)).executeTakeFirst();
+    if (!known) throw new Refusal(409, 'This link was made already and is shown only once. End it and make a new one.');
+    return { link, path: `/c/${token}` };
+  });
+
+  on.shop(contract.revokeLink, (tx, { params, body }, caller) =>
+    runCommand(tx, caller, 'revoke-link', body, async () => {
+      const { numUpdatedRows } = await tx
+        .updateTable('customer_link')
+        .set({ revoked_at: new Date() })
+        .where('id', '=', params.linkId)
+        .where('job_id', '=', params.jobId)
+        .executeTakeFirst();
+      if (numUpdatedRows === 0n) throw notFound('This link');
+      await writeLogEntry(tx, caller, { jobId: params.jobId, kind: 'job', text: 'link for the customer ended' });
+      return { reply: { link: (await linksOf(tx, params.jobId)).find((l) => l.id === params.linkId)! }, jobId: params.jobId, what: 'links' };
+    }),
+  );
+
+  const inLink = async <T>(token: string, work: (tx: Tx, jobId: string, shopId: string) => Promise<T>): Promise<T> => {
+    const { rows } = await sql<{ shop_id: string; job_id: string }>`select shop_id, job_id from link_candidate(${hashOf(token)})`.execute(db);
+    const link = rows[0];
+    if (!link) throw new Refusal(404, 'This link does not lead anywhere any more. Ask the shop for a new one.');
+    return inShop(db, link.shop_id, (tx) => work(tx, link.job_id, link.shop_id));
+  };
+  const tries = failedTries(pool, 'customer', 30, (req: Request) => req.ip ?? 'unknown');
+
+  on.open(contract.readCustomerView, ({ params }) => inLink(params.token, viewOf), tries);
+
+  on.open(
+    contract.answerAsCustomer,
+    ({ params, body }) =>
+      inLink(params.token, async (tx, jobId, shopId) => {
+        const ask = await tx
+          .selectFrom('record')
+          .select(['data', 'revision', 'by_id'])
+          .where('job_id', '=', jobId)
+          .where('kind', '=', 'ask')
+          .where('key', '=', body.key)
+          .forUpdate()
+          .executeTakeFirst();
+        const data = ask?.data as AskData | undefined;
+        if (!ask || !data || data.to !== 'customer') throw notFound('This question');
+        // Answered already: the first answer stands, and a second tap changes nothing.
+        if (data.answer) return viewOf(tx, jobId);
+        const answer = { yes: body.yes, text: body.text, by: 'the customer', at: new Date().toISOString() };
+        await tx
+          .updateTable('record')
+          .set({ data: JSON.stringify({ ...data, answer }), revision: ask.revision + 1, at: new Date() })
+          .where('job_id', '=', jobId)
+          .where('kind', '=', 'ask')
+          .where('key', '=', body.key)
+          .execute();
+        const asker = await tx.selectFrom('person').select(['id', 'name', 'initials', 'role']).where('id', '=', ask.by_id).executeTakeFirstOrThrow();
+        await writeLogEntry(
+          tx,
+          { shopId, personId: asker.id, ...asker },
+          {
+            jobId,
+            kind: 'approval',
+            text: `the customer says ${body.yes ? 'yes' : 'no'}: ${data.what}${body.text ? `. ${body.text}` : ''}`,
+            about: body.key,
+            data: { byCustomer: true },
+          },
+        );
+        await announce(tx, { shopId, jobId, what: 'record:ask', by: 'customer' });
+        return viewOf(tx, jobId);
+      }),
+    tries,
+  );
+}

@@ -1,0 +1,390 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { endpoints } from '@bay/contract/all';
+import * as crew from '@bay/contract/crew';
+import type { Endpoint } from '@bay/contract/endpoint';
+import * as handover from '@bay/contract/handover';
+import * as jobs from '@bay/contract/jobs';
+import { readLog, writeLog } from '@bay/contract/logbook';
+import { putRecord } from '@bay/contract/records';
+import { Client, commandId, freshDatabase, startServer } from '../testing/harness.ts';
+import type { TestServer } from '../testing/harness.ts';
+import { asFile, phonePhoto } from '../testing/pictures.ts';
+import { bookedJob, shopWithCrew } from '../testing/shop.ts';
+import type { TestShop } from '../testing/shop.ts';
+
+/** Every endpoint, for every role, and with the ids of another shop. The table in words is docs/rights.md. */
+
+let database: Awaited<ReturnType<typeof freshDatabase>>;
+let server: TestServer;
+let one: TestShop;
+let two: TestShop;
+let picture: Buffer;
+
+beforeAll(async () => {
+  database = await freshDatabase();
+  server = await startServer(database.url);
+  [one, two] = [await shopWithCrew(server, 'r1'), await shopWithCrew(server, 'r2')];
+  picture = await phonePhoto(64, 48);
+});
+afterAll(async () => {
+  await server.stop();
+  await database.drop();
+});
+
+type Input = Parameters<Client['call']>[1];
+interface Ids {
+  jobId: string;
+  carId: string;
+  person: string;
+  entryId: number;
+  partId: string;
+  linkId: string;
+  token: string;
+  askKey: string;
+  clockId: string;
+  command: string;
+}
+
+/** A job with something in it that every endpoint can be asked about; made anew for each call, so that calls do not meet. */
+async function material(shop: TestShop, by: Client): Promise<Ids> {
+  const jobId = await bookedJob(shop.manager);
+  const put = (
+    kind: 'part' | 'ask' | 'task',
+    key: string,
+    data: Record<string, unknown>,
+    who = shop.manager,
+  ) =>
+    who.good(putRecord, {
+      params: { jobId, kind, key },
+      body: { commandId: commandId(), data, revision: 0 },
+    });
+  const partId = commandId();
+  await put('part', partId, {
+    takeId: 'take-ecu',
+    title: 'Unit',
+    condition: 'good',
+    label: 'C-1',
+    place: 'C2',
+  });
+  const askKey = commandId();
+  await put('ask', askKey, { ask: 'approval', to: 'customer', what: 'Regrind?', amount: 300 });
+  const command = commandId();
+  const writer = by === shop.onlooker ? shop.manager : by;
+  await writer.good(writeLog, {
+    params: { jobId },
+    body: { commandId: command, line: 'read vehicle plate twice', today: '2026-11-26' },
+  });
+  await writer.good(putRecord, {
+    params: { jobId, kind: 'task', key: 'rm-identify' },
+    body: { commandId: commandId(), data: { status: 'on-it' }, revision: 0 },
+  });
+  const { entries } = await shop.manager.good(readLog, { params: { jobId } });
+  const sheet = await shop.manager.good(jobs.readJob, { params: { jobId } });
+  const { link, path } = await shop.manager.good(handover.makeLink, {
+    params: { jobId },
+    body: { commandId: commandId() },
+  });
+  const { person } = await shop.manager.good(crew.addPerson, {
+    body: {
+      commandId: commandId(),
+      name: `Spare ${jobId}`,
+      initials: 'SP',
+      role: 'technician',
+      pin: '4444',
+    },
+  });
+  return {
+    jobId,
+    carId: sheet.units.find((u) => u.role === 'car')!.id,
+    person: person.id,
+    entryId: entries.find((e) => e.text.startsWith('read vehicle'))!.id,
+    partId,
+    linkId: link.id,
+    token: path.replace('/c/', ''),
+    askKey,
+    clockId: sheet.running[0]!.id,
+    command,
+  };
+}
+
+const body = (extra: Record<string, unknown> = {}) => ({ commandId: commandId(), ...extra });
+const anHourAgo = () => new Date(Date.now() - 3_600_000).toISOString();
+
+/** A good call of each endpoint that works in a shop. An endpoint without one fails the test below. */
+const calls: Record<string, (ids: Ids) => Input> = {
+  setPin: (i) => ({ params: { personId: i.person }, body: body({ pin: '7777' }) }),
+  setPassword: (i) => ({
+    params: { personId: i.person },
+    body: body({ email: `${i.person}@shop.example`, password: 'another long word' }),
+  }),
+  removePerson: (i) => ({ params: { personId: i.person }, body: body() }),
+  addPerson: () => ({
+    body: body({ name: 'New', initials: 'NE', role: 'technician', pin: '4444' }),
+  }),
+  listSessions: () => ({}),
+  endSession: () => ({ params: { sessionId: 'no-such-session-0000' } }),
+  readWaiting: () => ({}),
+  readBench: () => ({}),
+  startClock: (i) => ({
+    params: { jobId: i.jobId },
+    body: body({ title: 'sweeping', station: 'pull', work: 'work' }),
+  }),
+  stopClock: () => ({ body: body() }),
+  correctClock: (i) => ({
+    params: { clockId: i.clockId },
+    body: body({
+      revision: 1,
+      startedAt: anHourAgo(),
+      endedAt: anHourAgo(),
+      reason: 'tapped late',
+    }),
+  }),
+  readClocks: (i) => ({ params: { jobId: i.jobId } }),
+  readFloor: () => ({}),
+  bookIn: () => ({
+    body: body({
+      car: { name: 'Car', modelYear: 1970, identity: 'A-123' },
+      customer: 'C',
+      wish: 'go',
+    }),
+  }),
+  readJob: (i) => ({ params: { jobId: i.jobId } }),
+  changeJob: (i) => ({ params: { jobId: i.jobId }, body: body({ revision: 1, bay: '2' }) }),
+  listUnits: () => ({}),
+  addUnit: (i) => ({
+    body: body({
+      kind: 'engine',
+      name: 'four',
+      place: 'shelf',
+      job: { jobId: i.jobId, role: 'engine' },
+    }),
+  }),
+  moveUnit: (i) => ({ params: { unitId: i.carId }, body: body({ place: 'yard', job: null }) }),
+  unitFacts: (i) => ({ params: { unitId: i.carId } }),
+  find: () => ({ query: { q: 'camper' } }),
+  readPart: (i) => ({ params: { partId: i.partId } }),
+  putFact: (i) => ({
+    params: { jobId: i.jobId, bearer: 'car', factId: 'rec-hv-system' },
+    body: body({ typed: { value: 'no' }, source: 'measured', revision: 0 }),
+  }),
+  factHistory: (i) => ({ params: { jobId: i.jobId, bearer: 'car', factId: 'rec-model-year' } }),
+  putRecord: (i) => ({
+    params: { jobId: i.jobId, kind: 'hold', key: commandId() },
+    body: body({ data: { waitsFor: 'paint' }, revision: 0 }),
+  }),
+  readLog: (i) => ({ params: { jobId: i.jobId } }),
+  searchLog: (i) => ({ query: { q: 'vehicle', jobId: i.jobId } }),
+  writeLog: (i) => ({
+    params: { jobId: i.jobId },
+    body: body({ line: 'hello', today: '2026-11-26' }),
+  }),
+  markEntry: (i) => ({
+    params: { jobId: i.jobId, entryId: i.entryId },
+    body: body({ kind: 'corrected', text: 'started later' }),
+  }),
+  undoCommand: (i) => ({ params: { target: i.command }, body: body() }),
+  addPhoto: (i) => ({
+    params: { jobId: i.jobId },
+    body: body({ photoId: commandId(), caption: 'bell', file: asFile(picture) }),
+  }),
+  readSchools: () => ({}),
+  chooseSchool: () => ({
+    params: { question: 'sch-clamps' },
+    body: body({ side: 'sch-clamps-a' }),
+  }),
+  readTakeover: (i) => ({ params: { jobId: i.jobId } }),
+  takeOver: (i) => ({ params: { jobId: i.jobId }, body: body() }),
+  listLinks: (i) => ({ params: { jobId: i.jobId } }),
+  makeLink: (i) => ({ params: { jobId: i.jobId }, body: body() }),
+  revokeLink: (i) => ({ params: { jobId: i.jobId, linkId: i.linkId }, body: body() }),
+};
+
+const inShop = endpoints.filter(([, e]) => e.access !== 'open' && e.access !== 'shop');
+const roles = ['manager', 'technician', 'onlooker'] as const;
+const mayCall: Record<Endpoint['access'], readonly (typeof roles)[number][]> = {
+  open: roles,
+  shop: roles,
+  look: roles,
+  work: ['manager', 'technician'],
+  manage: ['manager'],
+};
+
+/** Endpoints whose good answer is that there is no such thing. */
+const nothingThere = new Set(['endSession']);
+/** Lists of the whole shop: asked from another shop they answer, with nothing of this one. */
+const wholeShop = new Set([
+  'listSessions',
+  'readWaiting',
+  'readBench',
+  'readFloor',
+  'listUnits',
+  'find',
+  'readSchools',
+  'searchLog',
+  'addPerson',
+  'stopClock',
+  'bookIn',
+  'chooseSchool',
+]);
+
+describe('every endpoint', () => {
+  it('is in the list of calls', () => {
+    expect(inShop.map(([name]) => name).filter((name) => !(name in calls))).toEqual([]);
+  });
+  it.each(inShop)('%s is refused to nobody in particular', async (name, e) => {
+    const client = new Client(server.url);
+    expect((await client.call(e, calls[name]!(await material(one, one.manager)))).status).toBe(401);
+  });
+  describe.each(roles)('as %s', (role) => {
+    it.each(inShop)('%s', async (name, e) => {
+      const client = one[role];
+      const input = calls[name]!(await material(one, client));
+      const answer = await client.call(e, input);
+      const expected = !mayCall[e.access].includes(role) ? 403 : nothingThere.has(name) ? 404 : 200;
+      expect(answer.status, JSON.stringify(answer.problem)).toBe(expected);
+    });
+  });
+  it.each(inShop)('%s shows and changes nothing of another shop', async (name, e) => {
+    const ids = await material(one, one.manager);
+    const before = await one.manager.good(jobs.readJob, { params: { jobId: ids.jobId } });
+    const answer = await two.manager.call(e, calls[name]!(ids));
+    if (wholeShop.has(name)) {
+      expect(answer.status).toBe(200);
+      const said = JSON.stringify(answer.body);
+      for (const id of [ids.jobId, ids.carId, ids.partId, ids.person])
+        expect(said).not.toContain(id);
+    } else expect(answer.status, JSON.stringify(answer.problem)).toBe(404);
+    const after = await one.manager.good(jobs.readJob, { params: { jobId: ids.jobId } });
+    expect(after).toEqual(before);
+  });
+});
+
+describe('beside reading and writing', () => {
+  const put = (
+    who: Client,
+    jobId: string,
+    kind: 'gate' | 'kit' | 'ask',
+    key: string,
+    data: Record<string, unknown>,
+    revision = 0,
+  ) =>
+    who.call(putRecord, {
+      params: { jobId, kind, key },
+      body: { commandId: commandId(), data, revision },
+    });
+
+  it('money is seen by the manager only, and what others write erases none of it', async () => {
+    const jobId = await bookedJob(one.manager);
+    await put(one.manager, jobId, 'kit', 'kit-sump', { status: 'ordered', price: 210 });
+    const kitOf = async (who: Client) =>
+      (await who.good(jobs.readJob, { params: { jobId } })).records.find((r) => r.kind === 'kit')!
+        .data;
+    expect(await kitOf(one.manager)).toMatchObject({ price: 210 });
+    expect(await kitOf(one.technician)).not.toHaveProperty('price');
+    expect(await kitOf(one.onlooker)).not.toHaveProperty('price');
+    const here = await put(one.technician, jobId, 'kit', 'kit-sump', { status: 'here' }, 1);
+    expect(here.body.record.data).not.toHaveProperty('price');
+    expect(await kitOf(one.manager)).toMatchObject({ status: 'here', price: 210 });
+    const stale = await put(one.technician, jobId, 'kit', 'kit-sump', { status: 'fitted' }, 1);
+    expect(stale.status).toBe(409);
+    expect(JSON.stringify(stale.problem)).not.toContain('210');
+    const { log } = await one.technician.good(jobs.readJob, { params: { jobId } });
+    expect(JSON.stringify(log)).not.toContain('210');
+  });
+  it('a technician signs gates and does not override them', async () => {
+    const jobId = await bookedJob(one.manager);
+    const proof = { text: 'looked at with a lamp' };
+    expect((await put(one.technician, jobId, 'gate', 'gate-fc-rear-look', proof)).status).toBe(200);
+    const override = { text: '', override: { reason: 'the lift is out of order today' } };
+    const refused = await put(one.technician, jobId, 'gate', 'gate-fc-filter', override);
+    expect(refused).toMatchObject({ status: 403 });
+    const done = await put(one.manager, jobId, 'gate', 'gate-fc-filter', override);
+    expect(done.status).toBe(200);
+    const { log } = await one.manager.good(jobs.readJob, { params: { jobId } });
+    expect(log.at(-1)).toMatchObject({ kind: 'override' });
+  });
+  it('an onlooker looks at photos, nobody without a session does', async () => {
+    const jobId = await bookedJob(one.manager);
+    const photoId = commandId();
+    const { addPhoto } = await import('@bay/contract/logbook');
+    await one.technician.good(addPhoto, {
+      params: { jobId },
+      body: { commandId: commandId(), photoId, file: asFile(picture) } as never,
+    });
+    const get = async (client: Client) =>
+      (
+        await fetch(`${server.url}/api/photos/${photoId}/thumb`, {
+          headers: { cookie: client.cookie },
+        })
+      ).status;
+    expect(await get(one.onlooker)).toBe(200);
+    expect(await get(two.manager)).toBe(404);
+    expect(await get(new Client(server.url))).toBe(401);
+  });
+});
+
+describe('the customer', () => {
+  it('sees how it goes and what is asked, and nothing else', async () => {
+    const ids = await material(one, one.manager);
+    const customer = new Client(server.url);
+    const view = await customer.good(handover.readCustomerView, { params: { token: ids.token } });
+    expect(view).toMatchObject({
+      carName: '1984 Test camper',
+      station: 'scope',
+      asks: [{ what: 'Regrind?', amount: 300, answer: null }],
+    });
+    expect(JSON.stringify(view)).not.toMatch(/Boss|Tess|read vehicle/);
+  });
+  it('answers once; the answer stands in the record and in the book', async () => {
+    const ids = await material(one, one.manager);
+    const customer = new Client(server.url);
+    const answer = (yes: boolean) =>
+      customer.call(handover.answerAsCustomer, {
+        params: { token: ids.token },
+        body: { commandId: commandId(), key: ids.askKey, yes, text: 'go on' },
+      });
+    expect((await answer(true)).body.asks[0]).toMatchObject({ answer: { yes: true } });
+    expect((await answer(false)).body.asks[0]).toMatchObject({ answer: { yes: true } });
+    const { log } = await one.manager.good(jobs.readJob, { params: { jobId: ids.jobId } });
+    expect(log.at(-1)).toMatchObject({
+      kind: 'approval',
+      text: 'the customer says yes: Regrind?. go on',
+    });
+    expect(
+      (
+        await one.manager.call(putRecord, {
+          params: { jobId: ids.jobId, kind: 'ask', key: commandId() },
+          body: {
+            commandId: commandId(),
+            data: { ask: 'approval', to: 'customer', what: 'Paint?', answer: { yes: true } },
+            revision: 0,
+          },
+        })
+      ).body.record.data,
+    ).not.toHaveProperty('answer');
+  });
+  it('is let in no longer when the link is ended, and by no guess', async () => {
+    const ids = await material(one, one.manager);
+    const customer = new Client(server.url);
+    await one.manager.good(handover.revokeLink, {
+      params: { jobId: ids.jobId, linkId: ids.linkId },
+      body: { commandId: commandId() },
+    });
+    const read = (token: string) => customer.call(handover.readCustomerView, { params: { token } });
+    expect(await read(ids.token)).toMatchObject({ status: 404 });
+    expect((await read('A'.repeat(32))).status).toBe(404);
+    expect((await read('short')).status).toBe(422);
+  });
+  it('has a link that is shown once and kept only as a hash', async () => {
+    const jobId = await bookedJob(one.manager);
+    const command = commandId();
+    const make = () =>
+      one.manager.call(handover.makeLink, { params: { jobId }, body: { commandId: command } });
+    const first = await make();
+    expect(first.status).toBe(200);
+    expect(await make()).toMatchObject({ status: 409 });
+    const { links } = await one.manager.good(handover.listLinks, { params: { jobId } });
+    expect(links).toHaveLength(1);
+    expect(JSON.stringify(links)).not.toContain(first.body.path.replace('/c/', ''));
+  });
+});
