@@ -7,11 +7,13 @@ import type { Caller } from '../server/src/http/register.ts';
 import { Refusal } from '../server/src/http/problem.ts';
 import { insertJob, insertUnit, putInRole, updateJob } from '../server/src/jobs/routes.ts';
 import { readHead } from '../server/src/jobs/store.ts';
+import { keepPhoto } from '../server/src/logbook/photos.ts';
 import { writeLine } from '../server/src/logbook/lines.ts';
 import { findRecord, writeRecord } from '../server/src/records/store.ts';
 import { camper } from './camper.ts';
 import { flatbed } from './flatbed.ts';
 import { coupe, pickup, saloon } from './others.ts';
+import { draw } from './pictures.ts';
 import { roadster } from './roadster.ts';
 import { demoShop } from './shop.ts';
 import type { Act, DemoJob, When } from './types.ts';
@@ -51,6 +53,9 @@ async function act(tx: Tx, callers: ReadonlyMap<string, Caller>, jobId: string, 
     const [kind, key, data] = a.record;
     const known = await findRecord(tx, jobId, kind, key);
     await writeRecord(tx, caller, { jobId, kind, key, data, revision: known?.revision ?? 0, at });
+  } else if ('photo' in a) {
+    const [photoId, scene, caption, about] = a.photo;
+    await keepPhoto(tx, caller, await draw(scene), { jobId, photoId, caption, about, at });
   } else if ('line' in a) {
     await writeLine(tx, caller, jobId, a.line, at.toISOString().slice(0, 10), { at });
   } else {

@@ -2,6 +2,7 @@ import type { StationId } from '@bay/core/jobs';
 import type { RecordKind } from '@bay/contract/records';
 import type { UnitRole } from '@bay/contract/jobs';
 import type { FactSource } from '@bay/core/facts';
+import type { Scene } from './pictures.ts';
 
 /** A moment in the demo: days before today, and the time of day. */
 export type When = readonly [daysAgo: number, time: string];
@@ -10,6 +11,7 @@ export type Act =
   | { when: When; by: string; fact: readonly [bearer: string, factId: string, typed: string | Record<string, string>, source?: FactSource] }
   | { when: When; by: string; record: readonly [kind: RecordKind, key: string, data: Record<string, unknown>] }
   | { when: When; by: string; line: string }
+  | { when: When; by: string; photo: readonly [key: string, scene: Scene, caption: string, about?: string] }
   | { when: When; by: string; station: StationId; sign?: StationId }
   | { when: When; by: string; sign: StationId };
 
@@ -50,16 +52,16 @@ export function round(when: When, by: string, source: FactSource, bearer: string
   });
 }
 
-/** Steps ticked one after the other. */
+/** Steps done one after the other, each on the clock for the minutes until the next. */
 export function ticks(when: When, by: string, gapMinutes: number, ids: readonly string[]): Act[] {
   const [day, time] = when;
   const [h, m] = time.split(':').map(Number) as [number, number];
-  return ids.map((id, i) => {
-    const minutes = h * 60 + m + i * gapMinutes;
-    return {
-      when: [day, `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`],
-      by,
-      record: ['task', id, { status: 'done' }],
-    };
+  const at = (minutes: number): When => [day, `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`];
+  return ids.flatMap((id, i): Act[] => {
+    const start = h * 60 + m + i * gapMinutes;
+    return [
+      { when: at(start), by, record: ['task', id, { status: 'on-it' }] },
+      { when: at(start + gapMinutes - 1), by, record: ['task', id, { status: 'done' }] },
+    ];
   });
 }

@@ -6,30 +6,43 @@ import '@fontsource/ibm-plex-mono/latin-400.css';
 import '@fontsource/ibm-plex-mono/latin-600.css';
 import './app/styles.css';
 import { MantineProvider } from '@mantine/core';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryClient } from '@tanstack/react-query';
+import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
+import { keepDays, persister, worthKeeping } from './app/keep.ts';
 import { router } from './app/router.tsx';
 import { theme } from './app/theme.ts';
 import { Refused } from './api/index.ts';
+import { recall } from './crew/index.ts';
 
 const client = new QueryClient({
   defaultOptions: {
     queries: {
       staleTime: 20_000,
+      gcTime: keepDays * 86_400_000,
+      // A device that says it is offline may still reach the shop's server, and the other way round.
+      networkMode: 'always',
       // A refusal stays a refusal; only a lost connection is worth another try.
       retry: (count, error) => (error instanceof Refused && error.problem.status !== 0 ? false : count < 2),
     },
+    mutations: { networkMode: 'always' },
   },
 });
+
+if ('serviceWorker' in navigator && import.meta.env.PROD) void navigator.serviceWorker.register('/sw.js').catch(() => undefined);
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <MantineProvider theme={theme} defaultColorScheme="auto">
-      <QueryClientProvider client={client}>
+      <PersistQueryClientProvider
+        client={client}
+        persistOptions={{ persister, maxAge: keepDays * 86_400_000, buster: '2', dehydrateOptions: { shouldDehydrateQuery: worthKeeping } }}
+        onSuccess={() => recall(client.getQueryData(['me']))}
+      >
         <RouterProvider router={router} />
-      </QueryClientProvider>
+      </PersistQueryClientProvider>
     </MantineProvider>
   </StrictMode>,
 );

@@ -16,7 +16,7 @@ async function lastKnown(tx: Tx, jobId: string, personId: string): Promise<{ id:
       union all (select id, at from log_entry where job_id = ${jobId} and by_id = ${personId} order by id desc limit 1)
     ) known order by id desc limit 1`.execute(tx);
   const row = rows[0];
-  return row?.id == null ? undefined : { id: row.id, at: row.at!.toISOString() };
+  return !row || row.id === null ? undefined : { id: row.id, at: row.at!.toISOString() };
 }
 
 export function takeoverRoutes(on: Registry): void {

@@ -1,4 +1,4 @@
-import { pinSorts } from '@bay/contract/records';
+import type { pinSorts } from '@bay/contract/records';
 import type { RecordData } from '@bay/contract/records';
 import { formatMeasure } from '@bay/core/units';
 import { Refusal } from '../http/problem.ts';

@@ -109,9 +109,6 @@ export async function markEntry(
   if (entry.byId !== caller.personId && !may(caller.role, 'correct-others'))
     throw new Refusal(403, `${entry.by} wrote this. Only they or the manager correct it.`);
   if (mark.text === '') throw badInput({ text: mark.kind === 'corrected' ? 'Write how it should read.' : 'Say why it is struck.' });
-  await tx
-    .insertInto('log_mark')
-    .values({ shop_id: caller.shopId, entry_id: entryId, by_id: caller.personId, kind: mark.kind, text: mark.text })
-    .execute();
+  await tx.insertInto('log_mark').values({ shop_id: caller.shopId, entry_id: entryId, by_id: caller.personId, kind: mark.kind, text: mark.text }).execute();
   return readEntry(tx, jobId, entryId);
 }

@@ -1,5 +1,7 @@
 import type { z } from 'zod';
 import type { Endpoint, Problem } from '@bay/contract/endpoint';
+import { undoCommand } from '@bay/contract/logbook';
+import { remember } from './done.ts';
 
 /** An answer that was not what was asked for: the server's sentence, or that there was none. */
 export class Refused extends Error {
@@ -9,6 +11,11 @@ export class Refused extends Error {
     super(problem.title);
     this.problem = problem;
   }
+
+  /** Nobody answered: no network, or no server. */
+  get unanswered(): boolean {
+    return this.problem.status === 0;
+  }
 }
 
 let token = '';
@@ -17,37 +24,53 @@ export const keepToken = (next: string): void => {
   token = next;
 };
 
-type In<E extends Endpoint> = {
+export type In<E extends Endpoint> = {
   params?: z.input<E['params']>;
   query?: z.input<E['query']>;
   body?: z.input<E['body']>;
   signal?: AbortSignal;
 };
 
-/** Calls an endpoint of the contract. Throws {@link Refused} with a sentence when it is refused or the network is gone. */
-export async function call<E extends Endpoint>(endpoint: E, input: In<E> = {}): Promise<z.output<E['reply']>> {
-  const path = endpoint.path.replace(/:(\w+)/g, (_, key: string) => encodeURIComponent(String((input.params as Record<string, unknown>)[key])));
-  const query = new URLSearchParams(Object.entries((input.query ?? {}) as Record<string, string>).filter(([, v]) => v !== undefined)).toString();
-  const change = endpoint.method !== 'get';
+export const pathOf = (endpoint: Endpoint, params: unknown): string =>
+  endpoint.path.replace(/:(\w+)/g, (_, key: string) => encodeURIComponent(String((params as Record<string, unknown>)[key])));
+
+const noConnection = (): Refused => new Refused({ type: 'about:blank', title: 'No connection. What you typed is still here; try again.', status: 0 });
+
+/** Sends a change as it is, whatever endpoint it belongs to. */
+export async function sendRaw(method: string, url: string, body: Record<string, unknown> | FormData | undefined, signal?: AbortSignal): Promise<unknown> {
+  const change = method !== 'get';
+  const form = body instanceof FormData;
   let response: Response;
   try {
-    response = await fetch(query ? `${path}?${query}` : path, {
-      method: endpoint.method.toUpperCase(),
+    response = await fetch(url, {
+      method: method.toUpperCase(),
       credentials: 'same-origin',
-      ...(input.signal ? { signal: input.signal } : {}),
-      ...(change ? { headers: { 'content-type': 'application/json', 'x-bay-token': token }, body: JSON.stringify(input.body ?? {}) } : {}),
+      ...(signal ? { signal } : {}),
+      ...(change
+        ? { headers: { 'x-bay-token': token, ...(form ? {} : { 'content-type': 'application/json' }) }, body: form ? body : JSON.stringify(body ?? {}) }
+        : {}),
     });
   } catch (error) {
     if (error instanceof DOMException && error.name === 'AbortError') throw error;
-    throw new Refused({ type: 'about:blank', title: 'No connection. What you typed is still here; try again.', status: 0 });
+    throw noConnection();
   }
   if (!response.ok) {
-    const problem = (await response
-      .json()
-      .catch(() => ({ type: 'about:blank', title: `The server answered ${response.status}.`, status: response.status }))) as Problem;
-    throw new Refused(problem);
+    const problem = (await response.json().catch(() => undefined)) as Problem | undefined;
+    // A proxy that finds no server behind it answers for it.
+    if (problem === undefined && response.status >= 502) throw noConnection();
+    throw new Refused(problem ?? { type: 'about:blank', title: `The server answered ${response.status}.`, status: response.status });
   }
-  return (await response.json()) as z.output<E['reply']>;
+  return response.json();
+}
+
+/** Calls an endpoint of the contract. Throws {@link Refused} with a sentence when it is refused or the network is gone. */
+export async function call<E extends Endpoint>(endpoint: E, input: In<E> = {}): Promise<z.output<E['reply']>> {
+  const path = pathOf(endpoint, input.params);
+  const query = new URLSearchParams(Object.entries((input.query ?? {}) as Record<string, string>).filter(([, v]) => v !== undefined)).toString();
+  const body = input.body as (Record<string, unknown> & { commandId?: string }) | undefined;
+  const reply = (await sendRaw(endpoint.method, query ? `${path}?${query}` : path, body, input.signal)) as z.output<E['reply']>;
+  if (body?.commandId && endpoint !== (undoCommand as Endpoint)) remember({ commandId: body.commandId, label: endpoint.summary, at: Date.now() });
+  return reply;
 }
 
 /** An id for a command: sent twice with the same id, it is done once. */

@@ -2,16 +2,23 @@ import { Suspense, lazy, useEffect, useState } from 'react';
 import { NavLink, Outlet, useNavigate } from 'react-router';
 import { useHotkeys } from '@mantine/hooks';
 import { useLive } from '../api/index.ts';
-import { Door, Tablet, useMe } from '../crew/index.ts';
+import { Door, Tablet, useMeAtStart } from '../crew/index.ts';
 import { Failed, Loading } from '../ui/index.ts';
+import { useWaiting } from '../crew/useWaiting.ts';
 import { Mark } from './Mark.tsx';
+import { OutboxButton, useDraining } from './Outbox.tsx';
+import { UndoStrip } from './UndoStrip.tsx';
 
 const Finder = lazy(() => import('./Finder.tsx'));
 const Keys = lazy(() => import('./Keys.tsx'));
+const OutboxList = lazy(() => import('./OutboxList.tsx'));
 const Whoami = lazy(() => import('../crew/Whoami.tsx'));
 
 const places = [
   ['f', '/', 'Floor'],
+  ['b', '/bench', 'My bench'],
+  ['w', '/waiting', 'Waiting'],
+  ['l', '/logbook', 'Logbook'],
   ['u', '/units', 'Units'],
   ['s', '/schools', 'Schools'],
   ['m', '/sums', 'Sums'],
@@ -41,11 +48,14 @@ function useGoKeys(): void {
 
 /** The frame of every page: who is here, where to go, and the door when nobody is. */
 export function Frame() {
-  const me = useMe();
-  const up = useLive(me.data?.shop?.id);
+  const me = useMeAtStart();
+  const up = useLive(me.data?.person ? me.data.shop?.id : undefined);
+  useDraining(me.data?.person?.id, up);
+  const waiting = useWaiting(me.data?.person !== null && me.data?.person !== undefined);
   const [finding, setFinding] = useState(false);
   const [keys, setKeys] = useState(false);
   const [who, setWho] = useState(false);
+  const [sending, setSending] = useState(false);
   useGoKeys();
   useHotkeys([['shift+?', () => setKeys(true)]]);
   useHotkeys([['mod+K', () => setFinding(true)]], []);
@@ -55,7 +65,7 @@ export function Frame() {
         <Loading />
       </div>
     );
-  if (me.isError)
+  if (me.isError && !me.data)
     return (
       <div className="page">
         <Failed sentence={me.error.message} again={() => void me.refetch()} />
@@ -78,12 +88,20 @@ export function Frame() {
           Find or do <kbd>Ctrl K</kbd>
         </button>
         <nav aria-label="Places">
-          {places.map(([key, to, name]) => (
-            <NavLink key={key} to={to} end={to === '/'}>
-              {name}
-            </NavLink>
-          ))}
+          {places
+            .filter(([, to]) => to !== '/waiting' && to !== '/logbook')
+            .map(([key, to, name]) => (
+              <NavLink key={key} to={to} end={to === '/'}>
+                {name}
+              </NavLink>
+            ))}
         </nav>
+        {waiting > 0 && (
+          <NavLink to="/waiting" className="waits-for-you">
+            {waiting} {waiting === 1 ? 'waits' : 'wait'} for you
+          </NavLink>
+        )}
+        <OutboxButton open={() => setSending(true)} />
         <button type="button" className="who" onClick={() => setWho(true)} aria-label={`${person.name} is at this device. Change`}>
           <span className="disc">{person.initials}</span>
           <span className="who-name">{person.name}</span>
@@ -91,7 +109,7 @@ export function Frame() {
       </header>
       {!up && (
         <div className="offline" role="status">
-          No line to the server. What others do will show when it is back.
+          No line to the server. What you write is kept on this device and sent when it is back; what others do shows then.
         </div>
       )}
       <main id="main">
@@ -105,10 +123,12 @@ export function Frame() {
           <Outlet />
         </Suspense>
       </main>
+      <UndoStrip />
       <Suspense fallback={null}>
         {finding && <Finder close={() => setFinding(false)} />}
         {keys && <Keys close={() => setKeys(false)} />}
         {who && <Whoami close={() => setWho(false)} />}
+        {sending && <OutboxList close={() => setSending(false)} />}
       </Suspense>
     </>
   );

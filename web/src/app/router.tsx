@@ -3,6 +3,7 @@ import { Frame } from './Frame.tsx';
 import { Lost } from './Lost.tsx';
 
 export const router = createBrowserRouter([
+  { path: '/c/:token', lazy: async () => ({ Component: (await import('../handover/CustomerPage.tsx')).CustomerPage }), errorElement: <Lost /> },
   {
     path: '/',
     element: <Frame />,
@@ -12,6 +13,9 @@ export const router = createBrowserRouter([
       { path: 'book-in', lazy: async () => ({ Component: (await import('../jobs/BookInPage.tsx')).BookInPage }) },
       { path: 'jobs/:jobId', element: <Navigate to="scope" replace /> },
       { path: 'jobs/:jobId/:view', lazy: async () => ({ Component: (await import('../jobs/JobPage.tsx')).JobPage }) },
+      { path: 'bench', lazy: async () => ({ Component: (await import('../crew/BenchPage.tsx')).BenchPage }) },
+      { path: 'waiting', lazy: async () => ({ Component: (await import('../crew/WaitingPage.tsx')).WaitingPage }) },
+      { path: 'logbook', lazy: async () => ({ Component: (await import('../logbook/LogbookPage.tsx')).LogbookPage }) },
       { path: 'units', lazy: async () => ({ Component: (await import('../jobs/UnitsPage.tsx')).UnitsPage }) },
       { path: 'parts/:partId', lazy: async () => ({ Component: (await import('../donors/PartPage.tsx')).PartPage }) },
       { path: 'schools', lazy: async () => ({ Component: (await import('../plan/SchoolsPage.tsx')).SchoolsPage }) },

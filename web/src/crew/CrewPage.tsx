@@ -1,10 +1,13 @@
 import { Button, Select, TextInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { addPerson, roles, setPin } from '@bay/contract/crew';
-import { call, fieldsOf, newId, sentenceOf } from '../api/index.ts';
+import { addPerson, roles } from '@bay/contract/crew';
+import type { Person } from '@bay/contract/crew';
+import { command, fieldsOf, sentenceOf } from '../api/index.ts';
 import { Failed, Loading, Trouble } from '../ui/index.ts';
+import { Devices } from './Devices.tsx';
 import { useCrew, useMe } from './index.ts';
+import { PersonAccess } from './PersonAccess.tsx';
 
 const empty = { name: '', initials: '', role: 'technician', pin: '', email: '', password: '' };
 
@@ -14,29 +17,25 @@ export function CrewPage() {
   const me = useMe();
   const client = useQueryClient();
   const [values, setValues] = useState(empty);
-  const [newPin, setNewPin] = useState<{ id: string; pin: string }>();
+  const [access, setAccess] = useState<Person>();
   const again = () => client.invalidateQueries({ queryKey: ['crew'] });
   const adding = useMutation({
     mutationFn: () =>
-      call(addPerson, {
-        body: {
-          commandId: newId(),
-          name: values.name,
-          initials: values.initials,
-          role: values.role as 'technician',
-          ...(values.pin ? { pin: values.pin } : {}),
-          ...(values.email ? { email: values.email, password: values.password } : {}),
+      command(
+        addPerson,
+        {
+          body: {
+            name: values.name,
+            initials: values.initials,
+            role: values.role as 'technician',
+            ...(values.pin ? { pin: values.pin } : {}),
+            ...(values.email ? { email: values.email, password: values.password } : {}),
+          },
         },
-      }),
+        { label: 'added to the crew' },
+      ),
     onSuccess: () => {
       setValues(empty);
-      return again();
-    },
-  });
-  const pinning = useMutation({
-    mutationFn: (v: { id: string; pin: string }) => call(setPin, { params: { personId: v.id }, body: { commandId: newId(), pin: v.pin } }),
-    onSuccess: () => {
-      setNewPin(undefined);
       return again();
     },
   });
@@ -67,7 +66,7 @@ export function CrewPage() {
               <tr>
                 <th>Name</th>
                 <th>Role</th>
-                <th>PIN</th>
+                <th>PIN and sign-in</th>
               </tr>
             </thead>
             <tbody>
@@ -80,34 +79,12 @@ export function CrewPage() {
                   </td>
                   <td>{p.role}</td>
                   <td>
-                    {newPin?.id === p.id ? (
-                      <form
-                        className="row-actions"
-                        style={{ marginTop: 0 }}
-                        onSubmit={(e) => {
-                          e.preventDefault();
-                          pinning.mutate(newPin);
-                        }}
-                      >
-                        <TextInput
-                          aria-label={`New PIN of ${p.name}`}
-                          inputMode="numeric"
-                          value={newPin.pin}
-                          onChange={(e) => setNewPin({ id: p.id, pin: e.currentTarget.value })}
-                          error={pinning.isError ? sentenceOf(pinning.error) : undefined}
-                          autoFocus
-                        />
-                        <Button type="submit">Save</Button>
-                      </form>
-                    ) : (
-                      <>
-                        {p.hasPin ? 'set' : 'none'}{' '}
-                        {manager && (
-                          <button type="button" className="plain-button small bare" onClick={() => setNewPin({ id: p.id, pin: '' })}>
-                            New PIN
-                          </button>
-                        )}
-                      </>
+                    {p.hasPin ? 'set' : 'none'}
+                    {p.signsIn ? ', signs in with e-mail' : ''}{' '}
+                    {manager && (
+                      <button type="button" className="plain-button small bare" aria-label={`PIN, password, leaving: ${p.name}`} onClick={() => setAccess(p)}>
+                        Change
+                      </button>
                     )}
                   </td>
                 </tr>
@@ -141,6 +118,8 @@ export function CrewPage() {
           </div>
         </form>
       )}
+      <Devices />
+      {access && <PersonAccess person={access} close={() => setAccess(undefined)} />}
     </div>
   );
 }

@@ -16,7 +16,7 @@ export function PickPerson({ onDone }: { onDone?: () => void }) {
   const [pin, setPin] = useState('');
   const entering = useEntering((body: { personId: string; pin: string }) => call(switchPerson, { body }));
   if (crew.isPending) return <Loading />;
-  if (crew.isError) return <Failed sentence={sentenceOf(crew.error)} again={() => void crew.refetch()} />;
+  if (crew.isError && !crew.data) return <Failed sentence={sentenceOf(crew.error)} again={() => void crew.refetch()} />;
   const enter = (typed: string): void => {
     if (person) entering.mutate({ personId: person.id, pin: typed }, { onSuccess: onDone, onError: () => setPin('') });
   };

@@ -4,6 +4,7 @@ import QRCode from 'qrcode';
 import { Link, useParams } from 'react-router';
 import type { PartRecord } from '@bay/core/donors';
 import { readPart } from '@bay/contract/jobs';
+import { History } from '../logbook/index.ts';
 import { call, sentenceOf } from '../api/index.ts';
 import { dayWords, Failed, Loading } from '../ui/index.ts';
 
@@ -57,6 +58,9 @@ export function PartPage() {
       <p className="no-print" style={{ marginTop: 14 }}>
         {data.note} <Link to={`/jobs/${jobId}/donor`}>To the harvest of job {number}</Link>
       </p>
+      <div className="no-print">
+        <History jobId={jobId} about={data.takeId} title={data.title} />
+      </div>
     </div>
   );
 }

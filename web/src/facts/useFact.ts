@@ -1,10 +1,15 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { bearerOf, factDef } from '@bay/core/facts';
+import type { z } from 'zod';
+import { bearerOf, factDef, readFact } from '@bay/core/facts';
 import type { FactSource } from '@bay/core/facts';
 import { putFact } from '@bay/contract/facts';
 import type { FactRow } from '@bay/contract/facts';
-import { call, newId } from '../api/index.ts';
+import type { JobSheet } from '@bay/contract/jobs';
+import { command, nowIso } from '../api/index.ts';
+import { useMe } from '../crew/index.ts';
 import { useJob } from '../jobs/useJob.ts';
+
+type PutFactReply = z.output<(typeof putFact)['reply']>;
 
 export type Bearer = 'job' | 'car' | 'engine' | 'gearbox' | 'own-engine' | 'own-gearbox' | 'donor';
 
@@ -33,9 +38,40 @@ export interface FactWrite {
 export function usePutFact() {
   const { sheet } = useJob();
   const client = useQueryClient();
+  const me = useMe().data?.person;
   const jobId = sheet.job.id;
   return useMutation({
-    mutationFn: ({ bearer, factId, ...body }: FactWrite) => call(putFact, { params: { jobId, bearer, factId }, body: { commandId: newId(), ...body } }),
+    mutationFn: ({ bearer, factId, ...body }: FactWrite) => {
+      const bearerId = bearer === 'job' ? jobId : sheet.units.find((u) => u.role === bearer)?.id;
+      // Without a network the plan follows at once: it is computed from the sheet on the device.
+      const offline = (): PutFactReply => {
+        const entry = readFact(factId, body.typed);
+        const fact: FactRow | null =
+          entry.ok && bearerId
+            ? {
+                bearerId,
+                factId,
+                parts: entry.parts,
+                typed: entry.typed,
+                source: body.source,
+                note: body.note ?? null,
+                by: me?.name ?? '',
+                at: nowIso(),
+                revision: body.revision + 1,
+              }
+            : null;
+        client.setQueryData<JobSheet>(
+          ['job', jobId],
+          (old) => old && { ...old, facts: [...old.facts.filter((f) => !(f.bearerId === bearerId && f.factId === factId)), ...(fact ? [fact] : [])] },
+        );
+        return { fact, difference: { added: [], dropped: [], verdicts: [] } };
+      };
+      return command(
+        putFact,
+        { params: { jobId, bearer, factId }, body },
+        { label: 'fact written', jobId, offline, restore: () => client.setQueryData(['job', jobId], sheet) },
+      );
+    },
     onSuccess: () => client.invalidateQueries({ queryKey: ['job', jobId] }),
   });
 }

@@ -7,6 +7,7 @@ import { kitLineOf } from '@bay/core/kit';
 import { parseMeasure } from '@bay/core/units';
 import { FactEditor, usualBearer } from '../facts/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
+import { History } from '../logbook/index.ts';
 import { Because, dayWords, MeasuredInput, Sum, Trouble, VerdictMark, verdictWords } from '../ui/index.ts';
 import { KnockOnDrawing } from './KnockOnDrawing.tsx';
 
@@ -133,7 +134,7 @@ function Judge({ line, record, save, close, busy }: { line: FitLine; record: Fit
 
 /** One interface opened: the sum, what it waits for, ways out, the trial fit, and what a way out touches. */
 export function FitCard({ line, record = {} }: { line: FitLine; record?: FitRecord | undefined }) {
-  const { plan, mayWrite } = useJob();
+  const { sheet, plan, mayWrite } = useJob();
   const records = useRecords<FitRecord>('fit');
   const put = usePut();
   const [doing, setDoing] = useState<'way-out' | 'trial' | 'judge'>();
@@ -167,6 +168,7 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
         </div>
       )}
       <Because ids={verdict.because} facts={plan.facts} source={verdict.source} />
+      <History jobId={sheet.job.id} about={def.id} title={def.title} />
       {line.forecast && line.forecast.basis === 'computed' && line.forecast.word !== 'not-measured' && (
         <p className="quiet">
           The sum alone said {verdictWords[line.forecast.word]}, {line.forecast.headline}.

@@ -6,6 +6,8 @@ import { newId, sentenceOf } from '../api/index.ts';
 import { GateView } from '../commissioning/GateView.tsx';
 import { useChangeJob, useJob, usePut, useRecords } from '../jobs/useJob.ts';
 import { dayWords, fromToday, MeasuredInput, Trouble } from '../ui/index.ts';
+import { CustomerLinks } from './CustomerLinks.tsx';
+import { ProvisionalList } from './ProvisionalList.tsx';
 
 interface FollowUp {
   what: string;
@@ -14,36 +16,24 @@ interface FollowUp {
   done?: { by: string; at: string };
 }
 interface Open {
-  what?: string;
   waitsFor?: string;
   due?: string;
-  ended?: unknown;
   released?: unknown;
 }
 
 function OpenEnds() {
   const { plan, mayWrite } = useJob();
-  const provisional = Object.entries(useRecords<Open>('provisional')).filter(([, p]) => !p.ended);
   const holds = Object.entries(useRecords<Open>('hold')).filter(([, h]) => !h.released);
   const put = usePut();
   const knockOns = plan.fits.filter((l) => l.knockOnOpen.length > 0);
   const cases = Object.values(useRecords<{ symptom: string; closed?: unknown }>('case')).filter((c) => !c.closed);
-  const none = provisional.length + holds.length + knockOns.length + cases.length === 0;
+  const none = plan.provisional.length + holds.length + knockOns.length + cases.length === 0;
   return (
     <div className="panel">
       <h3>Open ends</h3>
       {none && <p className="teal">Nothing loose, borrowed, held or unasked.</p>}
+      <ProvisionalList />
       <ul>
-        {provisional.map(([key, p]) => (
-          <li key={key} className="row-actions">
-            <span className="tag ochre">provisional</span> <span style={{ flex: 1 }}>{p.what}</span>
-            {mayWrite && (
-              <button type="button" className="plain-button small" onClick={() => put.mutate({ kind: 'provisional', key, data: { ...p, ended: {} } })}>
-                No longer
-              </button>
-            )}
-          </li>
-        ))}
         {holds.map(([key, h]) => (
           <li key={key} className="row-actions">
             <span className="tag ochre">held</span>{' '}
@@ -208,6 +198,7 @@ export default function HandOverBench() {
       </div>
       <OpenEnds />
       <FollowUps />
+      <CustomerLinks />
       <div className="panel">
         <h3 style={{ marginBottom: 8 }}>The last gate</h3>
         <GateView gate={plan.gates.find((g) => g.gate === 'Hand over')!} />

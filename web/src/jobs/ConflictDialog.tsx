@@ -1,65 +1,31 @@
-import { Button, Modal } from '@mantine/core';
-import { useMutation } from '@tanstack/react-query';
+import { Modal } from '@mantine/core';
+import { writeLog } from '@bay/contract/logbook';
 import { putRecord } from '@bay/contract/records';
-import { call, newId } from '../api/index.ts';
+import { command } from '../api/index.ts';
+import { today } from '../ui/index.ts';
+import { TwoVersions } from './TwoVersions.tsx';
 import type { Conflict } from './useJob.ts';
-import { Trouble } from '../ui/index.ts';
 
-const lines = (data: Record<string, unknown> | undefined): [string, string][] =>
-  Object.entries(data ?? {})
-    .filter(([k, v]) => v !== undefined && k !== 'by' && k !== 'at')
-    .map(([k, v]) => [k.replaceAll('-', ' '), typeof v === 'object' ? JSON.stringify(v).replace(/[{}"]/g, '').replaceAll(',', ', ') : String(v)]);
+const short = (data: Record<string, unknown>): string => JSON.stringify(data).replace(/[{}"]/g, '').replaceAll(',', ', ').slice(0, 600);
 
-/** Two people wrote the same row: both versions side by side, and a choice. */
+/** Two people wrote the same row at once. */
 export function ConflictDialog({ jobId, clash, close }: { jobId: string; clash: Conflict; close: () => void }) {
-  const keeping = useMutation({
-    mutationFn: () =>
-      call(putRecord, {
-        params: { jobId, kind: clash.kind, key: clash.key },
-        body: { commandId: newId(), data: clash.mine, revision: clash.theirs?.revision ?? 0 },
-      }),
-    onSuccess: ({ record }) => {
-      clash.done(record);
-      close();
-    },
-  });
-  const version = (title: string, data: Record<string, unknown> | undefined) => (
-    <div className="panel">
-      <h3>{title}</h3>
-      <table className="data">
-        <tbody>
-          {lines(data).map(([k, v]) => (
-            <tr key={k}>
-              <td className="quiet">{k}</td>
-              <td style={{ overflowWrap: 'anywhere' }}>{v}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
-  );
+  const { kind, key, mine, theirs } = clash;
+  const onMine = async (): Promise<void> => {
+    const body = { data: mine, revision: theirs?.revision ?? 0 };
+    const { record } = await command(putRecord, { params: { jobId, kind, key }, body }, { label: 'mine counts', jobId });
+    clash.done(record);
+    close();
+  };
+  const onTheirs = async (): Promise<void> => {
+    const line = `Not taken, written at the same time: ${kind}, ${short(mine)}`;
+    await command(writeLog, { params: { jobId }, body: { line, today: today() } }, { label: 'kept beside', jobId });
+    if (theirs) clash.done(theirs);
+    close();
+  };
   return (
-    <Modal opened onClose={() => undefined} withCloseButton={false} title={`${clash.theirs?.by ?? 'Somebody'} changed this meanwhile`} size="xl">
-      <p>Both versions are kept in the logbook. Which one counts from here?</p>
-      <div className="grid-2" style={{ marginTop: 10 }}>
-        {version(`What ${clash.theirs?.by ?? 'they'} saved`, clash.theirs?.data)}
-        {version('What you typed', clash.mine)}
-      </div>
-      <Trouble of={keeping} />
-      <div className="row-actions">
-        <Button loading={keeping.isPending} onClick={() => keeping.mutate()}>
-          Mine counts
-        </Button>
-        <Button
-          variant="default"
-          onClick={() => {
-            if (clash.theirs) clash.done(clash.theirs);
-            close();
-          }}
-        >
-          Theirs counts
-        </Button>
-      </div>
+    <Modal opened onClose={() => undefined} withCloseButton={false} title={`${theirs?.by ?? 'Somebody'} changed this meanwhile`} size="xl">
+      <TwoVersions theirsBy={theirs?.by ?? 'they'} theirs={theirs?.data} mine={mine} onMine={onMine} onTheirs={onTheirs} />
     </Modal>
   );
 }

@@ -53,7 +53,7 @@ export function FloorPage() {
         <Loading rows={5} />
       </div>
     );
-  if (floor.isError)
+  if (floor.isError && !floor.data)
     return (
       <div className="page">
         <Failed sentence={sentenceOf(floor.error)} again={() => void floor.refetch()} />

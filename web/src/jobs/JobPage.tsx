@@ -5,6 +5,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { stationName, stations } from '@bay/core/jobs';
 import type { StationId } from '@bay/core/jobs';
 import { sentenceOf } from '../api/index.ts';
+import { Running } from '../clock/index.ts';
 import { useMe } from '../crew/index.ts';
 import { LogBar, Logbook } from '../logbook/index.ts';
 import { dayWords, Failed, fromToday, Loading, StationMark, stationState, Trouble } from '../ui/index.ts';
@@ -24,7 +25,17 @@ const benches: Record<string, React.LazyExoticComponent<React.ComponentType>> = 
   'hand-over': lazy(() => import('../handover/HandOverBench.tsx')),
   facts: lazy(() => import('../facts/FactSheet.tsx')),
   kit: lazy(() => import('../kit/KitBench.tsx')),
+  takeover: lazy(() => import('../handover/TakeoverBench.tsx')),
+  photos: lazy(() => import('../logbook/PhotosBench.tsx')),
+  hours: lazy(() => import('../clock/HoursBench.tsx')),
 };
+
+const sideViews = [
+  ['facts', 'Facts'],
+  ['kit', 'Kit'],
+  ['photos', 'Photos'],
+  ['hours', 'Hours'],
+] as const;
 
 function JobHead({ unfold }: { unfold: () => void }) {
   const { sheet, mayWrite } = useJob();
@@ -38,6 +49,7 @@ function JobHead({ unfold }: { unfold: () => void }) {
       <h1 style={{ fontSize: 23 }}>{job.carName}</h1>
       <span className="gets">gets {job.engineName ?? 'an engine to be chosen'}</span>
       <div className="right">
+        <Running clocks={sheet.running} />
         <span className="quiet" title={job.promised ?? undefined}>
           {job.promised ? `promised ${dayWords(job.promised)}, ${fromToday(job.promised)}` : 'no date promised'}
         </span>
@@ -49,6 +61,9 @@ function JobHead({ unfold }: { unfold: () => void }) {
           disabled={!mayWrite || changing.isPending}
           onChange={(bay) => changing.mutate({ bay: bay || null })}
         />
+        <Link className="plain-button take-over" to={`/jobs/${job.id}/takeover`}>
+          Take over
+        </Link>
         <button type="button" className="plain-button fold" onClick={unfold}>
           Logbook
         </button>
@@ -86,12 +101,13 @@ function Line({ view }: { view: string }) {
         );
       })}
       <hr />
-      <Link className="plain" to={`/jobs/${sheet.job.id}/facts`} {...(view === 'facts' ? { 'aria-current': 'page' as const } : {})}>
-        Facts
-      </Link>
-      <Link className="plain" to={`/jobs/${sheet.job.id}/kit`} {...(view === 'kit' ? { 'aria-current': 'page' as const } : {})}>
-        Kit
-      </Link>
+      <div className="side-views">
+        {sideViews.map(([id, name]) => (
+          <Link key={id} className="plain" to={`/jobs/${sheet.job.id}/${id}`} {...(view === id ? { 'aria-current': 'page' as const } : {})}>
+            {name}
+          </Link>
+        ))}
+      </div>
     </nav>
   );
 }
@@ -141,7 +157,7 @@ export function JobPage() {
   const [clash, setClash] = useState<Conflict>();
   const [unfolded, setUnfolded] = useState(false);
   useHotkeys(stations.map((s, i) => [String(i + 1), () => void navigate(`/jobs/${jobId}/${s.id}`)]));
-  if (sheet.isError)
+  if (sheet.isError && !sheet.data)
     return (
       <div className="page">
         <Failed sentence={sentenceOf(sheet.error)} again={() => void sheet.refetch()} />
@@ -158,9 +174,9 @@ export function JobPage() {
     <JobCtx value={{ sheet: sheet.data, plan, ...rights, conflict: setClash }}>
       <div className="job">
         <JobHead unfold={() => setUnfolded(!unfolded)} />
-        <div className="job-body">
+        <div className={`job-body${view === 'takeover' ? ' folded' : ''}`}>
           <Line view={view} />
-          <section className="bench" aria-label={Bench ? stationName(view) : 'Bench'} tabIndex={-1}>
+          <section className="bench" aria-label={stations.some((s) => s.id === view) ? stationName(view) : view} tabIndex={-1}>
             {Bench ? (
               <Suspense fallback={<Loading />}>
                 <Bench key={view} />
@@ -170,9 +186,9 @@ export function JobPage() {
             )}
             <StationFoot view={view} />
           </section>
-          <Logbook shut={!unfolded} />
+          {view !== 'takeover' && <Logbook key={jobId} shut={!unfolded} />}
         </div>
-        <LogBar />
+        <LogBar key={jobId} />
       </div>
       {clash && <ConflictDialog jobId={jobId} clash={clash} close={() => setClash(undefined)} />}
     </JobCtx>

@@ -88,7 +88,7 @@ export function UnitsPage() {
         <Loading />
       </div>
     );
-  if (units.isError)
+  if (units.isError && !units.data)
     return (
       <div className="page">
         <Failed sentence={sentenceOf(units.error)} again={() => void units.refetch()} />

@@ -56,6 +56,7 @@ function sheetWith(
     records,
     shopSchools: {},
     log: [],
+    running: [],
   };
 }
 const progress = (sheet: JobSheet) =>

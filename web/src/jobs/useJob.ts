@@ -7,7 +7,7 @@ import { changeJob, readJob } from '@bay/contract/jobs';
 import type { JobSheet } from '@bay/contract/jobs';
 import { putRecord } from '@bay/contract/records';
 import type { RecordKind, RecordRow } from '@bay/contract/records';
-import { call, newId, Refused } from '../api/index.ts';
+import { call, command, nowIso, Refused } from '../api/index.ts';
 import { useMe } from '../crew/index.ts';
 
 export const useSheet = (jobId: string) => useQuery({ queryKey: ['job', jobId], queryFn: () => call(readJob, { params: { jobId } }) });
@@ -62,10 +62,30 @@ export interface RecordWrite {
   revision?: number;
 }
 
-/** Writes a record. A stale write shows both versions; nothing typed is lost. */
+const kindNames: Partial<Record<RecordKind, string>> = {
+  task: 'step',
+  kit: 'kit line',
+  fit: 'verdict',
+  gate: 'proof',
+  sheet: 'readings',
+  torque: 'torque',
+  part: 'part',
+  hold: 'hold',
+  attempt: 'start attempt',
+  observation: 'observation',
+  'follow-up': 'follow-up',
+};
+const stepWords: Record<string, string> = { done: 'step done', 'on-it': 'step started', open: 'step open again', waived: 'step not needed' };
+const labelOf = (w: RecordWrite): string => (w.kind === 'task' ? (stepWords[String(w.data['status'])] ?? 'step') : `${kindNames[w.kind] ?? w.kind} written`);
+
+/** What harm hangs on is signed with a connection only: everybody must see it at once. */
+const needsConnection = new Set<RecordKind>(['gate', 'signature']);
+
+/** Writes a record. A stale write shows both versions; nothing typed is lost; without a network it waits on the device. */
 export function usePut() {
   const { sheet, conflict } = useJob();
   const client = useQueryClient();
+  const me = useMe().data?.person;
   const jobId = sheet.job.id;
   const keep = (row: RecordRow): void => {
     client.setQueryData<JobSheet>(
@@ -76,14 +96,32 @@ export function usePut() {
   };
   return useMutation({
     mutationFn: async (w: RecordWrite) => {
-      const revision = w.revision ?? sheet.records.find((r) => r.kind === w.kind && r.key === w.key)?.revision ?? 0;
+      const now = client.getQueryData<JobSheet>(['job', jobId]) ?? sheet;
+      const before = now.records.find((r) => r.kind === w.kind && r.key === w.key);
+      const revision = w.revision ?? before?.revision ?? 0;
+      const { kind, key, data } = w;
+      const by = me?.name ?? '';
+      const offline = (): { record: RecordRow } => ({
+        record: { kind, key, data: { ...data, by, at: nowIso() }, revision: revision + 1, by, at: nowIso(), ...(before?.on ? { on: before.on } : {}) },
+      });
       try {
-        return (await call(putRecord, { params: { jobId, kind: w.kind, key: w.key }, body: { commandId: newId(), data: w.data, revision } })).record;
+        const { record } = await command(
+          putRecord,
+          { params: { jobId, kind, key }, body: { data, revision } },
+          {
+            label: labelOf(w),
+            jobId,
+            offline: needsConnection.has(kind) ? undefined : offline,
+            restore: () => client.setQueryData(['job', jobId], now),
+          },
+        );
+        return record;
       } catch (error) {
-        if (error instanceof Refused && error.problem.status === 409 && 'current' in error.problem) {
-          return new Promise<RecordRow>((done) =>
-            conflict({ kind: w.kind, key: w.key, mine: w.data, theirs: error.problem.current as RecordRow | null, done }),
-          );
+        if (!(error instanceof Refused)) throw error;
+        if (error.unanswered && needsConnection.has(kind))
+          throw new Refused({ ...error.problem, title: 'Signing needs a connection. Nothing was signed; what you typed is still here.' });
+        if (error.problem.status === 409 && 'current' in error.problem) {
+          return new Promise<RecordRow>((done) => conflict({ kind, key, mine: data, theirs: error.problem.current as RecordRow | null, done }));
         }
         throw error;
       }
@@ -104,7 +142,7 @@ export function useChangeJob() {
       signStation?: JobSheet['job']['station'];
       wish?: string;
       faults?: string;
-    }) => call(changeJob, { params: { jobId }, body: { commandId: newId(), revision: sheet.job.revision, ...change } }),
+    }) => command(changeJob, { params: { jobId }, body: { revision: sheet.job.revision, ...change } }, { label: 'job changed', jobId }),
     onSuccess: () => client.invalidateQueries({ queryKey: ['job', jobId] }),
   });
 }

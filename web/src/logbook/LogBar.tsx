@@ -1,33 +1,92 @@
 import { Button } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
-import { readLogLine, understoodWords } from '@bay/core/logbook';
+import { useMemo, useRef, useState } from 'react';
+import { lineContextOf, thingsOf } from '@bay/core/jobs';
+import { readLogLine, suggestAbout, understoodWords } from '@bay/core/logbook';
+import type { LineDraft, Thing } from '@bay/core/logbook';
+import type { JobSheet } from '@bay/contract/jobs';
 import { writeLog } from '@bay/contract/logbook';
-import { call, newId, sentenceOf } from '../api/index.ts';
+import type { LogEntry } from '@bay/contract/logbook';
+import { command, newId, nowIso, sentenceOf } from '../api/index.ts';
+import { useCrew, useMe } from '../crew/index.ts';
 import { useJob } from '../jobs/useJob.ts';
 import { today } from '../ui/index.ts';
+import { PhotoButton } from './PhotoButton.tsx';
 
-/** One line in plain words or shorthand; what it understood shows before Enter. */
+/** Kinds of line that do not name by themselves what they belong to. */
+const belongsSomewhere = new Set<LineDraft['kind']>(['note', 'finding', 'hold', 'provisional', 'fluid', 'tried', 'decision', 'ask', 'bag']);
+
+/** A line of the book as the device writes it, until the server's own stands there. */
+function pendingEntry(line: string, person: { id: string; name: string; initials: string }): LogEntry {
+  return {
+    id: Number.MAX_SAFE_INTEGER - Math.floor(Math.random() * 1e6),
+    kind: 'note',
+    station: null,
+    text: line,
+    about: null,
+    data: { pending: true },
+    byId: person.id,
+    by: person.name,
+    initials: person.initials,
+    at: nowIso(),
+    receivedAt: null,
+    commandId: null,
+    marks: [],
+  };
+}
+
+/** One line in plain words or shorthand; what it understood shows before Enter, and Tab goes from piece to piece. */
 export function LogBar() {
-  const { sheet, mayWrite } = useJob();
+  const { sheet, plan, mayWrite } = useJob();
   const jobId = sheet.job.id;
+  const me = useMe().data?.person;
+  const crew = useCrew().data?.crew;
   const [line, setLine] = useState('');
+  const [about, setAbout] = useState<Thing | 'none'>();
   const field = useRef<HTMLInputElement>(null);
+  const at = useRef(-1);
   // Kept until the line is written, so that a second Enter after a lost answer does not write twice.
   const commandId = useRef(newId());
   const client = useQueryClient();
   useHotkeys([['/', () => field.current?.focus()]]);
+  const context = useMemo(() => lineContextOf(sheet, plan, crew ?? [], today()), [sheet, plan, crew]);
+  const things = useMemo(() => thingsOf(context), [context]);
+  const running = sheet.running.find((c) => c.personId === me?.id)?.about ?? undefined;
+  const draft = line.trim() === '' ? undefined : readLogLine(line, context);
+  const suggested = draft && belongsSomewhere.has(draft.kind) ? suggestAbout(line, things, running) : undefined;
+  const belongsTo = about === 'none' ? undefined : (about ?? suggested);
   const writing = useMutation({
-    mutationFn: (typed: string) => call(writeLog, { params: { jobId }, body: { commandId: commandId.current, line: typed, today: today() } }),
+    mutationFn: (typed: string) => {
+      const body = { line: typed, today: today(), ...(belongsTo ? { about: belongsTo.key } : {}) };
+      const offline = (): { entry: LogEntry } => {
+        const entry = pendingEntry(typed, me!);
+        client.setQueryData<JobSheet>(['job', jobId], (old) => old && { ...old, log: [...old.log, entry] });
+        return { entry };
+      };
+      const before = client.getQueryData(['job', jobId]);
+      const restore = (): unknown => client.setQueryData(['job', jobId], before);
+      return command(writeLog, { params: { jobId }, body }, { label: 'line written', jobId, commandId: commandId.current, offline, restore });
+    },
     onSuccess: () => {
       setLine('');
+      setAbout(undefined);
       commandId.current = newId();
       return client.invalidateQueries({ queryKey: ['job', jobId] });
     },
   });
   if (!mayWrite) return <div className="log-bar quiet">Onlookers read the book; they do not write in it.</div>;
-  const draft = line.trim() === '' ? undefined : readLogLine(line, today());
+  const broken = draft?.kind === 'note' ? draft.at : undefined;
+  const stops = draft ? (broken ? [broken] : draft.pieces) : [];
+  /** Tab selects the next piece, so that typing corrects it; behind the last one Tab leaves the bar as everywhere. */
+  const tab = (event: React.KeyboardEvent<HTMLInputElement>): void => {
+    const next = at.current + (event.shiftKey ? -1 : 1);
+    const stop = stops[next];
+    at.current = stop ? next : -1;
+    if (!stop) return;
+    event.preventDefault();
+    event.currentTarget.setSelectionRange(stop.from, stop.to);
+  };
   const hint = draft?.kind === 'note' && draft.hint !== undefined;
   return (
     <div className="log-bar">
@@ -37,31 +96,44 @@ export function LogBar() {
       <form
         onSubmit={(e) => {
           e.preventDefault();
-          if (line.trim() !== '') writing.mutate(line);
+          if (line.trim() !== '' && !writing.isPending) writing.mutate(line);
         }}
       >
         <div className="log-field">
           <input
             ref={field}
-            aria-label="Log bar: a note, or bore 3 86.02, held: waiting for …, arrived …, torque …"
-            placeholder="Write a line: note, bore 3 86.02, held: waiting for …"
+            aria-label="Log bar: write a line, plain or in shorthand"
+            aria-describedby="took"
+            placeholder="Write a line: note, bore 3 86.02, found: …, held: …, @OT …"
             value={line}
             onChange={(e) => {
               setLine(e.target.value);
+              at.current = -1;
               if (!writing.isPending) commandId.current = newId();
+              if (writing.isError) writing.reset();
             }}
-            onKeyDown={(e) => e.key === 'Escape' && field.current?.blur()}
+            onKeyDown={(e) => {
+              if (e.key === 'Escape') field.current?.blur();
+              if (e.key === 'Tab' && line !== '') tab(e);
+            }}
             autoComplete="off"
           />
-          <span role="status" className={draft ? `took${hint ? ' hint' : ''}` : ''}>
+          <span id="took" role="status" className={draft ? `took${hint ? ' hint' : ''}` : ''}>
             {draft ? understoodWords(draft) : ''}
+            {broken && <span className="mono broken-words"> {line.slice(broken.from, broken.to)}</span>}
           </span>
+          {draft && belongsTo && (
+            <button type="button" className="about-chip" title="It belongs to this. Tap if it does not." onClick={() => setAbout('none')}>
+              belongs to: {belongsTo.title.split(/[:,;]/)[0]} ✕
+            </button>
+          )}
           {writing.isError && (
             <span role="alert" className="took hint">
               {sentenceOf(writing.error)}
             </span>
           )}
         </div>
+        <PhotoButton jobId={jobId} {...(belongsTo ? { about: belongsTo.key } : {})} />
         <Button type="submit" loading={writing.isPending} disabled={line.trim() === ''}>
           Log it
         </Button>

@@ -1,73 +1,184 @@
-import { useQuery } from '@tanstack/react-query';
+import { Select, TextInput } from '@mantine/core';
+import { useDebouncedValue } from '@mantine/hooks';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { readLog } from '@bay/contract/logbook';
+import { stations } from '@bay/core/jobs';
+import { kindWords } from '@bay/core/logbook';
+import { titleOf } from '@bay/core/plan';
 import type { LogEntry } from '@bay/contract/logbook';
-import { call } from '../api/index.ts';
+import { useCrew } from '../crew/index.ts';
 import { useJob } from '../jobs/useJob.ts';
-import { dayWords, exactWords, timeWords, withDayWords } from '../ui/index.ts';
+import { dayWords } from '../ui/index.ts';
+import { EntryLine } from './EntryLine.tsx';
+import { isNarrowed, useBook, useFound } from './useBook.ts';
+import type { BookFilter } from './useBook.ts';
 
-type Row = { day: string } | LogEntry;
+type Row = { day: string; key: string } | { entry: LogEntry; hit?: string };
 
-/** Lines with a heading for each day. */
-function withDays(entries: readonly LogEntry[]): Row[] {
+/** Lines with a heading for each day. A line that waited on a device stands where it arrived. */
+function withDays(entries: readonly { entry: LogEntry; hit?: string }[]): Row[] {
   const rows: Row[] = [];
   let last = '';
-  for (const entry of entries) {
-    const day = dayWords(entry.at);
-    if (day !== last) rows.push({ day });
+  for (const line of entries) {
+    const day = dayWords(line.entry.receivedAt ?? line.entry.at);
+    if (day !== last) rows.push({ day, key: `day ${line.entry.id}` });
     last = day;
-    rows.push(entry);
+    rows.push(line);
   }
   return rows;
 }
 
-/** Everything anyone did on this job, newest at the bottom like a paper book. */
+function Filters({ filter, set, search, setSearch }: { filter: BookFilter; set: (f: BookFilter) => void; search: string; setSearch: (s: string) => void }) {
+  const crew = useCrew().data?.crew ?? [];
+  const choose = (name: keyof BookFilter) => (value: string | null) => set({ ...filter, [name]: value ?? '' });
+  return (
+    <div className="book-filters">
+      <TextInput aria-label="Search this book" placeholder="Search words" value={search} onChange={(e) => setSearch(e.currentTarget.value)} />
+      <Select
+        aria-label="Kind"
+        placeholder="Every kind"
+        clearable
+        data={Object.entries(kindWords).map(([value, label]) => ({ value, label }))}
+        value={filter.kind || null}
+        onChange={choose('kind')}
+      />
+      <Select
+        aria-label="Station"
+        placeholder="Every station"
+        clearable
+        data={stations.map((s) => ({ value: s.id, label: s.name }))}
+        value={filter.station || null}
+        onChange={choose('station')}
+      />
+      <Select
+        aria-label="Person"
+        placeholder="Everybody"
+        clearable
+        data={crew.map((p) => ({ value: p.id, label: p.name }))}
+        value={filter.by || null}
+        onChange={choose('by')}
+      />
+      <TextInput
+        aria-label="Day"
+        type="date"
+        value={filter.from ?? ''}
+        onChange={(e) => set({ ...filter, from: e.currentTarget.value, to: e.currentTarget.value })}
+      />
+    </div>
+  );
+}
+
+function Foot() {
+  const { plan } = useJob();
+  const { provisional } = plan;
+  const next = plan.gates.find((g) => !g.opens);
+  if (provisional.length > 0)
+    return (
+      <span className="ochre">
+        Provisional:{' '}
+        {provisional
+          .slice(0, 3)
+          .map((p) => p.title)
+          .join(', ')}
+        {provisional.length > 3 ? ` and ${provisional.length - 3} more` : ''}. Ends before <b>{provisional[0]!.forbiddenAt.toLowerCase()}</b>.
+      </span>
+    );
+  if (next)
+    return (
+      <>
+        Next gate: <b>{next.gate}</b>, {next.of - next.proved} of {next.of} lines open
+      </>
+    );
+  return <>Every gate is open.</>;
+}
+
+/** Everything anyone did on this job, newest at the bottom like a paper book; it can be narrowed and searched. */
 export function Logbook({ shut }: { shut: boolean }) {
-  const { sheet, plan } = useJob();
+  const { sheet } = useJob();
   const jobId = sheet.job.id;
-  const [older, setOlder] = useState<LogEntry[]>([]);
-  const first = older[0]?.id ?? sheet.log[0]?.id;
-  const more = useQuery({
-    queryKey: ['log-before', jobId, first],
-    queryFn: () => call(readLog, { params: { jobId }, query: { before: String(first) as unknown as number, limit: '100' as unknown as number } }),
-    enabled: false,
-  });
-  const entries = useMemo(() => {
-    const seen = new Set(sheet.log.map((e) => e.id));
-    return [...older.filter((e) => !seen.has(e.id)), ...sheet.log];
-  }, [older, sheet.log]);
-  const rows = useMemo(() => withDays(entries), [entries]);
+  const [looking, setLooking] = useState(false);
+  const [filter, setFilter] = useState<BookFilter>({});
+  const [search, setSearch] = useState('');
+  const [q] = useDebouncedValue(search.trim(), 150);
+  const clean = Object.fromEntries(Object.entries(filter).filter(([, v]) => v)) as BookFilter;
+  const book = useBook(jobId, sheet.log, clean);
+  const found = useFound(q, jobId);
+  const searching = q.length >= 2;
+  const rows = useMemo(
+    () => withDays(searching ? (found.data?.hits ?? []).toReversed().map((h) => ({ entry: h, hit: h.hit })) : book.entries.map((entry) => ({ entry }))),
+    [searching, found.data, book.entries],
+  );
   const box = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => box.current,
     estimateSize: () => 46,
     overscan: 12,
-    getItemKey: (i) => ('day' in rows[i]! ? `day${rows[i].day}` : rows[i]!.id),
+    getItemKey: (i) => {
+      const row = rows[i]!;
+      return 'day' in row ? row.key : row.entry.id;
+    },
   });
-  const newest = entries.at(-1)?.id;
+  const newest = book.entries.at(-1)?.id;
   useEffect(() => {
     if (rows.length > 0) virtual.scrollToIndex(rows.length - 1, { align: 'end' });
-    // Only a new line at the end moves the book; older pages do not.
-  }, [newest, virtual]);
-  const provisional = sheet.records.filter((r) => r.kind === 'provisional' && !r.data['ended']).map((r) => String(r.data['what']));
-  const next = plan.gates.find((g) => !g.opens);
+    // Only a new line at the end, or another way of looking, moves the book; older pages do not.
+  }, [newest, virtual, searching, q, filter]);
+  // Near the top the page before is fetched, and the line that was read stays where it was.
+  const first = rows[0] && 'entry' in rows[0] ? rows[0].entry.id : rows[1] && 'entry' in rows[1] ? rows[1].entry.id : 0;
+  const keep = useRef<{ first: number; height: number }>(undefined);
+  useEffect(() => {
+    const was = keep.current;
+    if (!was || was.first === first || !box.current) return;
+    keep.current = undefined;
+    box.current.scrollTop += virtual.getTotalSize() - was.height;
+  }, [first, virtual]);
+  const earlier = (): void => {
+    if (searching || !book.more || book.loading) return;
+    keep.current = { first, height: virtual.getTotalSize() };
+    book.earlier();
+  };
+  const narrowed = isNarrowed(clean) || searching;
   return (
     <aside className={`book${shut ? ' shut' : ''}`} aria-label="Logbook">
       <div className="book-head">
         <h2 style={{ fontSize: 18 }}>Logbook</h2>
-        {(first ?? 0) > 0 && sheet.log.length >= 80 && (
-          <button
-            type="button"
-            className="plain-button small bare"
-            onClick={() => void more.refetch().then(({ data }) => data && setOlder((now) => [...data.entries, ...now]))}
-          >
-            Earlier
+        <button
+          type="button"
+          className="plain-button small bare"
+          aria-expanded={looking}
+          onClick={() => {
+            setLooking(!looking);
+            setFilter({});
+            setSearch('');
+          }}
+        >
+          {looking ? 'The whole book' : 'Search'}
+        </button>
+      </div>
+      {looking && <Filters filter={filter} set={setFilter} search={search} setSearch={setSearch} />}
+      {clean.about && (
+        <p className="book-about">
+          On: {titleOf(clean.about).split(/[:,;]/)[0]}{' '}
+          <button type="button" className="plain-button small bare" onClick={() => setFilter({})}>
+            Everything
+          </button>
+        </p>
+      )}
+      <div
+        ref={box}
+        className="book-lines"
+        tabIndex={0}
+        role="log"
+        aria-label="Lines of the logbook"
+        onScroll={(e) => e.currentTarget.scrollTop < 400 && earlier()}
+      >
+        {!searching && book.more && (
+          <button type="button" className="plain-button small bare book-earlier" disabled={book.loading} onClick={earlier}>
+            {book.loading ? 'Reading' : 'Earlier'}
           </button>
         )}
-      </div>
-      <div ref={box} className="book-lines" tabIndex={0} role="log" aria-label="Lines of the logbook">
+        {narrowed && rows.length === 0 && !book.loading && !found.isFetching && <p className="quiet">No line like that.</p>}
         <div style={{ height: virtual.getTotalSize(), position: 'relative' }}>
           {virtual.getVirtualItems().map((item) => {
             const row = rows[item.index]!;
@@ -81,14 +192,7 @@ export function Logbook({ shut }: { shut: boolean }) {
                 {'day' in row ? (
                   <div className="book-day">{row.day}</div>
                 ) : (
-                  <div className={`book-line kind-${row.kind}`}>
-                    <time dateTime={row.at} title={exactWords(row.at)}>
-                      {timeWords(row.at)}
-                    </time>
-                    <span>
-                      <b title={row.by}>{row.initials}</b> {withDayWords(row.text)}
-                    </span>
-                  </div>
+                  <EntryLine jobId={jobId} entry={row.entry} {...(row.hit ? { hit: row.hit } : {})} showAbout={(about) => setFilter({ about })} />
                 )}
               </div>
             );
@@ -96,17 +200,7 @@ export function Logbook({ shut }: { shut: boolean }) {
         </div>
       </div>
       <div className="book-foot">
-        {provisional.length > 0 ? (
-          <span className="ochre">
-            Provisional: {provisional.join(', ')}. Ends before <b>first crank</b>.
-          </span>
-        ) : next ? (
-          <>
-            Next gate: <b>{next.gate}</b>, {next.of - next.proved} of {next.of} lines open
-          </>
-        ) : (
-          'Every gate is open.'
-        )}
+        <Foot />
       </div>
     </aside>
   );

@@ -1,2 +1,4 @@
+export { History } from './History.tsx';
 export { LogBar } from './LogBar.tsx';
 export { Logbook } from './Logbook.tsx';
+export { PhotoButton } from './PhotoButton.tsx';

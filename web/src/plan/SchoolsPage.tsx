@@ -26,7 +26,7 @@ export function SchoolsPage() {
         <Loading rows={8} />
       </div>
     );
-  if (schools.isError)
+  if (schools.isError && !schools.data)
     return (
       <div className="page">
         <Failed sentence={sentenceOf(schools.error)} again={() => void schools.refetch()} />

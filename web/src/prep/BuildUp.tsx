@@ -27,9 +27,7 @@ export function BuildUp() {
                 <p className="meta">
                   {step.how}. Why here: {step.why}
                 </p>
-                {status === 'held' && (
-                  <p className="meta ochre">Held: after {heldBy.map((f) => byId.get(f)!.title.split(/[:,;]/)[0]).join('; ')}</p>
-                )}
+                {status === 'held' && <p className="meta ochre">Held: after {heldBy.map((f) => byId.get(f)!.title.split(/[:,;]/)[0]).join('; ')}</p>}
                 {step.caution && status !== 'done' && <p className="caution">{step.caution}</p>}
                 {status !== 'free' && status !== 'held' && tasks[id]?.at && (
                   <p className="meta">

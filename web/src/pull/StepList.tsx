@@ -4,6 +4,7 @@ import { becauseWords, titleOf } from '@bay/core/plan';
 import { stepStates, workStateOf } from '@bay/core/pull';
 import type { PullLine, PullPlan, StepState, TaskRecord } from '@bay/core/pull';
 import { useCrew } from '../crew/index.ts';
+import { History } from '../logbook/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
 import { dayWords, timeWords, Trouble } from '../ui/index.ts';
 
@@ -24,7 +25,7 @@ function heldWords(state: StepState): string {
 }
 
 function Step({ line, state, record, recordKey }: { line: PullLine; state: StepState; record: TaskRecord | undefined; recordKey: string }) {
-  const { plan, mayWrite } = useJob();
+  const { sheet, plan, mayWrite } = useJob();
   const put = usePut();
   const crew = useCrew();
   const [asking, setAsking] = useState<'waive' | 'hand-over' | 'danger'>();
@@ -61,6 +62,7 @@ function Step({ line, state, record, recordKey }: { line: PullLine; state: StepS
           </p>
         )}
         <Trouble of={put} />
+        {record && <History jobId={sheet.job.id} about={recordKey} title={def.title} />}
       </div>
       {mayWrite && (
         <div className="actions">

@@ -8,6 +8,7 @@ import type { TaskRecord } from '@bay/core/pull';
 import { parseMeasure } from '@bay/core/units';
 import { newId } from '../api/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
+import { History } from '../logbook/index.ts';
 import { columns, dayWords, Empty, MeasuredInput, Tabs, Trouble, useTab } from '../ui/index.ts';
 
 type Draft = Omit<CircuitRecord, 'currentA' | 'lengthM' | 'areaMm2' | 'fuseA'> & { currentA: string; lengthM: string; areaMm2: string; fuseA: string };
@@ -124,6 +125,7 @@ function CircuitForm({ recordKey, draft, isNew, close }: { recordKey: string; dr
               </li>
             ))}
         </ul>
+        {!isNew && <History jobId={sheet.job.id} about={recordKey} title={v.title} />}
         <Trouble of={put} />
         <div className="row-actions">
           <Button type="submit" loading={put.isPending} disabled={wrong || v.title.trim().length < 2}>

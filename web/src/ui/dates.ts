@@ -1,4 +1,7 @@
 import dayjs from 'dayjs';
+import { nowMs } from '../api/now.ts';
+
+const now = (): dayjs.Dayjs => dayjs(nowMs());
 
 /** "Thu 26 Nov" */
 export const dayWords = (at: string): string => dayjs(at).format('ddd D MMM');
@@ -7,7 +10,7 @@ export const exactWords = (at: string): string => dayjs(at).format('dddd D MMMM 
 
 /** A date as people say it from today: "today", "in 3 days", "4 days ago". */
 export function fromToday(date: string): string {
-  const days = dayjs(date).startOf('day').diff(dayjs().startOf('day'), 'day');
+  const days = dayjs(date).startOf('day').diff(now().startOf('day'), 'day');
   if (days === 0) return 'today';
   if (days === 1) return 'tomorrow';
   if (days === -1) return 'yesterday';
@@ -16,12 +19,12 @@ export function fromToday(date: string): string {
 
 /** How long since: "0:38", "2 days". */
 export function sinceWords(at: string): string {
-  const minutes = Math.max(0, dayjs().diff(dayjs(at), 'minute'));
+  const minutes = Math.max(0, now().diff(dayjs(at), 'minute'));
   if (minutes >= 2880) return `${Math.floor(minutes / 1440)} days`;
   return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
 }
 
-export const today = (): string => dayjs().format('YYYY-MM-DD');
+export const today = (): string => now().format('YYYY-MM-DD');
 
 /** Dates inside a sentence as people say them. */
 export const withDayWords = (sentence: string): string => sentence.replace(/\b\d{4}-\d{2}-\d{2}\b/g, (date) => dayWords(date));

@@ -1,0 +1,167 @@
+import { Button, Modal, TextInput } from '@mantine/core';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { hoursBy, hoursOf, looksForgotten } from '@bay/core/clock';
+import type { HoursLine, Stint } from '@bay/core/clock';
+import { stationName } from '@bay/core/jobs';
+import { correctClock, readClocks } from '@bay/contract/clock';
+import type { ClockRow } from '@bay/contract/clock';
+import { may } from '@bay/contract/rights';
+import { call, command, nowIso, sentenceOf } from '../api/index.ts';
+import { useMe } from '../crew/index.ts';
+import { useJob } from '../jobs/useJob.ts';
+import { dayWords, Empty, exactWords, Failed, Loading, Tabs, timeWords, Trouble, useTab } from '../ui/index.ts';
+import { ClockForm } from './ClockForm.tsx';
+
+const words: Record<HoursLine['word'], string> = { inside: 'Inside', under: 'Under', over: 'Over', 'no-estimate': 'No estimate' };
+const shown = (hours: number): string => `${Math.floor(hours)} h ${String(Math.round((hours % 1) * 60)).padStart(2, '0')}`;
+const tabs = { step: 'By step', station: 'By station', person: 'By person', work: 'By kind of work' } as const;
+const nameOf: Record<keyof typeof tabs, (s: Stint) => string> = {
+  step: (s) => s.title,
+  station: (s) => stationName(s.station),
+  person: (s) => s.person,
+  work: (s) => s.work,
+};
+
+const local = (iso: string): string => {
+  const at = new Date(iso);
+  at.setMinutes(at.getMinutes() - at.getTimezoneOffset());
+  return at.toISOString().slice(0, 16);
+};
+
+function Correct({ clock, close }: { clock: ClockRow; close: () => void }) {
+  const client = useQueryClient();
+  const [from, setFrom] = useState(local(clock.startedAt));
+  const [to, setTo] = useState(clock.endedAt ? local(clock.endedAt) : '');
+  const [reason, setReason] = useState('');
+  const saving = useMutation({
+    mutationFn: () => {
+      const body = { revision: clock.revision, startedAt: new Date(from).toISOString(), endedAt: to ? new Date(to).toISOString() : null, reason };
+      return command(correctClock, { params: { clockId: clock.id }, body }, { label: 'clock corrected', jobId: clock.jobId });
+    },
+    onSuccess: () => {
+      void client.invalidateQueries();
+      close();
+    },
+  });
+  return (
+    <Modal opened onClose={close} title={`Clock of ${clock.person}`}>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          saving.mutate();
+        }}
+      >
+        <p className="quiet">{clock.title}. The times it had stay readable.</p>
+        <TextInput label="Began" type="datetime-local" value={from} onChange={(e) => setFrom(e.currentTarget.value)} />
+        <TextInput label="Ended" type="datetime-local" value={to} onChange={(e) => setTo(e.currentTarget.value)} />
+        <TextInput label="Why" value={reason} onChange={(e) => setReason(e.currentTarget.value)} />
+        <Trouble of={saving} />
+        <div className="row-actions">
+          <Button type="submit" loading={saving.isPending} disabled={reason.trim().length < 3 || from === ''}>
+            Correct it
+          </Button>
+        </div>
+      </form>
+    </Modal>
+  );
+}
+
+/** What the hours of this job went into, beside the estimate. */
+export default function HoursBench() {
+  const { sheet, mayWrite } = useJob();
+  const me = useMe().data?.person;
+  const jobId = sheet.job.id;
+  const clocks = useQuery({ queryKey: ['clocks', jobId], queryFn: () => call(readClocks, { params: { jobId } }) });
+  const [tab, setTab] = useTab(tabs, 'step');
+  const [on, setOn] = useState(false);
+  const [correcting, setCorrecting] = useState<ClockRow>();
+  if (clocks.isPending) return <Loading />;
+  if (clocks.isError && !clocks.data) return <Failed sentence={sentenceOf(clocks.error)} again={() => void clocks.refetch()} />;
+  const all = clocks.data.clocks;
+  const now = nowIso();
+  const lines = hoursBy(all, nameOf[tab], now);
+  const sum = lines.reduce((h, l) => h + l.hours, 0);
+  const rework = lines.reduce((h, l) => h + l.rework, 0);
+  const day = (iso: string): string => dayWords(iso);
+  return (
+    <>
+      <div className="bench-head">
+        <h2>Hours</h2>
+        <span className="quiet">
+          {shown(sum)} on the clock{rework > 0 ? `, of them ${shown(rework)} rework` : ''}
+        </span>
+        {mayWrite && (
+          <span className="right">
+            <Button onClick={() => setOn(true)}>Clock on</Button>
+          </span>
+        )}
+      </div>
+      {all.length === 0 ? (
+        <Empty title="No clock ran yet">Start a step, and its clock starts with it. Work that is no step is clocked here.</Empty>
+      ) : (
+        <>
+          <Tabs names={tabs} at={tab} to={setTab} />
+          <div className="scroll-x">
+            <table className="data">
+              <thead>
+                <tr>
+                  <th>{tabs[tab].replace('By ', '')}</th>
+                  <th className="num">Clocked</th>
+                  <th className="num">Estimate</th>
+                  <th>Beside it</th>
+                  <th className="num">Rework</th>
+                </tr>
+              </thead>
+              <tbody>
+                {lines.map((l) => (
+                  <tr key={l.name}>
+                    <td>{l.name}</td>
+                    <td className="num">{shown(l.hours)}</td>
+                    <td className="num">{l.estimate ? `${shown(l.estimate[0])} to ${shown(l.estimate[1])}` : ''}</td>
+                    <td className={l.word === 'over' ? 'ochre' : 'quiet'}>{words[l.word]}</td>
+                    <td className="num">{l.rework > 0 ? shown(l.rework) : ''}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+          <h3 style={{ margin: '18px 0 4px' }}>Every clock</h3>
+          <ul className="rows">
+            {all.toReversed().map((c) => (
+              <li key={c.id} className="step">
+                <span className="disc">{c.initials}</span>
+                <div>
+                  <p className="title">
+                    {c.title} {c.work !== 'work' && <span className="tag ochre">{c.work}</span>}
+                    {c.endedAt === null && <span className="tag teal">runs</span>}
+                  </p>
+                  <p className="meta">
+                    {day(c.startedAt)} {timeWords(c.startedAt)} to {c.endedAt ? timeWords(c.endedAt) : 'now'},{' '}
+                    <span className="mono">{shown(hoursOf(c, now))}</span>, {stationName(c.station)}
+                    {c.redoes ? `. Redoes: ${c.redoes}` : ''}
+                  </p>
+                  {c.endedAt === null && looksForgotten(c.startedAt, now, day) && <p className="meta ochre">It looks forgotten: correct when it ended.</p>}
+                  {c.corrections.map((x) => (
+                    <p key={x.at} className="meta">
+                      Was {exactWords(x.startedAt)} to {x.endedAt ? exactWords(x.endedAt) : 'running'}; {x.by}: {x.reason}
+                    </p>
+                  ))}
+                </div>
+                {me && mayWrite && (c.personId === me.id || may(me.role, 'correct-others')) && (
+                  <div className="actions">
+                    <button type="button" className="plain-button small bare" aria-label={`Correct the clock: ${c.title}`} onClick={() => setCorrecting(c)}>
+                      Correct
+                    </button>
+                  </div>
+                )}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {on && <ClockForm jobId={jobId} station={sheet.job.station} close={() => setOn(false)} />}
+      {correcting && <Correct clock={correcting} close={() => setCorrecting(undefined)} />}
+    </>
+  );
+}

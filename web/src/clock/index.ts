@@ -1,0 +1,3 @@
+export { ClockForm } from './ClockForm.tsx';
+export { Running, useTick } from './Running.tsx';
+export { useClock } from './useClock.ts';

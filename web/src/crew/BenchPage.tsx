@@ -1,0 +1,199 @@
+import { Button, Modal, Select, TextInput } from '@mantine/core';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { stationName } from '@bay/core/jobs';
+import { bareContext, readLogLine, understoodWords } from '@bay/core/logbook';
+import { readBench } from '@bay/contract/crew';
+import type { BenchStep } from '@bay/contract/crew';
+import { writeLog } from '@bay/contract/logbook';
+import { putRecord } from '@bay/contract/records';
+import { call, command, nowIso, sentenceOf } from '../api/index.ts';
+import { useClock, useTick } from '../clock/index.ts';
+import { PhotoButton } from '../logbook/index.ts';
+import { Empty, Failed, Loading, sinceWords, today, Trouble } from '../ui/index.ts';
+import { useMe } from './useMe.ts';
+
+/** Writes where a step stands from outside of its job's page. */
+function useStep() {
+  const client = useQueryClient();
+  const me = useMe().data?.person;
+  return useMutation({
+    mutationFn: ({ step, status }: { step: BenchStep; status: 'on-it' | 'done' | 'open' }) => {
+      const data = { status };
+      const offline = () => ({ record: { kind: 'task' as const, key: step.key, data, revision: step.revision + 1, by: me?.name ?? '', at: nowIso() } });
+      const label = { 'on-it': 'step started', done: 'step done', open: 'step open again' }[status];
+      return command(
+        putRecord,
+        { params: { jobId: step.jobId, kind: 'task', key: step.key }, body: { data, revision: step.revision } },
+        { label, jobId: step.jobId, offline },
+      );
+    },
+    onSuccess: (_reply, { step, status }) => {
+      // Shown at once, also without a network.
+      client.setQueryData<{ step: BenchStep | null; next: BenchStep[] }>(
+        ['bench'],
+        (old) =>
+          old && {
+            ...old,
+            step: status === 'on-it' ? { ...step, status, revision: step.revision + 1 } : old.step?.key === step.key ? null : old.step,
+            next: old.next.filter((s) => !(s.jobId === step.jobId && s.key === step.key)),
+          },
+      );
+      for (const key of ['bench', 'floor', 'waiting', 'job']) void client.invalidateQueries({ queryKey: [key] });
+    },
+  });
+}
+
+/** One line for the book of a job, with what it understood; for a reading taken in passing. */
+function QuickLine({ jobs, at, close }: { jobs: readonly { id: string; number: string; carName: string }[]; at: string | undefined; close: () => void }) {
+  const [jobId, setJobId] = useState(at ?? jobs[0]?.id ?? '');
+  const [line, setLine] = useState('');
+  const draft = line.trim() === '' ? undefined : readLogLine(line, bareContext(today()));
+  const writing = useMutation({
+    mutationFn: () =>
+      command(
+        writeLog,
+        { params: { jobId }, body: { line, today: today() } },
+        { label: 'line written', jobId, offline: () => ({ entry: undefined as never }) },
+      ),
+    onSuccess: close,
+  });
+  return (
+    <Modal opened onClose={close} title="Write it down">
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          writing.mutate();
+        }}
+      >
+        <Select label="Job" data={jobs.map((j) => ({ value: j.id, label: `${j.number} ${j.carName}` }))} value={jobId} onChange={(j) => setJobId(j ?? '')} />
+        <TextInput label="Line" placeholder="bore 3 86.02, found: …, held: …" value={line} onChange={(e) => setLine(e.currentTarget.value)} data-autofocus />
+        <p className="understood">{draft ? understoodWords(draft) : ''}</p>
+        <Trouble of={writing} />
+        <div className="row-actions">
+          <Button type="submit" size="lg" fullWidth loading={writing.isPending} disabled={line.trim() === '' || jobId === ''}>
+            Log it
+          </Button>
+        </div>
+      </form>
+    </Modal>
+  );
+}
+
+function StepCard({ step, big = false, children }: { step: BenchStep; big?: boolean; children: React.ReactNode }) {
+  return (
+    <div className={`panel bench-step${big ? ' big' : ''}`}>
+      <p className="quiet">
+        <Link to={`/jobs/${step.jobId}/${step.station}`}>
+          {step.bay ? `Bay ${step.bay}` : 'Yard'}, {step.number} {step.carName}
+        </Link>
+        , {stationName(step.station)}
+        {step.mine && <span className="tag ochre"> for you</span>}
+      </p>
+      <p className="bench-title">{step.title}</p>
+      {step.minutes && (
+        <p className="quiet">
+          {step.minutes[0]} to {step.minutes.at(-1)} min (estimate){step.thenWait ? `. ${step.thenWait}` : ''}
+        </p>
+      )}
+      {step.caution && <p className="caution oxide">{step.caution}</p>}
+      {children}
+    </div>
+  );
+}
+
+/** What a technician sees first: what they are on, big actions, and what is free next across jobs. */
+export function BenchPage() {
+  const bench = useQuery({ queryKey: ['bench'], queryFn: () => call(readBench) });
+  const me = useMe().data?.person;
+  const { stop } = useClock();
+  const stepping = useStep();
+  const [writing, setWriting] = useState(false);
+  useTick();
+  if (bench.isPending)
+    return (
+      <div className="page">
+        <Loading />
+      </div>
+    );
+  if (bench.isError && !bench.data)
+    return (
+      <div className="page">
+        <Failed sentence={sentenceOf(bench.error)} again={() => void bench.refetch()} />
+      </div>
+    );
+  const { running, step, next, jobs } = bench.data;
+  const mayWrite = me?.role !== 'onlooker';
+  const at = running?.jobId ?? step?.jobId ?? next[0]?.jobId ?? jobs[0]?.id;
+  return (
+    <div className="page my-bench">
+      <div className="page-head">
+        <h1>My bench</h1>
+        <span className="quiet">{me?.name}</span>
+      </div>
+      {step ? (
+        <StepCard step={step} big>
+          {running && (
+            <p className="bench-clock mono" aria-label="Time on this step">
+              {sinceWords(running.startedAt)}
+            </p>
+          )}
+          {mayWrite && (
+            <div className="big-actions">
+              <Button size="lg" loading={stepping.isPending} onClick={() => stepping.mutate({ step, status: 'done' })}>
+                Done
+              </Button>
+              <Button size="lg" variant="default" loading={stop.isPending} onClick={() => stop.mutate(step.jobId)}>
+                Pause
+              </Button>
+            </div>
+          )}
+        </StepCard>
+      ) : running ? (
+        <div className="panel bench-step big">
+          <p className="quiet">On the clock</p>
+          <p className="bench-title">{running.title}</p>
+          <p className="bench-clock mono">{sinceWords(running.startedAt)}</p>
+          <div className="big-actions">
+            <Button size="lg" variant="default" loading={stop.isPending} onClick={() => stop.mutate(running.jobId)}>
+              Clock off
+            </Button>
+          </div>
+        </div>
+      ) : (
+        <Empty title="You are on nothing">Start one of the steps below; its clock starts with it.</Empty>
+      )}
+      <Trouble of={stepping} />
+      <Trouble of={stop} />
+      {mayWrite && at && (
+        <div className="big-actions">
+          <PhotoButton jobId={at} {...(step ? { about: step.key } : {})} big />
+          <Button size="lg" variant="default" onClick={() => setWriting(true)}>
+            Write it down
+          </Button>
+        </div>
+      )}
+      <h2 className="section-head">Free next</h2>
+      {next.length === 0 && <p className="quiet">Nothing is free. Look at the Floor for what holds the jobs.</p>}
+      {next.map((s) => (
+        <StepCard key={s.jobId + s.key} step={s}>
+          {mayWrite && (
+            <div className="row-actions">
+              <Button
+                variant="default"
+                size="md"
+                disabled={stepping.isPending}
+                onClick={() => stepping.mutate({ step: s, status: 'on-it' })}
+                aria-label={`Start: ${s.title}`}
+              >
+                Start
+              </Button>
+            </div>
+          )}
+        </StepCard>
+      ))}
+      {writing && <QuickLine jobs={jobs} at={at} close={() => setWriting(false)} />}
+    </div>
+  );
+}

@@ -1,0 +1,166 @@
+import { Button, TextInput } from '@mantine/core';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { correctClock } from '@bay/contract/clock';
+import type { WaitingItem } from '@bay/contract/crew';
+import { putRecord } from '@bay/contract/records';
+import { command, nowIso, sentenceOf } from '../api/index.ts';
+import { dayWords, Empty, Failed, Loading, timeWords, Trouble } from '../ui/index.ts';
+import { waitingQuery } from './useWaiting.ts';
+
+const sorts: Record<WaitingItem['sort'], string> = {
+  step: 'Step for you',
+  question: 'Question',
+  approval: 'Approval',
+  signature: 'Signature',
+  reading: 'Reading asked for',
+  clock: 'Your clock still runs',
+};
+
+/** Answers an ask on the record it is. */
+function Answer({ item }: { item: WaitingItem }) {
+  const client = useQueryClient();
+  const [text, setText] = useState('');
+  const decides = item.sort === 'approval' || item.sort === 'signature';
+  const answering = useMutation({
+    mutationFn: (yes: boolean | undefined) => {
+      const data = { ...item.data, answer: { ...(yes === undefined ? {} : { yes }), text } };
+      const params = { jobId: item.jobId, kind: 'ask' as const, key: item.key };
+      // A signature and a yes to money want everybody to know at once.
+      const offline = decides
+        ? undefined
+        : () => ({ record: { kind: 'ask' as const, key: item.key, data, revision: item.revision + 1, by: '', at: nowIso() } });
+      return command(putRecord, { params, body: { data, revision: item.revision } }, { label: 'answer written', jobId: item.jobId, offline });
+    },
+    onSuccess: () => client.invalidateQueries({ queryKey: ['waiting'] }),
+  });
+  return (
+    <>
+      <div className="row-actions">
+        <TextInput
+          aria-label={`Answer: ${item.what}`}
+          placeholder={decides ? 'A word with it, where one is wanted' : 'Answer'}
+          value={text}
+          onChange={(e) => setText(e.currentTarget.value)}
+          style={{ flex: '1 1 220px' }}
+        />
+        {decides ? (
+          <>
+            <Button loading={answering.isPending} onClick={() => answering.mutate(true)}>
+              {item.sort === 'approval' ? 'Approve' : 'Sign'}
+            </Button>
+            <Button variant="default" disabled={text.trim().length < 3 || answering.isPending} onClick={() => answering.mutate(false)} title="A no says why">
+              No
+            </Button>
+          </>
+        ) : (
+          <Button loading={answering.isPending} disabled={text.trim() === ''} onClick={() => answering.mutate(undefined)}>
+            Answer
+          </Button>
+        )}
+      </div>
+      <Trouble of={answering} />
+    </>
+  );
+}
+
+/** A clock that was forgotten: when was it really over? */
+function Forgotten({ item }: { item: WaitingItem }) {
+  const client = useQueryClient();
+  const [time, setTime] = useState('');
+  const day = item.since.slice(0, 10);
+  const ended = time === '' ? undefined : new Date(`${dayOfDevice(item.since)}T${time}`);
+  const correcting = useMutation({
+    mutationFn: () =>
+      command(
+        correctClock,
+        {
+          params: { clockId: item.key },
+          body: { revision: item.revision, startedAt: item.since, endedAt: ended!.toISOString(), reason: 'forgotten, ended afterwards' },
+        },
+        { label: 'clock ended', jobId: item.jobId },
+      ),
+    onSuccess: () => client.invalidateQueries(),
+  });
+  return (
+    <>
+      <div className="row-actions">
+        <TextInput label={`When did you stop on ${dayWords(day)}?`} type="time" value={time} onChange={(e) => setTime(e.currentTarget.value)} />
+        <Button
+          style={{ alignSelf: 'end' }}
+          disabled={!ended || ended.toISOString() <= item.since}
+          loading={correcting.isPending}
+          onClick={() => correcting.mutate()}
+        >
+          It ended then
+        </Button>
+      </div>
+      <Trouble of={correcting} />
+    </>
+  );
+}
+
+const dayOfDevice = (iso: string): string => {
+  const at = new Date(iso);
+  return `${at.getFullYear()}-${String(at.getMonth() + 1).padStart(2, '0')}-${String(at.getDate()).padStart(2, '0')}`;
+};
+
+/** A person's own list: what others wait for, the oldest first. */
+export function WaitingPage() {
+  const waiting = useQuery(waitingQuery);
+  if (waiting.isPending)
+    return (
+      <div className="page">
+        <Loading />
+      </div>
+    );
+  if (waiting.isError && !waiting.data)
+    return (
+      <div className="page">
+        <Failed sentence={sentenceOf(waiting.error)} again={() => void waiting.refetch()} />
+      </div>
+    );
+  const { items } = waiting.data;
+  return (
+    <div className="page" style={{ maxWidth: 900 }}>
+      <div className="page-head">
+        <h1>Waiting for you</h1>
+        <span className="quiet">{items.length === 0 ? 'nothing' : 'the oldest first'}</span>
+      </div>
+      {items.length === 0 && (
+        <Empty title="Nobody waits for you">Steps given to you, questions, approvals, signatures and readings asked for come here by themselves.</Empty>
+      )}
+      <ul>
+        {items.map((item) => (
+          <li key={item.sort + item.key} className="panel waiting-item">
+            <p>
+              <span className="tag ochre">{sorts[item.sort]}</span>{' '}
+              <Link to={`/jobs/${item.jobId}/${item.sort === 'step' ? 'pull' : 'scope'}`}>
+                {item.number} {item.carName}
+              </Link>{' '}
+              <span className="quiet">
+                {item.sort === 'clock' ? 'since' : `from ${item.from},`} {dayWords(item.since)} {timeWords(item.since)}
+              </span>
+            </p>
+            <p className="waiting-what">
+              {item.what}
+              {item.amount === undefined ? '' : `: ${item.amount}`}
+            </p>
+            {item.sort === 'clock' ? (
+              <Forgotten item={item} />
+            ) : item.sort === 'step' ? (
+              <div className="row-actions">
+                <Button component={Link} to="/bench" variant="default">
+                  To my bench
+                </Button>
+              </div>
+            ) : (
+              <Answer item={item} />
+            )}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

@@ -1,0 +1,196 @@
+import { Button, Select, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { photoPath } from '@bay/contract/logbook';
+import type { RecordData } from '@bay/contract/records';
+import { titleOf } from '@bay/core/plan';
+import { newId } from '../api/index.ts';
+import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
+import { dayWords, Empty, timeWords, Trouble } from '../ui/index.ts';
+import { PhotoButton } from './PhotoButton.tsx';
+import { History } from './History.tsx';
+import { PinnedPhoto, pinSortWords } from './PinnedPhoto.tsx';
+import type { Pin, Spot } from './PinnedPhoto.tsx';
+
+type Photo = RecordData<'photo'> & { pending?: boolean };
+
+/** One photo with its pins: a bolt map, a finding, a measurement, where it is. */
+function OnePhoto({ photoId, photo }: { photoId: string; photo: Photo }) {
+  const { sheet, mayWrite } = useJob();
+  const put = usePut();
+  const pins = Object.entries(useRecords<Pin>('pin'))
+    .filter(([, p]) => p.photoId === photoId && !p.removed)
+    .sort(([, a], [, b]) => a.number - b.number);
+  const all = Object.values(useRecords<Pin>('pin')).filter((p) => p.photoId === photoId);
+  const [mode, setMode] = useState<'look' | 'pin' | 'arrow'>('look');
+  const [spot, setSpot] = useState<Spot>();
+  const [sort, setSort] = useState<Pin['sort']>('bag');
+  const [text, setText] = useState('');
+  const [caption, setCaption] = useState(photo.caption);
+  const [at, setAt] = useState<string>();
+  const number = Math.max(0, ...all.map((p) => p.number)) + 1;
+  const place = (): void => {
+    if (!spot) return;
+    put.mutate(
+      { kind: 'pin', key: newId(), data: { photoId, number, ...spot, sort, text }, revision: 0 },
+      {
+        onSuccess: () => {
+          setSpot(undefined);
+          setText('');
+        },
+      },
+    );
+  };
+  return (
+    <div className="photo-open">
+      <PinnedPhoto photoId={photoId} photo={photo} pins={pins} mode={mode} spot={spot} onSpot={setSpot} at={at} onPin={setAt} />
+      <div className="photo-side">
+        <form
+          className="row-actions"
+          style={{ marginTop: 0 }}
+          onSubmit={(e) => {
+            e.preventDefault();
+            put.mutate({ kind: 'photo', key: photoId, data: { ...photo, caption } });
+          }}
+        >
+          <TextInput
+            aria-label="What the photo shows"
+            placeholder="What the photo shows"
+            value={caption}
+            disabled={!mayWrite}
+            onChange={(e) => setCaption(e.currentTarget.value)}
+            style={{ flex: 1 }}
+          />
+          {mayWrite && caption !== photo.caption && (
+            <Button type="submit" variant="default" loading={put.isPending}>
+              Keep
+            </Button>
+          )}
+        </form>
+        <p className="quiet">
+          {photo.by}, {photo.at ? `${dayWords(photo.at)} ${timeWords(photo.at)}` : ''}
+          {photo.about ? `, on ${titleOf(photo.about).split(/[:,;]/)[0]}` : ''}. <a href={photoPath(photoId, 'original')}>The original</a>
+        </p>
+        {mayWrite && (
+          <div className="counts">
+            {(['pin', 'arrow'] as const).map((m) => (
+              <button
+                key={m}
+                type="button"
+                aria-pressed={mode === m}
+                onClick={() => {
+                  setMode(mode === m ? 'look' : m);
+                  setSpot(undefined);
+                }}
+              >
+                {m === 'pin' ? 'Set a pin' : 'Draw an arrow'}
+              </button>
+            ))}
+          </div>
+        )}
+        {mode !== 'look' && !spot && (
+          <p className="notice">
+            {mode === 'pin'
+              ? 'Tap the place, or move the cross with the arrow keys and press Enter.'
+              : 'Tap where the arrow begins, then where it points. Arrow keys and Enter do it too.'}
+          </p>
+        )}
+        {spot && (mode === 'pin' || spot.toX !== undefined) && (
+          <form
+            className="panel"
+            onSubmit={(e) => {
+              e.preventDefault();
+              place();
+            }}
+          >
+            <b>Pin {number}</b>
+            <Select
+              label="It is"
+              data={Object.entries(pinSortWords).map(([value, label]) => ({ value, label }))}
+              value={sort}
+              onChange={(s) => setSort((s ?? 'note') as Pin['sort'])}
+            />
+            <TextInput
+              label="In words"
+              placeholder="bag 031, M10 x 60"
+              value={text}
+              onChange={(e) => setText(e.currentTarget.value)}
+              data-autofocus
+              autoFocus
+            />
+            <div className="row-actions">
+              <Button type="submit" loading={put.isPending} disabled={text.trim() === ''}>
+                Set it
+              </Button>
+              <Button variant="subtle" onClick={() => setSpot(undefined)}>
+                Elsewhere
+              </Button>
+            </div>
+          </form>
+        )}
+        <Trouble of={put} />
+        <ol className="pin-list">
+          {pins.map(([key, p]) => (
+            <li key={key} className={at === key ? 'at' : ''}>
+              <button type="button" className="pin-row" onClick={() => setAt(at === key ? undefined : key)} aria-pressed={at === key}>
+                <span className="pin-number">{p.number}</span> <span className="tag">{pinSortWords[p.sort]}</span> {p.text}
+              </button>
+              {mayWrite && (
+                <button
+                  type="button"
+                  className="plain-button small bare"
+                  aria-label={`Take pin ${p.number} off`}
+                  onClick={() => put.mutate({ kind: 'pin', key, data: { ...p, removed: true } })}
+                >
+                  Off
+                </button>
+              )}
+            </li>
+          ))}
+        </ol>
+        <History jobId={sheet.job.id} about={photoId} title="this photo" />
+      </div>
+    </div>
+  );
+}
+
+/** Every photo of the job; one opens with its pins. */
+export default function PhotosBench() {
+  const { sheet, mayWrite } = useJob();
+  const photos = Object.entries(useRecords<Photo>('photo')).sort(([, a], [, b]) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1));
+  const pins = Object.values(useRecords<Pin>('pin')).filter((p) => !p.removed);
+  const [params, setParams] = useSearchParams();
+  const open = params.get('photo') ?? '';
+  const one = photos.find(([id]) => id === open)?.[1];
+  return (
+    <>
+      <div className="bench-head">
+        <h2>Photos</h2>
+        <span className="quiet">{photos.length === 0 ? 'none yet' : `${photos.length}, the newest first`}</span>
+        {mayWrite && (
+          <span className="right">
+            <PhotoButton jobId={sheet.job.id} big />
+          </span>
+        )}
+      </div>
+      {photos.length === 0 && <Empty title="No photo yet">Take one from here, from the log bar or from My bench. Pins on it make it a map of bolts.</Empty>}
+      {one && !one.pending && <OnePhoto key={open} photoId={open} photo={one} />}
+      <ul className="photo-grid">
+        {photos.map(([id, p]) => (
+          <li key={id}>
+            <button
+              type="button"
+              aria-pressed={id === open}
+              onClick={() => setParams(id === open ? {} : { photo: id }, { replace: true })}
+              aria-label={`Photo: ${p.caption || 'no words yet'}`}
+            >
+              {p.pending ? <span className="quiet">waits to be sent</span> : <img src={photoPath(id, 'thumb')} alt="" loading="lazy" />}
+              <span className="photo-caption">{p.caption || <span className="quiet">no words yet</span>}</span>
+              {pins.some((x) => x.photoId === id) && <span className="tag teal">{pins.filter((x) => x.photoId === id).length} pins</span>}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
