@@ -226,10 +226,12 @@ export class Browser {
   }
 
   /** Serious faults that axe finds on what is shown now. */
-  async axe(): Promise<string[]> {
-    const { violations } = await new AxeBuilder(this.driver)
-      .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'])
-      .analyze();
+  async axe(rules?: string[]): Promise<string[]> {
+    const axe = new AxeBuilder(this.driver);
+    const wanted = rules
+      ? axe.withRules(rules)
+      : axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa']);
+    const { violations } = await wanted.analyze();
     return violations
       .filter((v) => v.impact === 'serious' || v.impact === 'critical')
       .map(

@@ -4,6 +4,7 @@ import { demoShop } from '../demo/shop.ts';
 import { Browser } from './browser.ts';
 import { demoJobs, runShop } from './shop.ts';
 import type { Running } from './shop.ts';
+import { viewsOf } from './views.ts';
 
 let shop: Running;
 let b: Browser;
@@ -20,44 +21,14 @@ afterAll(async () => {
   await shop.stop();
 });
 
-/** Every main view, and words that show it is there. */
-const views: readonly (readonly [name: string, path: () => string, words: string | RegExp])[] = [
-  ['the Floor', () => '/', 'The Yard'],
-  ['book in', () => '/book-in', 'What the customer wants'],
-  ['units', () => '/units', 'Engine unit of the coupe'],
-  ['schools', () => '/schools', 'Not a matter of school'],
-  ['sums', () => '/sums', 'Source'],
-  ['crew', () => '/crew', 'Rafe Songhurst'],
-  ['scope', () => `/jobs/${job('Corvane')}/scope`, 'Find out first'],
-  ['donor', () => `/jobs/${job('Wendling')}/donor`, 'C-101'],
-  ['pull', () => `/jobs/${job('Larkfield')}/pull`, 'Out with 2.2 four'],
-  ['prep', () => `/jobs/${job('Brockhurst')}/prep`, 'Out of limits'],
-  ['fit', () => `/jobs/${job('Wendling')}/fit?at=fit-bay-width`, 'Because'],
-  ['connect', () => `/jobs/${job('Sorrel')}/connect`, /not built yet/],
-  ['start, gates', () => `/jobs/${job('Sorrel')}/start?tab=gates&gate=First%20crank`, 'Proved'],
-  ['start, fault', () => `/jobs/${job('Sorrel')}/start`, 'Next best test'],
-  ['hand over', () => `/jobs/${job('Wendling')}/hand-over`, 'Open ends'],
-  ['facts', () => `/jobs/${job('Wendling')}/facts`, 'known about the car'],
-  ['kit', () => `/jobs/${job('Wendling')}/kit`, 'wait for facts'],
-];
-
-describe.each(['light', 'dark'] as const)('in the %s theme', (scheme) => {
-  it.each(views)('%s has no serious fault for axe', async (_name, path, words) => {
-    await b.size(1280, 800);
-    await b.theme(scheme);
-    await b.go(path());
-    await b.see(words, '#main');
-    expect(await b.axe()).toEqual([]);
-  });
-});
-
 describe('at 390 px', () => {
-  it.each(views)(
+  it.each(viewsOf(() => '').map(([name]) => name))(
     '%s is not wider than the phone, and nothing complains',
-    async (_name, path, words) => {
+    async (name) => {
+      const [, path, words] = viewsOf(job).find(([n]) => n === name)!;
       await b.size(390, 844);
       await b.theme('light');
-      await b.go(path());
+      await b.go(path);
       await b.see(words, '#main');
       expect(await b.tooWide()).toBe(false);
       const small = await b.driver.executeScript<string[]>(`

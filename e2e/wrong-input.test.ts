@@ -97,10 +97,7 @@ describe('wrong input gets a sentence and loses nothing', () => {
 
   it('9: shorthand that breaks off is kept as a note with a hint', async () => {
     await b.go(`/jobs/${job('Wendling')}/scope`);
-    await b.type(
-      'Log bar: a note, or bore 3 86.02, held: waiting for …, arrived …, torque …',
-      'bore 3 very wide',
-    );
+    await b.type('Log bar: write a line, plain or in shorthand', 'bore 3 very wide');
     await b.see(/note\. very wide: .*does not start with a number/, '.log-bar');
   });
 

@@ -39,7 +39,11 @@ createRoot(document.getElementById('root')!).render(
       <PersistQueryClientProvider
         client={client}
         persistOptions={{ persister, maxAge: keepDays * 86_400_000, buster: '2', dehydrateOptions: { shouldDehydrateQuery: worthKeeping } }}
-        onSuccess={() => recall(client.getQueryData(['me']))}
+        onSuccess={() => {
+          recall(client.getQueryData(['me']));
+          // What was kept is shown at once and read again at once: it is only what stood here last time.
+          void client.invalidateQueries();
+        }}
       >
         <RouterProvider router={router} />
       </PersistQueryClientProvider>

@@ -19,10 +19,25 @@ export class Refused extends Error {
 }
 
 let token = '';
-/** The session's token, sent back with every change. */
-export const keepToken = (next: string): void => {
+let owner: string | undefined;
+/** The session's token, sent back with every change, and whose it is. */
+export const keepToken = (next: string, personId: string | undefined): void => {
   token = next;
+  owner = personId;
 };
+
+/**
+ * A page that was kept, or another tab's change of person, leaves an old token here. It is asked for anew, and taken only when
+ * the same person is still at the device: nobody writes under a name that the screen does not show.
+ */
+async function renewToken(): Promise<boolean> {
+  const answer = await fetch('/api/me', { credentials: 'same-origin' }).catch(() => undefined);
+  if (!answer?.ok) return false;
+  const me = (await answer.json()) as { token: string; person: { id: string } | null };
+  if (me.person === null || me.person.id !== owner) return false;
+  token = me.token;
+  return true;
+}
 
 export type In<E extends Endpoint> = {
   params?: z.input<E['params']>;
@@ -37,7 +52,13 @@ export const pathOf = (endpoint: Endpoint, params: unknown): string =>
 const noConnection = (): Refused => new Refused({ type: 'about:blank', title: 'No connection. What you typed is still here; try again.', status: 0 });
 
 /** Sends a change as it is, whatever endpoint it belongs to. */
-export async function sendRaw(method: string, url: string, body: Record<string, unknown> | FormData | undefined, signal?: AbortSignal): Promise<unknown> {
+export async function sendRaw(
+  method: string,
+  url: string,
+  body: Record<string, unknown> | FormData | undefined,
+  signal?: AbortSignal,
+  renewed = false,
+): Promise<unknown> {
   const change = method !== 'get';
   const form = body instanceof FormData;
   let response: Response;
@@ -58,6 +79,7 @@ export async function sendRaw(method: string, url: string, body: Record<string, 
     const problem = (await response.json().catch(() => undefined)) as Problem | undefined;
     // A proxy that finds no server behind it answers for it.
     if (problem === undefined && response.status >= 502) throw noConnection();
+    if (problem?.status === 403 && /out of date/.test(problem.title) && !renewed && (await renewToken())) return sendRaw(method, url, body, signal, true);
     throw new Refused(problem ?? { type: 'about:blank', title: `The server answered ${response.status}.`, status: response.status });
   }
   return response.json();

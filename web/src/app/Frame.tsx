@@ -2,7 +2,7 @@ import { Suspense, lazy, useEffect, useState } from 'react';
 import { NavLink, Outlet, useNavigate } from 'react-router';
 import { useHotkeys } from '@mantine/hooks';
 import { useLive } from '../api/index.ts';
-import { Door, Tablet, useMeAtStart } from '../crew/index.ts';
+import { Door, Tablet, useMe } from '../crew/index.ts';
 import { Failed, Loading } from '../ui/index.ts';
 import { useWaiting } from '../crew/useWaiting.ts';
 import { Mark } from './Mark.tsx';
@@ -48,7 +48,7 @@ function useGoKeys(): void {
 
 /** The frame of every page: who is here, where to go, and the door when nobody is. */
 export function Frame() {
-  const me = useMeAtStart();
+  const me = useMe();
   const up = useLive(me.data?.person ? me.data.shop?.id : undefined);
   useDraining(me.data?.person?.id, up);
   const waiting = useWaiting(me.data?.person !== null && me.data?.person !== undefined);

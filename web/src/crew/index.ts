@@ -1,3 +1,3 @@
 export { Door } from './Door.tsx';
 export { Tablet, useCrew } from './Tablet.tsx';
-export { recall, useMe, useMeAtStart } from './useMe.ts';
+export { recall, useMe } from './useMe.ts';

@@ -1,5 +1,4 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect } from 'react';
 import type { UseMutationResult } from '@tanstack/react-query';
 import { getMe } from '@bay/contract/crew';
 import type { Me } from '@bay/contract/crew';
@@ -7,7 +6,7 @@ import { call, forgetAll, keepPerson, keepServerTime, keepToken } from '../api/i
 
 /** Takes what "me" says where it is needed outside of a screen: token, clock, name of who writes. */
 const keep = (me: Me): Me => {
-  keepToken(me.token);
+  keepToken(me.token, me.person?.id);
   keepServerTime(me.now);
   keepPerson(me.person);
   return me;
@@ -16,16 +15,11 @@ const keep = (me: Me): Me => {
 /** Who is at this device. */
 export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => call(getMe).then(keep), staleTime: 60_000 });
 
-/** What the device kept from last time is only a guess: it is asked once at each start. */
-export function useMeAtStart(): ReturnType<typeof useMe> {
-  const client = useQueryClient();
-  useEffect(() => void client.invalidateQueries({ queryKey: ['me'] }), [client]);
-  return useMe();
-}
-
 /** What a device kept of "me" from the last time, when it starts without a network. */
 export const recall = (me: Me | undefined): void => {
-  if (me) keepPerson(me.person);
+  if (!me) return;
+  keepPerson(me.person);
+  keepToken('', me.person?.id);
 };
 
 /** Something that changes who is here: the answer is the new "me", and nothing of the one before stays. */

@@ -86,11 +86,11 @@ export function EntryLine({
         {timeWords(entry.at)}
       </time>
       <div>
+        {lead}
         <button type="button" className="entry" aria-expanded={open} onClick={() => setOpen(!open)}>
           <span className="face" title={face.word} aria-hidden="true">
             <face.Icon size={15} />
           </span>
-          {lead}
           <b title={entry.by}>{entry.initials}</b> {out ? <s>{withDayWords(wordingOf(entry))}</s> : <Words text={hit ?? wordingOf(entry)} />}
           {entry.data['pending'] === true && <span className="tag ochre">waits to be sent</span>}
           {entry.receivedAt && <span className="quiet"> sent {timeWords(entry.receivedAt)}</span>}

@@ -39,7 +39,7 @@ export function LogbookPage() {
                 hit={hit.hit}
                 lead={
                   <>
-                    <Link to={`/jobs/${hit.jobId}/scope`} onClick={(e) => e.stopPropagation()}>
+                    <Link to={`/jobs/${hit.jobId}/scope`}>
                       {hit.number} {hit.carName}
                     </Link>{' '}
                     <span className="quiet">{dayWords(hit.at)} </span>

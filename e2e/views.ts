@@ -1,0 +1,33 @@
+/** Every main view of the demo shop, and words that show it is there. */
+export const viewsOf = (
+  job: (word: string) => string,
+): readonly (readonly [name: string, path: string, words: string | RegExp])[] => [
+  ['the Floor', '/', 'The Yard'],
+  ['book in', '/book-in', 'What the customer wants'],
+  ['units', '/units', 'Engine unit of the coupe'],
+  ['schools', '/schools', 'Not a matter of school'],
+  ['sums', '/sums', 'Source'],
+  ['crew', '/crew', 'Rafe Songhurst'],
+  ['scope', `/jobs/${job('Corvane')}/scope`, 'Find out first'],
+  ['donor', `/jobs/${job('Wendling')}/donor`, 'C-101'],
+  ['pull', `/jobs/${job('Larkfield')}/pull`, 'Out with 2.2 four'],
+  ['prep', `/jobs/${job('Brockhurst')}/prep`, 'Out of limits'],
+  ['fit', `/jobs/${job('Wendling')}/fit?at=fit-bay-width`, 'Because'],
+  ['connect', `/jobs/${job('Sorrel')}/connect`, /not built yet/],
+  ['start, gates', `/jobs/${job('Sorrel')}/start?tab=gates&gate=First%20crank`, 'Proved'],
+  ['start, fault', `/jobs/${job('Sorrel')}/start`, 'Next best test'],
+  ['hand over', `/jobs/${job('Wendling')}/hand-over`, 'Open ends'],
+  ['facts', `/jobs/${job('Wendling')}/facts`, 'known about the car'],
+  ['kit', `/jobs/${job('Wendling')}/kit`, 'wait for facts'],
+  ['takeover', `/jobs/${job('Brockhurst')}/takeover`, 'In the middle'],
+  [
+    'photos',
+    `/jobs/${job('Wendling')}/photos?photo=00000000-0000-4000-8000-000000000331`,
+    'earth strap',
+  ],
+  ['hours', `/jobs/${job('Wendling')}/hours`, 'Every clock'],
+  ['findings', `/jobs/${job('Brockhurst')}/prep?tab=look`, 'Journal 4 scored'],
+  ['my bench', '/bench', 'Free next'],
+  ['waiting', '/waiting', 'may the hatch edge'],
+  ['every logbook', '/logbook?q=bag', 'bag 031'],
+];
