@@ -40,6 +40,8 @@ export interface ClockStart {
 /** One running clock a person: what ran before ends at the moment the new one begins. */
 export async function startClock(tx: Tx, caller: Caller, start: ClockStart): Promise<ClockRow> {
   const at = momentOf(caller, start.at);
+  // Two taps at once take turns.
+  await tx.selectFrom('person').select('id').where('id', '=', caller.personId).forNoKeyUpdate().execute();
   await stopClock(tx, caller, at);
   const clockId = randomUUID();
   await tx

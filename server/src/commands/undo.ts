@@ -29,6 +29,9 @@ const keys: Readonly<Record<string, readonly string[]>> = {
 /** Made by the database itself; nobody writes them. */
 const generated = new Set(['words']);
 
+/** Rows that are only added and taken away, never changed, need no lock; the server may not even change them. */
+const written = new Set(['log_mark']);
+
 /** New rows that the logbook already speaks of are put aside instead of taken away. */
 const putAside: Readonly<Record<string, string>> = { job: 'withdrawn_at = now()', person: 'active = false' };
 
@@ -42,7 +45,9 @@ const columnsOf = (row: Row): string[] => Object.keys(row).filter((c) => !genera
 
 async function standsAsLeft(tx: Tx, { table_name: name, before, after }: Change): Promise<boolean> {
   const { rows } = await sql<{ same: boolean }>`
-    select to_jsonb(t) = ${JSON.stringify(after)}::jsonb as same from ${table(name)} t where ${where(name, after ?? before!)} for update`.execute(tx);
+    select to_jsonb(t) = ${JSON.stringify(after)}::jsonb as same from ${table(name)} t where ${where(name, after ?? before!)}${sql.raw(written.has(name) ? '' : ' for update')}`.execute(
+    tx,
+  );
   return after === null ? rows.length === 0 : (rows[0]?.same ?? false);
 }
 

@@ -17,6 +17,8 @@ export function openPool(url: string, max = 12): pg.Pool {
   const pool = new pg.Pool({ connectionString: url, max, options: `-c role=${appRole}` });
   // An idle connection that breaks (database restarted) is dropped by the pool; without a listener it would end the process.
   pool.on('error', () => undefined);
+  // One that breaks while it works fails its query, which says so; the event beside it must not end the process either.
+  pool.on('connect', (client) => client.on('error', () => undefined));
   return pool;
 }
 

@@ -134,7 +134,7 @@ export interface JobChange {
 
 /** Changes a job's own row; what changed is one line of the logbook. */
 export async function updateJob(tx: Tx, caller: Caller, jobId: string, change: JobChange, revision: number, at?: Date): Promise<contract.JobHead> {
-  await tx.selectFrom('job').select('id').where('id', '=', jobId).forUpdate().executeTakeFirst();
+  await tx.selectFrom('job').select('id').where('id', '=', jobId).forNoKeyUpdate().executeTakeFirst();
   const now = await readHead(tx, jobId);
   if (now.revision !== revision) throw new Refusal(409, 'Somebody changed this job meanwhile.', { current: now });
   const said: string[] = [];

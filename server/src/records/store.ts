@@ -11,9 +11,9 @@ import { unitInRole } from '../jobs/store.ts';
 import { ruleOf } from './kinds.ts';
 import { keepMoney, withoutMoney } from './money.ts';
 
-/** A job's row lock: writes on one job take turns, so that two of them never cross. */
+/** A job's row lock: writes on one job take turns, so that two of them never cross. Lines that only speak of the job pass. */
 export async function holdJob(tx: Tx, jobId: string): Promise<void> {
-  const job = await tx.selectFrom('job').select('id').where('id', '=', jobId).forUpdate().executeTakeFirst();
+  const job = await tx.selectFrom('job').select('id').where('id', '=', jobId).forNoKeyUpdate().executeTakeFirst();
   if (!job) throw notFound('This job');
 }
 

@@ -1,0 +1,124 @@
+import { execFile } from 'node:child_process';
+import { createHash, randomUUID } from 'node:crypto';
+import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { promisify } from 'node:util';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import pg from 'pg';
+import * as crew from '@bay/contract/crew';
+import * as jobs from '@bay/contract/jobs';
+import { addPhoto, writeLog } from '@bay/contract/logbook';
+import { Client, commandId, freshDatabase, startServer } from '../testing/harness.ts';
+import { asFile, phonePhoto } from '../testing/pictures.ts';
+import { bookedJob, shopWithCrew } from '../testing/shop.ts';
+
+/** `./bay backup` and `./bay restore`, as a person runs them, compared row by row. */
+
+const exec = promisify(execFile);
+let folder: string;
+beforeAll(async () => {
+  folder = await mkdtemp(join(tmpdir(), 'bay-backup-'));
+});
+afterAll(() => rm(folder, { recursive: true, force: true }));
+
+const bay = (url: string, ...args: string[]) =>
+  exec('./bay', args, { env: { ...process.env, DATABASE_URL: url } });
+
+/** A checksum of every table's rows, in an order of their own. */
+async function fingerprint(url: string): Promise<Record<string, string>> {
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  const { rows: tables } = await client.query<{ name: string }>(
+    "select tablename as name from pg_tables where schemaname = 'public' and tablename not in ('session', 'rate') order by 1",
+  );
+  const prints: Record<string, string> = {};
+  for (const { name } of tables) {
+    const { rows } = await client.query<{ row: string }>(
+      `select t::text as row from public."${name}" t order by 1`,
+    );
+    prints[name] = `${rows.length} ${createHash('sha256')
+      .update(rows.map((r) => r.row).join('\n'))
+      .digest('hex')}`;
+  }
+  const { rows: rules } = await client.query<{ rule: string }>(
+    "select concat_ws(' ', tablename, policyname, qual, with_check) as rule from pg_policies where schemaname = 'public' union all select concat_ws(' ', table_name, grantee, privilege_type) from information_schema.role_table_grants where grantee = 'bay_app' order by 1",
+  );
+  prints['(rights)'] = `${rules.length} ${createHash('sha256')
+    .update(rules.map((r) => r.rule).join('\n'))
+    .digest('hex')}`;
+  await client.end();
+  return prints;
+}
+
+describe('backup and restore', () => {
+  it('brings back every row, every photo and every right, and the shop works', async () => {
+    const one = await freshDatabase();
+    const two = await freshDatabase();
+    const server = await startServer(one.url);
+    const shop = await shopWithCrew(server, 'keep');
+    const jobId = await bookedJob(shop.manager);
+    const line = (text: string) =>
+      shop.technician.good(writeLog, {
+        params: { jobId },
+        body: { commandId: commandId(), line: text, today: '2026-11-26' },
+      });
+    await line('held: waiting for gasket, Thursday');
+    await line('ümlaut and "quotes" \\ and a tab\t.');
+    const photoId = randomUUID();
+    await shop.technician.good(addPhoto, {
+      params: { jobId },
+      body: { commandId: commandId(), photoId, file: asFile(await phonePhoto()) } as never,
+    });
+    await server.stop();
+    const before = await fingerprint(one.url);
+    const file = join(folder, 'shop.backup');
+    await bay(one.url, 'backup', file);
+    await bay(two.url, 'restore', file);
+    expect(await fingerprint(two.url)).toEqual(before);
+
+    const again = await startServer(two.url);
+    const client = new Client(again.url);
+    await client.good(crew.signIn, {
+      body: { email: 'boss-keep@shop.example', password: 'long enough word' },
+    });
+    expect(
+      (await client.good(jobs.readJob, { params: { jobId } })).log.map((l) => l.text).join('\n'),
+    ).toContain('ümlaut and "quotes"');
+    expect(
+      (
+        await fetch(`${again.url}/api/photos/${photoId}/screen`, {
+          headers: { cookie: client.cookie },
+        })
+      ).status,
+    ).toBe(200);
+    await client.good(writeLog, {
+      params: { jobId },
+      body: { commandId: commandId(), line: 'goes on', today: '2026-11-26' },
+    });
+    await again.stop();
+    await one.drop();
+    await two.drop();
+  });
+  it('overwrites no file, and takes no file that is no backup', async () => {
+    const { url, drop } = await freshDatabase();
+    const before = await fingerprint(url);
+    const file = join(folder, 'there.backup');
+    await writeFile(file, 'not a backup');
+    const refused = (...args: string[]) =>
+      bay(url, ...args).then(
+        () => 'done',
+        (e: { stderr: string }) => e.stderr.trim(),
+      );
+    expect(await refused('backup', file)).toBe(
+      `bay: ${file} is there already. Choose another name; a backup overwrites nothing.`,
+    );
+    expect(await readFile(file, 'utf8')).toBe('not a backup');
+    expect(await refused('restore', file)).toBe(
+      `bay: ${file} is no backup that can be read. Nothing was changed.`,
+    );
+    expect(await refused('restore', join(folder, 'nowhere'))).toMatch(/is not there\.$/);
+    expect(await fingerprint(url)).toEqual(before);
+    await drop();
+  });
+});

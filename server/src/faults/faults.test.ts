@@ -1,0 +1,371 @@
+import { execFile } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { request } from 'node:http';
+import { promisify } from 'node:util';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import pg from 'pg';
+import * as crew from '@bay/contract/crew';
+import * as jobs from '@bay/contract/jobs';
+import { addPhoto, readLog, writeLog } from '@bay/contract/logbook';
+import { putRecord } from '@bay/contract/records';
+import { migrate } from '../db/migrate.ts';
+import { Client, commandId, freshDatabase, startServer } from '../testing/harness.ts';
+import { asFile, phonePhoto } from '../testing/pictures.ts';
+import { balance, spawnServer } from '../testing/processes.ts';
+import type { ServerProcess } from '../testing/processes.ts';
+import { bookedJob, shopWithCrew } from '../testing/shop.ts';
+import type { TestShop } from '../testing/shop.ts';
+
+/** Servers that die, databases that go away, lines that break: nothing acknowledged is lost, nothing is done twice. */
+
+const exec = promisify(execFile);
+const pause = (ms: number) => new Promise((done) => setTimeout(done, ms));
+
+let database: Awaited<ReturnType<typeof freshDatabase>>;
+let shop: TestShop;
+let jobId: string;
+
+beforeAll(async () => {
+  database = await freshDatabase();
+  const first = await startServer(database.url);
+  shop = await shopWithCrew(first, 'fault');
+  jobId = await bookedJob(shop.manager);
+  await first.stop();
+});
+afterAll(() => database.drop());
+
+/** The same session at another address: sessions live in the database. */
+function at(url: string, who: Client): Client {
+  const client = new Client(url);
+  client.cookie = who.cookie;
+  client.token = who.token;
+  return client;
+}
+
+const write = (client: Client, line: string, id = commandId(), job = jobId) =>
+  client.call(writeLog, {
+    params: { jobId: job },
+    body: { commandId: id, line, today: '2026-11-26' },
+  });
+
+/** What a device does: sends until somebody answers. Counts how often it had to. */
+async function insist(client: Client, line: string, id: string, job = jobId): Promise<number> {
+  for (let tries = 1; ; tries += 1) {
+    const answer = await write(client, line, id, job).catch(() => undefined);
+    if (answer?.status === 200) return tries;
+    if (tries > 200) throw new Error(`never written: ${JSON.stringify(answer?.problem)}`);
+    await pause(50);
+  }
+}
+
+async function lines(client: Client, job = jobId): Promise<string[]> {
+  const all: string[] = [];
+  for (let before: number | undefined; ;) {
+    const page = await client.good(readLog, {
+      params: { jobId: job },
+      query: { limit: 200, ...(before ? { before } : {}) },
+    });
+    all.unshift(...page.entries.map((e) => e.text));
+    if (!page.more) return all;
+    before = page.entries[0]!.id;
+  }
+}
+
+describe('a server that dies in the middle of writing', () => {
+  it('loses nothing that it acknowledged and does nothing twice', async () => {
+    let server = await spawnServer(database.url);
+    const { port } = server;
+    const technician = at(server.url, shop.technician);
+    const wanted = Array.from({ length: 120 }, (_, i) => `mid-write ${i} ${randomUUID()}`);
+    const killer = (async () => {
+      for (let i = 0; i < 3; i += 1) {
+        await pause(150);
+        await server.kill();
+        server = await spawnServer(database.url, port);
+      }
+    })();
+    let again = 0;
+    const queue = [...wanted];
+    // Six hands write at once; each goes on to the next line only when the last was acknowledged.
+    await Promise.all(
+      Array.from({ length: 6 }, async () => {
+        for (let line = queue.shift(); line; line = queue.shift())
+          if ((await insist(technician, line, commandId())) > 1) again += 1;
+      }),
+    );
+    await killer;
+    const written = (await lines(technician)).filter((l) => l.startsWith('mid-write'));
+    expect(written.toSorted()).toEqual(wanted.toSorted());
+    expect(again, 'the kills must have hit some writes').toBeGreaterThan(0);
+    await server.kill();
+  });
+});
+
+describe('a server that is told to stop', () => {
+  it('finishes what is under way, says it is not ready, and ends by itself', async () => {
+    const server = await spawnServer(database.url);
+    const technician = at(server.url, shop.technician);
+    const photo = await phonePhoto(2400, 1800);
+    const photoId = randomUUID();
+    const under = technician.call(addPhoto, {
+      params: { jobId },
+      body: { commandId: commandId(), photoId, file: asFile(photo) } as never,
+    });
+    await pause(30);
+    const code = server.stop();
+    expect((await under).status).toBe(200);
+    expect(await code).toBe(0);
+    await expect(fetch(`${server.url}/healthz`)).rejects.toThrow();
+  });
+  it('answers /healthz and /readyz, with a request id, and /metrics in the common format', async () => {
+    const server = await spawnServer(database.url);
+    expect(await (await fetch(`${server.url}/healthz`)).json()).toEqual({ ok: true });
+    const ready = await fetch(`${server.url}/readyz`, {
+      headers: { 'x-request-id': 'from-the-proxy-1' },
+    });
+    expect(await ready.json()).toEqual({ ok: true, database: true });
+    expect(ready.headers.get('x-request-id')).toBe('from-the-proxy-1');
+    const own = await fetch(`${server.url}/healthz`, {
+      headers: { 'x-request-id': 'bad id\u00e9'.slice(0, 6) },
+    });
+    expect(own.headers.get('x-request-id')).toMatch(/^[0-9a-f-]{36}$/);
+    await at(server.url, shop.manager).good(jobs.readJob, { params: { jobId } });
+    const metrics = await fetch(`${server.url}/metrics`);
+    expect(metrics.headers.get('content-type')).toMatch(/^text\/plain; version=0.0.4/);
+    const text = await metrics.text();
+    expect(text).toMatch(
+      /bay_request_seconds_count\{method="GET",path="\/api\/jobs\/:jobId",status="200"\} 1/,
+    );
+    expect(text).toContain('# TYPE bay_live_listeners gauge');
+    expect(text).not.toContain(jobId);
+    await server.kill();
+  });
+});
+
+describe('an upload whose line is cut', () => {
+  it('writes nothing, and sent again is there once', async () => {
+    const server = await startServer(database.url);
+    const technician = at(server.url, shop.technician);
+    const photoId = randomUUID();
+    const command = commandId();
+    const file = await phonePhoto(1600, 1200);
+    const boundary = 'cut-in-the-middle';
+    const head = `--${boundary}\r\ncontent-disposition: form-data; name="commandId"\r\n\r\n${command}\r\n--${boundary}\r\ncontent-disposition: form-data; name="photoId"\r\n\r\n${photoId}\r\n--${boundary}\r\ncontent-disposition: form-data; name="file"; filename="a.jpg"\r\ncontent-type: image/jpeg\r\n\r\n`;
+    await new Promise<void>((cut) => {
+      const req = request(`${server.url}/api/jobs/${jobId}/photos`, {
+        method: 'POST',
+        headers: {
+          cookie: technician.cookie,
+          'x-bay-token': technician.token,
+          'content-type': `multipart/form-data; boundary=${boundary}`,
+          'content-length': head.length + file.length + 100,
+        },
+      });
+      req.on('error', () => undefined);
+      req.write(head);
+      req.write(file.subarray(0, file.length / 2), () => {
+        setTimeout(() => {
+          req.destroy();
+          cut();
+        }, 100);
+      });
+    });
+    await pause(200);
+    const about = async () =>
+      (await technician.good(readLog, { params: { jobId }, query: { about: photoId } })).entries;
+    expect(await about()).toEqual([]);
+    const again = () =>
+      technician.call(addPhoto, {
+        params: { jobId },
+        body: { commandId: command, photoId, file: asFile(file) } as never,
+      });
+    expect((await again()).status).toBe(200);
+    expect((await again()).status).toBe(200);
+    expect(await about()).toHaveLength(1);
+    await server.stop();
+  });
+});
+
+describe('three processes behind a plain TCP balancer', () => {
+  const running: ServerProcess[] = [];
+  let front: Awaited<ReturnType<typeof balance>>;
+  beforeAll(async () => {
+    running.push(
+      ...(await Promise.all([
+        spawnServer(database.url),
+        spawnServer(database.url),
+        spawnServer(database.url),
+      ])),
+    );
+    front = await balance(running.map((r) => r.port));
+  });
+  afterAll(async () => {
+    await front.stop();
+    await Promise.all(running.map((r) => r.kill()));
+  });
+  // Each call on a connection of its own, so that calls land on every process.
+  const apart = (client: Client) => {
+    const call = client.call.bind(client);
+    client.call = ((e: Parameters<typeof call>[0], input: Parameters<typeof call>[1] = {}) =>
+      call(e, {
+        ...input,
+        headers: { connection: 'close', ...input.headers },
+      })) as typeof client.call;
+    return client;
+  };
+
+  it('a session that one made the others know', async () => {
+    const client = apart(new Client(front.url));
+    await client.good(crew.signIn, {
+      body: { email: 'boss-fault@shop.example', password: 'long enough word' },
+    });
+    for (let i = 0; i < 9; i += 1) expect((await client.call(jobs.readFloor)).status).toBe(200);
+    expect([...front.served.keys()].sort()).toEqual(running.map((r) => r.port).sort());
+  });
+  it('a command sent to all of them at once is done once', async () => {
+    const client = apart(at(front.url, shop.technician));
+    const id = commandId();
+    const answers = await Promise.all(
+      Array.from({ length: 9 }, () => write(client, 'sent to everybody', id)),
+    );
+    expect(new Set(answers.map((a) => a.status))).toEqual(new Set([200]));
+    expect((await lines(client)).filter((l) => l === 'sent to everybody')).toHaveLength(1);
+  });
+  it('a photo that one took the others serve', async () => {
+    const client = apart(at(front.url, shop.technician));
+    const photoId = randomUUID();
+    await client.good(addPhoto, {
+      params: { jobId },
+      body: { commandId: commandId(), photoId, file: asFile(await phonePhoto(90, 60)) } as never,
+    });
+    for (const r of running) {
+      expect(
+        (
+          await fetch(`${r.url}/api/photos/${photoId}/screen`, {
+            headers: { cookie: client.cookie },
+          })
+        ).status,
+      ).toBe(200);
+    }
+  });
+  it('tries are counted together', async () => {
+    const client = apart(new Client(front.url));
+    const guess = async () =>
+      (
+        await client.call(crew.signIn, {
+          body: { email: 'nobody-here@shop.example', password: 'a wrong guess' },
+        })
+      ).status;
+    const answers: number[] = [];
+    for (let i = 0; i < 12; i += 1) answers.push(await guess());
+    expect(answers.filter((s) => s === 401)).toHaveLength(10);
+    expect(answers.slice(-2)).toEqual([429, 429]);
+  });
+  it('what is written at one the listeners of the others hear, also after one of them is gone', async () => {
+    const heard = new Map<number, string>();
+    const streams = await Promise.all(
+      running.map(async (r) => {
+        const res = await fetch(`${r.url}/api/events`, {
+          headers: { cookie: shop.onlooker.cookie },
+        });
+        const reader = res.body!.getReader();
+        void (async () => {
+          for (;;) {
+            const { value, done } = await reader
+              .read()
+              .catch(() => ({ value: undefined, done: true }));
+            if (done) return;
+            heard.set(r.port, (heard.get(r.port) ?? '') + new TextDecoder().decode(value));
+          }
+        })();
+        return reader;
+      }),
+    );
+    const put = (key: string) =>
+      apart(at(front.url, shop.technician)).good(putRecord, {
+        params: { jobId, kind: 'hold', key },
+        body: { commandId: commandId(), data: { waitsFor: 'air' }, revision: 0 },
+      });
+    const changes = (port: number) => (heard.get(port) ?? '').split('record:hold').length - 1;
+    const until = async (n: number, ports: number[]) => {
+      for (let i = 0; i < 60 && !ports.every((p) => changes(p) >= n); i += 1) await pause(50);
+      return ports.map(changes);
+    };
+    await put(randomUUID());
+    expect(
+      await until(
+        1,
+        running.map((r) => r.port),
+      ),
+    ).toEqual([1, 1, 1]);
+    const gone = running.pop()!;
+    expect(await gone.stop()).toBe(0);
+    await put(randomUUID());
+    expect(
+      await until(
+        2,
+        running.map((r) => r.port),
+      ),
+    ).toEqual([2, 2]);
+    await Promise.all(streams.map((s) => s.cancel().catch(() => undefined)));
+  });
+});
+
+// Its own cluster, so that it may be stopped: ./bay knows how, also as root.
+const clusterOf = async (what: 'start' | 'restart' | 'drop', name: string): Promise<string> =>
+  (await exec('./bay', ['cluster', what, name])).stdout.trim();
+const ownCluster = process.env['DATABASE_URL'] === undefined;
+
+describe.runIf(ownCluster)('a database that is restarted', () => {
+  const name = `faults-${process.pid}`;
+  afterAll(() => clusterOf('drop', name));
+
+  it('interrupts, and then everything goes on: writes, sessions, live lines', async () => {
+    const url = await clusterOf('start', name);
+    await migrate(url);
+    const server = await startServer(url);
+    const own = await shopWithCrew(server, 'db');
+    const job = await bookedJob(own.manager);
+    const res = await fetch(`${server.url}/api/events`, {
+      headers: { cookie: own.onlooker.cookie },
+    });
+    const reader = res.body!.getReader();
+    let heard = '';
+    const listening = (async () => {
+      for (let part = await reader.read(); !part.done; part = await reader.read())
+        heard += new TextDecoder().decode(part.value);
+    })();
+    const wanted = Array.from({ length: 40 }, (_, i) => `around the restart ${i}`);
+    let again = 0;
+    const writing = (async () => {
+      for (const line of wanted) {
+        if ((await insist(own.technician, line, commandId(), job)) > 1) again += 1;
+        await pause(20);
+      }
+    })();
+    await pause(200);
+    await clusterOf('restart', name);
+    await writing;
+    expect((await lines(own.technician, job)).filter((l) => l.startsWith('around'))).toEqual(
+      wanted,
+    );
+    expect(again).toBeGreaterThan(0);
+    for (let i = 0; i < 60 && !heard.includes('event: again'); i += 1) await pause(50);
+    expect(heard, 'listeners are told to read anew').toContain('event: again');
+    const before = heard.length;
+    await write(own.technician, 'after the restart', commandId(), job);
+    for (let i = 0; i < 60 && !heard.slice(before).includes('"what":"log"'); i += 1)
+      await pause(50);
+    expect(heard.slice(before)).toContain('"what":"log"');
+    await server.stop();
+    await listening;
+    const client = new pg.Client({ connectionString: url });
+    await client.connect();
+    // Not one command without its reply: a transaction is there whole or not at all.
+    const { rows } = await client.query(
+      'select count(*)::int as n from command c left join command_reply r on r.command_id = c.id where r.command_id is null',
+    );
+    expect(rows).toEqual([{ n: 0 }]);
+    await client.end();
+  });
+});
