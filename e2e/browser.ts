@@ -33,9 +33,10 @@ export class Browser {
     this.profile = profile;
   }
 
-  static async open(base: string): Promise<Browser> {
+  /** A new device, or one that was put aside before with what it keeps. */
+  static async open(base: string, keptProfile?: string): Promise<Browser> {
     process.env['SE_MANAGER_PATH'] = '/bin/false';
-    const profile = await mkdtemp(join(tmpdir(), 'bay-browser-'));
+    const profile = keptProfile ?? (await mkdtemp(join(tmpdir(), 'bay-browser-')));
     const options = new Options();
     options.setBinaryPath('/usr/bin/chromium');
     options.addArguments(...flags, `--user-data-dir=${profile}`);
@@ -49,9 +50,33 @@ export class Browser {
     return browser;
   }
 
+  /** Closes the browser as a person does; what the device keeps is there when it is opened again. */
+  async putAside(): Promise<string> {
+    await this.driver.quit();
+    return this.profile;
+  }
+
   async close(): Promise<void> {
     await this.driver.quit();
     await rm(this.profile, { recursive: true, force: true, maxRetries: 5 });
+  }
+
+  /** The shell is kept on the device, so that it opens without a network. */
+  async shellKept(): Promise<void> {
+    await this.driver.wait(
+      async () =>
+        this.driver.executeAsyncScript<boolean>(
+          'const done = arguments[0]; navigator.serviceWorker.ready.then(() => done(navigator.serviceWorker.controller !== null), () => done(false))',
+        ),
+      patience,
+      'no service worker',
+    );
+  }
+
+  /** Chooses files as the camera or the file dialog does. */
+  async chooseFiles(label: string, ...paths: string[]): Promise<void> {
+    const input = await this.find(`input[type=file][aria-label^="${label}"]`);
+    await input.sendKeys(paths.join('\n'));
   }
 
   async size(width: number, height: number): Promise<void> {
@@ -125,7 +150,7 @@ export class Browser {
           const scope = ${scope};
           const wanted = ${quoted};
           const labels = [...scope.querySelectorAll('label')].filter((l) => l.textContent.trim() === wanted && l.offsetParent !== null);
-          const named = [...scope.querySelectorAll('[aria-label]')].filter((e) => e.getAttribute('aria-label') === wanted);
+          const named = [...scope.querySelectorAll('[aria-label]')].filter((e) => e.getAttribute('aria-label') === wanted && e.offsetParent !== null);
           const label = labels.at(-1);
           return (label && document.getElementById(label.htmlFor)) || named.at(-1) || null;`) as Promise<WebElement>,
       patience,

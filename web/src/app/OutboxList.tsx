@@ -4,11 +4,10 @@ import { writeLog } from '@bay/contract/logbook';
 import { command, drop, insist, tryAgain } from '../api/index.ts';
 import type { Waiting } from '../api/index.ts';
 import { useMe } from '../crew/index.ts';
+import { dataWords } from '../jobs/data-words.ts';
 import { TwoVersions } from '../jobs/TwoVersions.tsx';
 import { today } from '../ui/index.ts';
 import { useOutbox } from './Outbox.tsx';
-
-const short = (data: unknown): string => JSON.stringify(data).replace(/[{}"]/g, '').replaceAll(',', ', ').slice(0, 600);
 
 function Decide({ w }: { w: Waiting }) {
   const client = useQueryClient();
@@ -19,7 +18,7 @@ function Decide({ w }: { w: Waiting }) {
     if (w.jobId)
       await command(
         writeLog,
-        { params: { jobId: w.jobId }, body: { line: `Not taken, written without a network: ${w.label}, ${short(mine)}`, today: today() } },
+        { params: { jobId: w.jobId }, body: { line: `Not taken, written without a network: ${w.label}, ${dataWords(mine)}`, today: today() } },
         { label: 'kept beside', jobId: w.jobId },
       );
     await drop(w);
@@ -63,7 +62,7 @@ export default function OutboxList({ close }: { close: () => void }) {
             {w.state === 'conflict' && <Decide w={w} />}
             {w.state === 'refused' && (
               <>
-                {w.body['line'] === undefined && <p className="mono quiet">{short(w.body['data'] ?? w.body)}</p>}
+                {w.body['line'] === undefined && <p className="mono quiet">{dataWords((w.body['data'] ?? w.body) as Record<string, unknown>)}</p>}
                 <div className="row-actions">
                   <Button variant="default" onClick={() => void tryAgain(w)}>
                     Try again

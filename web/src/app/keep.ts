@@ -11,7 +11,8 @@ const key = 'client';
 const kept = new Set(['me', 'floor', 'job', 'crew', 'units', 'schools', 'bench', 'waiting']);
 export const worthKeeping = (query: Query): boolean => {
   const name = String(query.queryKey[0]);
-  if (query.state.status !== 'success' || !kept.has(name)) return false;
+  // A query that failed without a network still holds what it read last.
+  if (query.state.data === undefined || !kept.has(name)) return false;
   // That nobody is here is asked anew each time.
   return name !== 'me' || (query.state.data as { person: unknown }).person !== null;
 };

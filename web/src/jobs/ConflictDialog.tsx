@@ -3,10 +3,9 @@ import { writeLog } from '@bay/contract/logbook';
 import { putRecord } from '@bay/contract/records';
 import { command } from '../api/index.ts';
 import { today } from '../ui/index.ts';
+import { dataWords } from './data-words.ts';
 import { TwoVersions } from './TwoVersions.tsx';
 import type { Conflict } from './useJob.ts';
-
-const short = (data: Record<string, unknown>): string => JSON.stringify(data).replace(/[{}"]/g, '').replaceAll(',', ', ').slice(0, 600);
 
 /** Two people wrote the same row at once. */
 export function ConflictDialog({ jobId, clash, close }: { jobId: string; clash: Conflict; close: () => void }) {
@@ -18,7 +17,7 @@ export function ConflictDialog({ jobId, clash, close }: { jobId: string; clash: 
     close();
   };
   const onTheirs = async (): Promise<void> => {
-    const line = `Not taken, written at the same time: ${kind}, ${short(mine)}`;
+    const line = `Not taken, written at the same time: ${kind}, ${dataWords(mine)}`;
     await command(writeLog, { params: { jobId }, body: { line, today: today() } }, { label: 'kept beside', jobId });
     if (theirs) clash.done(theirs);
     close();

@@ -2,12 +2,8 @@ import { Button } from '@mantine/core';
 import { useMutation } from '@tanstack/react-query';
 import { Trouble } from '../ui/index.ts';
 
-type Data = Record<string, unknown> | undefined;
-
-const lines = (data: Data): [string, string][] =>
-  Object.entries(data ?? {})
-    .filter(([k, v]) => v !== undefined && k !== 'by' && k !== 'at')
-    .map(([k, v]) => [k.replaceAll('-', ' '), typeof v === 'object' ? JSON.stringify(v).replace(/[{}"]/g, '').replaceAll(',', ', ') : String(v)]);
+import { linesOfData } from './data-words.ts';
+import type { Data } from './data-words.ts';
 
 function Version({ title, data }: { title: string; data: Data }) {
   return (
@@ -15,7 +11,7 @@ function Version({ title, data }: { title: string; data: Data }) {
       <h3>{title}</h3>
       <table className="data">
         <tbody>
-          {lines(data).map(([k, v]) => (
+          {linesOfData(data).map(([k, v]) => (
             <tr key={k}>
               <td className="quiet">{k}</td>
               <td style={{ overflowWrap: 'anywhere' }}>{v}</td>
