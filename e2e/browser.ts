@@ -280,7 +280,9 @@ export class Browser {
     const entries = await this.driver.manage().logs().get('browser');
     return entries
       .filter(
-        (e) => e.level.name === 'SEVERE' && !/status of (401|403|404|409|422|429)/.test(e.message),
+        (e) =>
+          e.level.name === 'SEVERE' &&
+          !/status of (401|403|404|409|413|415|422|429)/.test(e.message),
       )
       .map((e) => e.message);
   }

@@ -85,6 +85,6 @@ export async function runCommand<R extends object>(
     .insertInto('command_reply')
     .values({ command_id: head.commandId, shop_id: caller.shopId, reply: JSON.stringify(reply) })
     .execute();
-  await announce(tx, { shopId: caller.shopId, jobId, what: what ?? name, by: caller.initials });
+  await announce(tx, { shopId: caller.shopId, jobId, what: what ?? name, by: caller.initials, id: head.commandId });
   return reply;
 }

@@ -14,6 +14,8 @@ export interface Change {
   jobId?: string | undefined;
   what: string;
   by: string;
+  /** The command that made it. */
+  id?: string | undefined;
 }
 
 /** Tells every server process, at commit. */
