@@ -86,7 +86,7 @@ describe('the log bar', () => {
     await write('decided: pipe cut over pipe saved, because both studs are gone');
     await b.see('decided: pipe cut over pipe saved', '.book');
     await write('@OT where is the stud puller?');
-    await b.see('asked: where is the stud puller?', '.book');
+    await b.see('asked of Osk Tiller: where is the stud puller?', '.book');
     await b.go(`/jobs/${job('Larkfield')}/takeover`);
     const sheet = await b.see('Where things are', '.takeover');
     expect(sheet).toContain('bag 088');
@@ -219,7 +219,8 @@ describe('taking over, clocks, waiting', () => {
   it('on a phone, one tap starts a step and its clock, another ends both', async () => {
     await b.size(390, 844);
     await b.switchTo('Osk Tiller', '2001');
-    await b.go('/bench');
+    // A technician's phone opens at their own bench.
+    await b.go('/');
     await b.see('dowels checked for length', '.bench-step.big');
     await b.press('Done', '.bench-step.big');
     await b.see('You are on nothing', '#main');

@@ -12,4 +12,6 @@ try {
   await b.driver.sleep(2500);
   writeFileSync('/tmp/shots/probe.png', Buffer.from(await b.driver.takeScreenshot(), 'base64'));
   process.stdout.write((await b.complaints()).join('\n') + '\n');
-} finally { await b.close(); }
+} finally {
+  await b.close();
+}

@@ -39,4 +39,14 @@ describe('./bay', () => {
       holder.close();
     }
   });
+  it('wants a file to back up into, and one to restore from', async () => {
+    expect(await refused('backup')).toBe('bay: ./bay backup FILE wants the file to write.\n');
+    expect(await refused('restore', '/nowhere/at.all')).toMatch(
+      /^bay: \.\/bay restore FILE wants a file/,
+    );
+  });
+  it('knows the clusters of its tests by plain names only', async () => {
+    expect(await refused('cluster', 'start', '../elsewhere')).toMatch(/small letters and figures/);
+    expect(await refused('cluster', 'fly', 'one')).toMatch(/start, restart or drop/);
+  });
 });

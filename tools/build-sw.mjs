@@ -5,9 +5,13 @@ import { build } from 'esbuild';
 
 const dist = new URL('../web/dist/', import.meta.url);
 // A font of another script is fetched when a page needs it; the shell is read in Latin letters.
-const wanted = (name) => /\.(js|css|svg)$/.test(name) || /latin-[^.]*\.woff2$/.test(name) && !/latin-ext/.test(name);
+const wanted = (name) => /\.(js|css|svg)$/.test(name) || (/latin-[^.]*\.woff2$/.test(name) && !/latin-ext/.test(name));
 const assets = readdirSync(new URL('assets/', dist)).filter(wanted);
-const revision = (name) => createHash('sha256').update(readFileSync(new URL(name, dist))).digest('hex').slice(0, 16);
+const revision = (name) =>
+  createHash('sha256')
+    .update(readFileSync(new URL(name, dist)))
+    .digest('hex')
+    .slice(0, 16);
 const shell = [
   { url: '/index.html', revision: revision('index.html') },
   { url: '/mark.svg', revision: revision('mark.svg') },

@@ -21,7 +21,6 @@ interface Shot {
 
 const shots: readonly Shot[] = [
   { name: 'floor', path: '/', words: 'The Yard' },
-  { name: 'book-in', path: '/book-in', words: 'Book in a car' },
   { name: 'scope', path: `/jobs/${job('Corvane')}/scope`, words: 'Find out first' },
   { name: 'donor', path: `/jobs/${job('Wendling')}/donor`, words: 'C-101' },
   { name: 'pull', path: `/jobs/${job('Larkfield')}/pull`, words: 'Out with' },
@@ -37,7 +36,9 @@ const shots: readonly Shot[] = [
   { name: 'units', path: '/units', words: 'Engine unit of the coupe' },
   { name: 'sums', path: '/sums?sum=wire', words: 'Wire size' },
   { name: 'fault-night-shift', path: `/jobs/${job('Sorrel')}/start?tab=find`, words: 'Next best test', scheme: 'dark' },
-  { name: 'floor-phone', path: '/', words: 'The Yard', width: 390, height: 844 },
+  { name: 'takeover', path: `/jobs/${job('Brockhurst')}/takeover`, words: 'In the middle' },
+  { name: 'photos', path: `/jobs/${job('Wendling')}/photos?photo=00000000-0000-4000-8000-000000000331`, words: 'earth strap' },
+  { name: 'bench-phone', path: '/bench', words: 'Free next', width: 390, height: 844 },
 ];
 
 try {

@@ -147,6 +147,8 @@ export const recordSchemas = {
   ask: z.object({
     ask: z.enum(askSorts),
     to: z.union([z.literal('manager'), z.literal('customer'), id]),
+    /** Of whom it is asked, as people say it. */
+    toName: text(60).optional(),
     what: text(400).min(2, 'Say what is asked.'),
     about: text(120).optional(),
     amount: amount.min(0).optional(),

@@ -14,7 +14,7 @@ const secret = process.env['SESSION_SECRET'];
 /** How long a request may go on after the process was told to end. */
 const drainMs = Number(process.env['DRAIN_MS'] ?? 10_000);
 
-const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' });
+const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' });
 
 async function run(): Promise<void> {
   if (!url) throw new Error('DATABASE_URL is not set. Start with ./bay demo, or set it.');

@@ -99,7 +99,7 @@ export const logbookKinds = [
         const word = data.answer.yes === undefined ? 'answered' : data.answer.yes ? 'yes' : 'no';
         return `${word}: ${data.what}${data.answer.text ? `. ${data.answer.text}` : ''}`;
       }
-      return `${askWords[data.ask]}: ${data.what}`;
+      return `${askWords[data.ask]}${data.toName ? ` of ${data.toName}` : ''}: ${data.what}`;
     },
     about: (data, key) => data.about || key,
   }),

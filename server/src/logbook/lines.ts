@@ -13,7 +13,7 @@ import type { Tx } from '../db/connection.ts';
 import { writeFact } from '../facts/store.ts';
 import { Refusal } from '../http/problem.ts';
 import type { Caller } from '../http/register.ts';
-import { readMaterial } from '../jobs/store.ts';
+import { readHead, readMaterial } from '../jobs/store.ts';
 import type { Material } from '../jobs/store.ts';
 import { readShopSchools } from '../plan/store.ts';
 import { findRecord, holdJob, writeRecord } from '../records/store.ts';
@@ -139,8 +139,10 @@ export async function writeLine(
   const { material, context } = await contextOf(tx, jobId, today);
   const line: Line = { jobId, material, context, ...(options.at ? { at: options.at } : {}) };
   const draft = readLogLine(typed, context);
+  // A plain line belongs to the station where the job stands.
+  const { station } = await readHead(tx, jobId);
   const note = (kind: 'note' | 'arrival' | 'release', text: string): Promise<number> =>
-    writeLogEntry(tx, caller, { jobId, kind, text, about: options.about, at: options.at });
+    writeLogEntry(tx, caller, { jobId, kind, station, text, about: options.about, at: options.at });
   switch (draft.kind) {
     case 'note':
       await note('note', draft.text);
@@ -197,7 +199,13 @@ export async function writeLine(
       return put(tx, caller, line, 'attempt', String(number), () => ({ number, seconds: draft.seconds ?? 0, result: draft.result, volts: draft.volts }));
     }
     case 'ask':
-      return add(tx, caller, line, 'ask', { ask: draft.ask, to: draft.to, what: draft.what, about: options.about });
+      return add(tx, caller, line, 'ask', {
+        ask: draft.ask,
+        to: draft.to,
+        toName: context.people.find((p) => p.id === draft.to)?.name,
+        what: draft.what,
+        about: options.about,
+      });
     case 'clock-on':
       return clockOn(tx, caller, line, draft);
     case 'clock-off':

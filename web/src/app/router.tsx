@@ -1,5 +1,6 @@
 import { createBrowserRouter, Navigate } from 'react-router';
 import { Frame } from './Frame.tsx';
+import { Home } from './Home.tsx';
 import { Lost } from './Lost.tsx';
 
 export const router = createBrowserRouter([
@@ -9,7 +10,7 @@ export const router = createBrowserRouter([
     element: <Frame />,
     errorElement: <Lost />,
     children: [
-      { index: true, lazy: async () => ({ Component: (await import('../jobs/FloorPage.tsx')).FloorPage }) },
+      { index: true, element: <Home /> },
       { path: 'book-in', lazy: async () => ({ Component: (await import('../jobs/BookInPage.tsx')).BookInPage }) },
       { path: 'jobs/:jobId', element: <Navigate to="scope" replace /> },
       { path: 'jobs/:jobId/:view', lazy: async () => ({ Component: (await import('../jobs/JobPage.tsx')).JobPage }) },

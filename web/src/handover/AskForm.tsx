@@ -19,6 +19,7 @@ export function AskForm({ close }: { close: () => void }) {
   const [to, setTo] = useState('manager');
   const [what, setWhat] = useState('');
   const [amount, setAmount] = useState('');
+  const toName = to === 'manager' ? 'the manager' : to === 'customer' ? 'the customer' : crew.find((p) => p.id === to)?.name;
   const money = may(me?.role, 'see-money') && ask === 'approval';
   return (
     <Modal opened onClose={close} title="Ask somebody">
@@ -26,7 +27,7 @@ export function AskForm({ close }: { close: () => void }) {
         onSubmit={(e) => {
           e.preventDefault();
           put.mutate(
-            { kind: 'ask', key, data: { ask, to, what, ...(money && amount ? { amount: Number(amount.replace(',', '.')) } : {}) }, revision: 0 },
+            { kind: 'ask', key, data: { ask, to, toName, what, ...(money && amount ? { amount: Number(amount.replace(',', '.')) } : {}) }, revision: 0 },
             { onSuccess: close },
           );
         }}
