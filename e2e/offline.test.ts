@@ -8,7 +8,7 @@ import { demoShop } from '../demo/shop.ts';
 import * as jobs from '@bay/contract/jobs';
 import { readLog } from '@bay/contract/logbook';
 import { putRecord } from '@bay/contract/records';
-import type { Client} from '../server/src/testing/harness.ts';
+import type { Client } from '../server/src/testing/harness.ts';
 import { commandId, freshDatabase, startServer } from '../server/src/testing/harness.ts';
 import { phonePhoto } from '../server/src/testing/pictures.ts';
 import { freePort, spawnServer } from '../server/src/testing/processes.ts';

@@ -3,7 +3,18 @@ import { harvestPlan, donorResult } from '../donors/index.ts';
 import { orderStops } from '../kit/index.ts';
 import { computePlan } from '../plan/index.ts';
 import { bookFrom, emptyInput } from '../plan/testing.ts';
-import { compareCandidates, planInputOf, stationName, stations } from './index.ts';
+import type { TaskRecord } from '../pull/index.ts';
+import {
+  compareCandidates,
+  lineContextOf,
+  planInputOf,
+  recordsOf,
+  stationIds,
+  stationName,
+  stations,
+  thingsOf,
+  workSteps,
+} from './index.ts';
 import type { JobMaterial } from './index.ts';
 
 const fact = (bearerId: string, factId: string, parts: Record<string, number | string>) => ({
@@ -61,7 +72,7 @@ describe('what a plan is computed from', () => {
     expect(planInputOf(material({ records }))).toMatchObject({
       attempts: 1,
       gateInputs: {
-        provisional: ['loose mount'],
+        provisional: [{ title: 'loose mount', forbiddenAt: 'First crank' }],
         unlabelled: ['pump'],
         openEnds: ['no trigger'],
         primedBar: 2,
@@ -146,5 +157,70 @@ describe('harvest and kit', () => {
       'Hand over',
     ]);
     expect(stationName('hand-over')).toBe('Hand over');
+  });
+});
+
+describe('every step of a job in one list', () => {
+  const plan = (records: JobMaterial['records']) => {
+    const m = material({ records });
+    return { plan: computePlan(planInputOf(m)), tasks: recordsOf<TaskRecord>(m, 'task') };
+  };
+  it('goes by the stations, and says what is free and what holds the rest', () => {
+    const { plan: p, tasks } = plan([]);
+    const steps = workSteps(p, tasks, true);
+    const order = stationIds.filter((id) => steps.some((s) => s.station === id));
+    expect([...new Set(steps.map((s) => s.station))]).toEqual(order);
+    const held = steps.find((s) => s.status === 'held')!;
+    expect(held.heldBy.length).toBeGreaterThan(0);
+    expect(steps.filter((s) => s.heldBy.length > 0 && s.status === 'free')).toEqual([]);
+    expect(new Set(steps.map((s) => s.key)).size).toBe(steps.length);
+  });
+  it('leaves the donor out where there is none', () => {
+    const { plan: p, tasks } = plan([]);
+    expect(workSteps(p, tasks, false).some((s) => s.key.startsWith('donor-'))).toBe(false);
+  });
+  it('carries the record of a step that somebody began', () => {
+    const { plan: p, tasks } = plan([
+      { kind: 'task', key: 'bld-clean', data: { status: 'on-it', by: 'DP' } },
+    ]);
+    expect(workSteps(p, tasks, false).find((s) => s.key === 'bld-clean')).toMatchObject({
+      status: 'on-it',
+      station: 'prep',
+      record: { by: 'DP' },
+    });
+  });
+  it('is what the words of a log line are looked up among', () => {
+    const m = material({
+      records: [
+        { kind: 'task', key: 'rm-identify', data: { status: 'done' } },
+        { kind: 'circuit', key: 'c1', data: { title: 'pump', labelA: 'A', labelB: 'B' } },
+        { kind: 'part', key: 'p1', data: { title: 'Engine unit', label: 'C-1', place: 'C2' } },
+      ],
+    });
+    const context = lineContextOf(m, computePlan(planInputOf(m)), [], '2026-11-26');
+    expect(context.parts).toEqual([{ key: 'p1', title: 'Engine unit', label: 'C-1' }]);
+    const things = thingsOf(context);
+    expect(things.map((t) => t.key)).toEqual(expect.arrayContaining(['c1', 'p1', 'fit-hood']));
+    expect(things.map((t) => t.key)).not.toContain('rm-identify');
+  });
+});
+
+describe('records of units', () => {
+  it('count only while the unit stays in the car', () => {
+    const torque = {
+      joint: 'head',
+      bolt: '1',
+      stagesNm: [40],
+      source: 'manual',
+      voided: { why: 'off' },
+    };
+    const records = (on: 'engine' | 'own-engine' | 'candidate') => [
+      { kind: 'torque', key: 'head:1', data: torque, on },
+    ];
+    const loosened = (on: 'engine' | 'own-engine' | 'candidate') =>
+      planInputOf(material({ records: records(on) })).gateInputs.loosened;
+    expect(loosened('engine')).toEqual(['head, bolt 1']);
+    expect(loosened('own-engine')).toEqual([]);
+    expect(loosened('candidate')).toEqual([]);
   });
 });

@@ -8,7 +8,7 @@ import { readSchools, chooseSchool } from '@bay/contract/plan';
 import { putRecord } from '@bay/contract/records';
 import type { RecordKind } from '@bay/contract/records';
 import { commandId, freshDatabase, startServer } from '../testing/harness.ts';
-import type { TestServer , Client} from '../testing/harness.ts';
+import type { TestServer, Client } from '../testing/harness.ts';
 import { asFile, phonePhoto } from '../testing/pictures.ts';
 import { bookedJob, shopWithCrew } from '../testing/shop.ts';
 import type { TestShop } from '../testing/shop.ts';
