@@ -9,9 +9,9 @@ import pg from 'pg';
 import * as crew from '@bay/contract/crew';
 import * as jobs from '@bay/contract/jobs';
 import { addPhoto, writeLog } from '@bay/contract/logbook';
-import { Client, commandId, freshDatabase, startServer } from '../testing/harness.ts';
-import { asFile, phonePhoto } from '../testing/pictures.ts';
-import { bookedJob, shopWithCrew } from '../testing/shop.ts';
+import { Client, commandId, freshDatabase, startServer } from './harness.ts';
+import { asFile, phonePhoto } from './pictures.ts';
+import { bookedJob, shopWithCrew } from './shop.ts';
 
 /** `./bay backup` and `./bay restore`, as a person runs them, compared row by row. */
 

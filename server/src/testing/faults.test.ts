@@ -9,12 +9,12 @@ import * as jobs from '@bay/contract/jobs';
 import { addPhoto, readLog, writeLog } from '@bay/contract/logbook';
 import { putRecord } from '@bay/contract/records';
 import { migrate } from '../db/migrate.ts';
-import { Client, commandId, freshDatabase, startServer } from '../testing/harness.ts';
-import { asFile, phonePhoto } from '../testing/pictures.ts';
-import { balance, spawnServer } from '../testing/processes.ts';
-import type { ServerProcess } from '../testing/processes.ts';
-import { bookedJob, shopWithCrew } from '../testing/shop.ts';
-import type { TestShop } from '../testing/shop.ts';
+import { Client, commandId, freshDatabase, startServer } from './harness.ts';
+import { asFile, phonePhoto } from './pictures.ts';
+import { balance, spawnServer } from './processes.ts';
+import type { ServerProcess } from './processes.ts';
+import { bookedJob, shopWithCrew } from './shop.ts';
+import type { TestShop } from './shop.ts';
 
 /** Servers that die, databases that go away, lines that break: nothing acknowledged is lost, nothing is done twice. */
 
