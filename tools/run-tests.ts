@@ -57,7 +57,9 @@ const vitest = (name: string, ...projects: string[]): Promise<Outcome> => {
   );
 };
 
-const stages: readonly (readonly [string, () => Promise<Outcome>])[] = [
+type Stage = readonly [name: string, start: () => Promise<Outcome>];
+
+const stages: readonly Stage[] = [
   ['lint', () => run('lint', 'npm', ['run', '--silent', 'lint'])],
   ['types', () => run('types', 'node', ['node_modules/typescript7/bin/tsc', '-p', '.'])],
   ['unit', () => vitest('unit', 'core')],
@@ -71,9 +73,13 @@ if (only !== undefined && !stages.some(([name]) => name === only)) {
 }
 
 const total = { passed: 0, failed: 0, skipped: 0 };
-for (const [name, start] of stages) {
-  if (only !== undefined && only !== name) continue;
-  const outcome = await start();
+/** What needs neither database nor browser runs side by side; the others have the machine to themselves. */
+const beside = new Set(['lint', 'types', 'unit']);
+const wanted = stages.filter(([name]) => only === undefined || only === name);
+const early = new Map(wanted.filter(([name]) => beside.has(name)).map(([name, start]) => [name, start()]));
+await Promise.all(early.values());
+for (const [name, start] of wanted) {
+  const outcome = await (early.get(name) ?? start());
   total.passed += outcome.passed;
   total.failed += outcome.failed;
   total.skipped += outcome.skipped;

@@ -2,7 +2,7 @@ import * as contract from '@bay/contract/clock';
 import { runCommand, writeLogEntry } from '../commands/run.ts';
 import type { Registry } from '../http/register.ts';
 import { readHead } from '../jobs/store.ts';
-import { clocksOfJob, correctClock, hoursWords, startClock, stopClock } from './store.ts';
+import { clockOff, clocksOfJob, correctClock, startClock } from './store.ts';
 
 export function clockRoutes(on: Registry): void {
   on.shop(contract.startClock, (tx, { params, body }, caller) =>
@@ -22,15 +22,7 @@ export function clockRoutes(on: Registry): void {
 
   on.shop(contract.stopClock, (tx, { body }, caller) =>
     runCommand(tx, caller, 'stop-clock', body, async () => {
-      const clock = await stopClock(tx, caller);
-      if (clock)
-        await writeLogEntry(tx, caller, {
-          jobId: clock.jobId,
-          kind: 'clock',
-          station: clock.station,
-          about: clock.about ?? undefined,
-          text: `off: ${clock.title}, ${hoursWords(clock)}`,
-        });
+      const clock = await clockOff(tx, caller);
       return { reply: { clock: clock ?? null }, ...(clock ? { jobId: clock.jobId } : {}), what: 'clock' };
     }),
   );

@@ -109,7 +109,22 @@ export async function correctClock(
   return clock;
 }
 
-export const hoursWords = (clock: ClockRow): string => {
+const hoursWords = (clock: ClockRow): string => {
   const minutes = Math.round((Date.parse(clock.endedAt ?? clock.startedAt) - Date.parse(clock.startedAt)) / 60_000);
   return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`;
 };
+
+/** Clocks a person off and says so in the book of the job it ran on. */
+export async function clockOff(tx: Tx, caller: Caller, at?: Date): Promise<ClockRow | undefined> {
+  const clock = await stopClock(tx, caller, momentOf(caller, at));
+  if (clock)
+    await writeLogEntry(tx, caller, {
+      jobId: clock.jobId,
+      kind: 'clock',
+      station: clock.station,
+      about: clock.about ?? undefined,
+      text: `off: ${clock.title}, ${hoursWords(clock)}`,
+      at,
+    });
+  return clock;
+}

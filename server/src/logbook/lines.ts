@@ -7,7 +7,7 @@ import { computePlan } from '@bay/core/plan';
 import { sheetOf } from '@bay/core/prep';
 import type { TaskRecord } from '@bay/core/pull';
 import type { RecordKind } from '@bay/contract/records';
-import { startClock, stopClock, hoursWords } from '../clock/store.ts';
+import { clockOff, startClock } from '../clock/store.ts';
 import { writeLogEntry } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
 import { writeFact } from '../facts/store.ts';
@@ -113,19 +113,6 @@ async function clockOn(tx: Tx, caller: Caller, line: Line, draft: Draft<'clock-o
   await writeLogEntry(tx, caller, { jobId: line.jobId, kind: 'clock', station: step.station, about: draft.key, text: `on: ${draft.title}`, at: line.at });
 }
 
-async function clockOff(tx: Tx, caller: Caller, line: Line): Promise<void> {
-  const clock = await stopClock(tx, caller, line.at);
-  if (!clock) throw new Refusal(409, 'No clock of yours runs.');
-  await writeLogEntry(tx, caller, {
-    jobId: clock.jobId,
-    kind: 'clock',
-    station: clock.station,
-    about: clock.about ?? undefined,
-    text: `off: ${clock.title}, ${hoursWords(clock)}`,
-    at: line.at,
-  });
-}
-
 /** Writes one line of the log bar: what it understood becomes a record or a fact, and the book says so. */
 export async function writeLine(
   tx: Tx,
@@ -209,7 +196,8 @@ export async function writeLine(
     case 'clock-on':
       return clockOn(tx, caller, line, draft);
     case 'clock-off':
-      return clockOff(tx, caller, line);
+      if (!(await clockOff(tx, caller, line.at))) throw new Refusal(409, 'No clock of yours runs.');
+      return;
     case 'fact':
       return addFact(tx, caller, line, draft);
   }

@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { putRecord } from '@bay/contract/records';
 import { changeJob, bookIn } from '@bay/contract/jobs';
+import type * as Api from './index.ts';
 
 /** The outbox against a database in memory and a network that the test turns on and off. */
 
@@ -20,7 +21,7 @@ const della = { id: '00000000-0000-4000-8000-000000000002', name: 'Della' };
 const jobId = '00000000-0000-4000-8000-0000000000aa';
 
 // Each test has the modules as a page that was just opened.
-let api: typeof import('./index.ts');
+let api: typeof Api;
 beforeEach(async () => {
   vi.resetModules();
   stored.clear();

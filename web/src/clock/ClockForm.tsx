@@ -1,10 +1,10 @@
-import { Button, Modal, Select, TextInput } from '@mantine/core';
+import { Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { workKinds } from '@bay/core/clock';
 import type { WorkKind } from '@bay/core/clock';
 import { stations } from '@bay/core/jobs';
 import type { StationId } from '@bay/core/jobs';
-import { Trouble } from '../ui/index.ts';
+import { FormModal } from '../ui/index.ts';
 import { useClock } from './useClock.ts';
 
 const kindWords: Record<WorkKind, string> = { work: 'Work', diagnosis: 'Finding a fault', fabrication: 'Making a part', waiting: 'Waiting', rework: 'Rework' };
@@ -17,36 +17,30 @@ export function ClockForm({ jobId, station, close }: { jobId: string; station: S
   const [at, setAt] = useState<StationId>(station);
   const [redoes, setRedoes] = useState('');
   return (
-    <Modal opened onClose={close} title="Clock on">
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          start.mutate({ jobId, title, station: at, work, ...(redoes.trim() ? { redoes } : {}) }, { onSuccess: close });
-        }}
-      >
-        <TextInput label="What you work on" value={title} onChange={(e) => setTitle(e.currentTarget.value)} data-autofocus />
-        <Select
-          label="Kind of work"
-          data={workKinds.map((w) => ({ value: w, label: kindWords[w] }))}
-          value={work}
-          onChange={(w) => setWork((w ?? 'work') as WorkKind)}
+    <FormModal
+      title="Clock on"
+      submit="Clock on"
+      of={start}
+      disabled={title.trim().length < 2 || (work === 'rework' && redoes.trim().length < 3)}
+      onSubmit={() => start.mutate({ jobId, title, station: at, work, ...(redoes.trim() ? { redoes } : {}) }, { onSuccess: close })}
+      close={close}
+    >
+      <TextInput label="What you work on" value={title} onChange={(e) => setTitle(e.currentTarget.value)} data-autofocus />
+      <Select
+        label="Kind of work"
+        data={workKinds.map((w) => ({ value: w, label: kindWords[w] }))}
+        value={work}
+        onChange={(w) => setWork((w ?? 'work') as WorkKind)}
+      />
+      {work === 'rework' && (
+        <TextInput
+          label="What it redoes"
+          value={redoes}
+          onChange={(e) => setRedoes(e.currentTarget.value)}
+          description="Rework names what is done a second time."
         />
-        {work === 'rework' && (
-          <TextInput
-            label="What it redoes"
-            value={redoes}
-            onChange={(e) => setRedoes(e.currentTarget.value)}
-            description="Rework names what is done a second time."
-          />
-        )}
-        <Select label="Station" data={stations.map((s) => ({ value: s.id, label: s.name }))} value={at} onChange={(s) => setAt((s ?? station) as StationId)} />
-        <Trouble of={start} />
-        <div className="row-actions">
-          <Button type="submit" loading={start.isPending} disabled={title.trim().length < 2 || (work === 'rework' && redoes.trim().length < 3)}>
-            Clock on
-          </Button>
-        </div>
-      </form>
-    </Modal>
+      )}
+      <Select label="Station" data={stations.map((s) => ({ value: s.id, label: s.name }))} value={at} onChange={(s) => setAt((s ?? station) as StationId)} />
+    </FormModal>
   );
 }

@@ -1,4 +1,4 @@
-import { Button, Modal, TextInput } from '@mantine/core';
+import { Button, TextInput } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { hoursBy, hoursOf, looksForgotten } from '@bay/core/clock';
@@ -10,7 +10,7 @@ import { may } from '@bay/contract/rights';
 import { call, command, nowIso, sentenceOf } from '../api/index.ts';
 import { useMe } from '../crew/index.ts';
 import { useJob } from '../jobs/useJob.ts';
-import { dayWords, Empty, exactWords, Failed, Loading, Tabs, timeWords, Trouble, useTab } from '../ui/index.ts';
+import { dayWords, Empty, exactWords, Failed, FormModal, Loading, Tabs, timeWords, useTab } from '../ui/index.ts';
 import { ClockForm } from './ClockForm.tsx';
 
 const words: Record<HoursLine['word'], string> = { inside: 'Inside', under: 'Under', over: 'Over', 'no-estimate': 'No estimate' };
@@ -45,25 +45,19 @@ function Correct({ clock, close }: { clock: ClockRow; close: () => void }) {
     },
   });
   return (
-    <Modal opened onClose={close} title={`Clock of ${clock.person}`}>
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          saving.mutate();
-        }}
-      >
-        <p className="quiet">{clock.title}. The times it had stay readable.</p>
-        <TextInput label="Began" type="datetime-local" value={from} onChange={(e) => setFrom(e.currentTarget.value)} />
-        <TextInput label="Ended" type="datetime-local" value={to} onChange={(e) => setTo(e.currentTarget.value)} />
-        <TextInput label="Why" value={reason} onChange={(e) => setReason(e.currentTarget.value)} />
-        <Trouble of={saving} />
-        <div className="row-actions">
-          <Button type="submit" loading={saving.isPending} disabled={reason.trim().length < 3 || from === ''}>
-            Correct it
-          </Button>
-        </div>
-      </form>
-    </Modal>
+    <FormModal
+      title={`Clock of ${clock.person}`}
+      submit="Correct it"
+      of={saving}
+      disabled={reason.trim().length < 3 || from === ''}
+      onSubmit={() => saving.mutate()}
+      close={close}
+    >
+      <p className="quiet">{clock.title}. The times it had stay readable.</p>
+      <TextInput label="Began" type="datetime-local" value={from} onChange={(e) => setFrom(e.currentTarget.value)} />
+      <TextInput label="Ended" type="datetime-local" value={to} onChange={(e) => setTo(e.currentTarget.value)} />
+      <TextInput label="Why" value={reason} onChange={(e) => setReason(e.currentTarget.value)} />
+    </FormModal>
   );
 }
 

@@ -1,4 +1,4 @@
-import { Button, Modal, Select, TextInput } from '@mantine/core';
+import { Button, Select, TextInput } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -11,7 +11,7 @@ import { putRecord } from '@bay/contract/records';
 import { call, command, nowIso, sentenceOf } from '../api/index.ts';
 import { useClock, useTick } from '../clock/index.ts';
 import { PhotoButton } from '../logbook/index.ts';
-import { Empty, Failed, Loading, sinceWords, today, Trouble } from '../ui/index.ts';
+import { Empty, Failed, FormModal, Loading, sinceWords, today, Trouble } from '../ui/index.ts';
 import { useMe } from './useMe.ts';
 
 /** Writes where a step stands from outside of its job's page. */
@@ -60,24 +60,11 @@ function QuickLine({ jobs, at, close }: { jobs: readonly { id: string; number: s
     onSuccess: close,
   });
   return (
-    <Modal opened onClose={close} title="Write it down">
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          writing.mutate();
-        }}
-      >
-        <Select label="Job" data={jobs.map((j) => ({ value: j.id, label: `${j.number} ${j.carName}` }))} value={jobId} onChange={(j) => setJobId(j ?? '')} />
-        <TextInput label="Line" placeholder="bore 3 86.02, found: …, held: …" value={line} onChange={(e) => setLine(e.currentTarget.value)} data-autofocus />
-        <p className="understood">{draft ? understoodWords(draft) : ''}</p>
-        <Trouble of={writing} />
-        <div className="row-actions">
-          <Button type="submit" size="lg" fullWidth loading={writing.isPending} disabled={line.trim() === '' || jobId === ''}>
-            Log it
-          </Button>
-        </div>
-      </form>
-    </Modal>
+    <FormModal title="Write it down" submit="Log it" of={writing} disabled={line.trim() === '' || jobId === ''} onSubmit={() => writing.mutate()} close={close}>
+      <Select label="Job" data={jobs.map((j) => ({ value: j.id, label: `${j.number} ${j.carName}` }))} value={jobId} onChange={(j) => setJobId(j ?? '')} />
+      <TextInput label="Line" placeholder="bore 3 86.02, found: …, held: …" value={line} onChange={(e) => setLine(e.currentTarget.value)} data-autofocus />
+      <p className="understood">{draft ? understoodWords(draft) : ''}</p>
+    </FormModal>
   );
 }
 

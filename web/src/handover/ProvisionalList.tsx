@@ -1,11 +1,11 @@
-import { Button, Modal, Select, TextInput } from '@mantine/core';
+import { Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { provisionalKindOf, provisionalKinds } from '@bay/core/commissioning';
 import type { ProvisionalKindId } from '@bay/core/commissioning';
 import { titleOf } from '@bay/core/plan';
 import { newId } from '../api/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
-import { dayWords, Trouble } from '../ui/index.ts';
+import { dayWords, FormModal, Trouble } from '../ui/index.ts';
 
 function ProvisionalForm({ close }: { close: () => void }) {
   const put = usePut();
@@ -15,35 +15,29 @@ function ProvisionalForm({ close }: { close: () => void }) {
   const [ends, setEnds] = useState('');
   const def = provisionalKindOf(kind);
   return (
-    <Modal opened onClose={close} title="Something is provisional">
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          put.mutate({ kind: 'provisional', key, data: { what, kind, ...(ends.trim() ? { ends } : {}) }, revision: 0 }, { onSuccess: close });
-        }}
-      >
-        <Select
-          label="How"
-          data={provisionalKinds.map((k) => ({ value: k.id, label: k.title }))}
-          value={kind}
-          onChange={(k) => setKind((k ?? 'other') as ProvisionalKindId)}
-        />
-        <TextInput label="What" placeholder="left mount, 2 bolts" value={what} onChange={(e) => setWhat(e.currentTarget.value)} data-autofocus />
-        <TextInput
-          label="What ends it"
-          placeholder={def.endsWith}
-          value={ends}
-          onChange={(e) => setEnds(e.currentTarget.value)}
-          description={`None of it may be open at: ${def.forbiddenAt}.`}
-        />
-        <Trouble of={put} />
-        <div className="row-actions">
-          <Button type="submit" loading={put.isPending} disabled={what.trim().length < 2}>
-            Write it down
-          </Button>
-        </div>
-      </form>
-    </Modal>
+    <FormModal
+      title="Something is provisional"
+      submit="Write it down"
+      of={put}
+      disabled={what.trim().length < 2}
+      onSubmit={() => put.mutate({ kind: 'provisional', key, data: { what, kind, ...(ends.trim() ? { ends } : {}) }, revision: 0 }, { onSuccess: close })}
+      close={close}
+    >
+      <Select
+        label="How"
+        data={provisionalKinds.map((k) => ({ value: k.id, label: k.title }))}
+        value={kind}
+        onChange={(k) => setKind((k ?? 'other') as ProvisionalKindId)}
+      />
+      <TextInput label="What" placeholder="left mount, 2 bolts" value={what} onChange={(e) => setWhat(e.currentTarget.value)} data-autofocus />
+      <TextInput
+        label="What ends it"
+        placeholder={def.endsWith}
+        value={ends}
+        onChange={(e) => setEnds(e.currentTarget.value)}
+        description={`None of it may be open at: ${def.forbiddenAt}.`}
+      />
+    </FormModal>
   );
 }
 

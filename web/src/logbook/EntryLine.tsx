@@ -1,4 +1,4 @@
-import { Button, Modal, TextInput } from '@mantine/core';
+import { TextInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { titleOf } from '@bay/core/plan';
@@ -7,7 +7,7 @@ import type { LogEntry } from '@bay/contract/logbook';
 import { may } from '@bay/contract/rights';
 import { command } from '../api/index.ts';
 import { useMe } from '../crew/index.ts';
-import { exactWords, timeWords, Trouble, withDayWords } from '../ui/index.ts';
+import { exactWords, FormModal, timeWords, withDayWords } from '../ui/index.ts';
 import { faceOf } from './faces.ts';
 
 /** The words that count now: the last correction, or what was written. */
@@ -31,23 +31,17 @@ function MarkForm({ jobId, entry, kind, close }: { jobId: string; entry: LogEntr
     },
   });
   return (
-    <Modal opened onClose={close} title={kind === 'corrected' ? 'Correct this line' : 'Strike this line'}>
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          marking.mutate();
-        }}
-      >
-        <p className="quiet">The earlier wording stays readable, with who changed it and when.</p>
-        <TextInput label={kind === 'corrected' ? 'How it should read' : 'Why'} value={text} onChange={(e) => setText(e.currentTarget.value)} data-autofocus />
-        <Trouble of={marking} />
-        <div className="row-actions">
-          <Button type="submit" loading={marking.isPending} disabled={text.trim().length < 2}>
-            {kind === 'corrected' ? 'Correct it' : 'Strike it'}
-          </Button>
-        </div>
-      </form>
-    </Modal>
+    <FormModal
+      title={kind === 'corrected' ? 'Correct this line' : 'Strike this line'}
+      submit={kind === 'corrected' ? 'Correct it' : 'Strike it'}
+      of={marking}
+      disabled={text.trim().length < 2}
+      onSubmit={() => marking.mutate()}
+      close={close}
+    >
+      <p className="quiet">The earlier wording stays readable, with who changed it and when.</p>
+      <TextInput label={kind === 'corrected' ? 'How it should read' : 'Why'} value={text} onChange={(e) => setText(e.currentTarget.value)} data-autofocus />
+    </FormModal>
   );
 }
 

@@ -4,7 +4,7 @@ import { findings } from '@bay/core/prep';
 import type { UnitRole } from '@bay/core/jobs';
 import { newId } from '../api/index.ts';
 import { useJob, usePut } from '../jobs/useJob.ts';
-import { dayWords, Empty, Trouble } from '../ui/index.ts';
+import { dayWords, Empty, FormModal, Trouble } from '../ui/index.ts';
 
 interface FindingRecord {
   on: UnitRole;
@@ -35,29 +35,23 @@ function FindingForm({ lookedAt, close }: { lookedAt: string | undefined; close:
   const [what, setWhat] = useState('');
   const [follows, setFollows] = useState(row?.follows ?? '');
   return (
-    <Modal opened onClose={close} title={row ? row.lookedAt : 'Something found'}>
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          put.mutate({ kind: 'finding', key, data: { on, what, follows, ...(lookedAt ? { lookedAt } : {}) }, revision: 0 }, { onSuccess: close });
-        }}
-      >
-        {row && (
-          <p className="quiet">
-            {row.how}. {row.means}.
-          </p>
-        )}
-        <Select label="On" data={roles.map(([value, label]) => ({ value, label }))} value={on} onChange={(r) => setOn(r ?? 'car')} />
-        <TextInput label="What was found" value={what} onChange={(e) => setWhat(e.currentTarget.value)} data-autofocus />
-        <TextInput label="What follows" value={follows} onChange={(e) => setFollows(e.currentTarget.value)} />
-        <Trouble of={put} />
-        <div className="row-actions">
-          <Button type="submit" loading={put.isPending} disabled={what.trim().length < 3}>
-            Write it down
-          </Button>
-        </div>
-      </form>
-    </Modal>
+    <FormModal
+      title={row ? row.lookedAt : 'Something found'}
+      submit="Write it down"
+      of={put}
+      disabled={what.trim().length < 3}
+      onSubmit={() => put.mutate({ kind: 'finding', key, data: { on, what, follows, ...(lookedAt ? { lookedAt } : {}) }, revision: 0 }, { onSuccess: close })}
+      close={close}
+    >
+      {row && (
+        <p className="quiet">
+          {row.how}. {row.means}.
+        </p>
+      )}
+      <Select label="On" data={roles.map(([value, label]) => ({ value, label }))} value={on} onChange={(r) => setOn(r ?? 'car')} />
+      <TextInput label="What was found" value={what} onChange={(e) => setWhat(e.currentTarget.value)} data-autofocus />
+      <TextInput label="What follows" value={follows} onChange={(e) => setFollows(e.currentTarget.value)} />
+    </FormModal>
   );
 }
 

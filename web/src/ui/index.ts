@@ -1,5 +1,6 @@
 export * from './Because.tsx';
 export * from './Empty.tsx';
+export * from './FormModal.tsx';
 export * from './Loading.tsx';
 export * from './MeasuredInput.tsx';
 export * from './StationLine.tsx';
