@@ -10,7 +10,7 @@ export default defineConfig({
     projects: [
       node('core', ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts', 'web/src/**/*.test.ts', 'tools/**/*.test.ts', 'demo/**/*.test.ts']),
       node('server', ['server/src/**/*.test.ts'], { testTimeout: 30_000, hookTimeout: 60_000, fileParallelism: false }),
-      node('e2e', ['e2e/**/*.test.ts'], { testTimeout: 120_000, hookTimeout: 120_000, maxWorkers: 3 }),
+      node('e2e', ['e2e/**/*.test.ts'], { testTimeout: 120_000, hookTimeout: 120_000, maxWorkers: 2 }),
     ],
   },
 });

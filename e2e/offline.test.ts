@@ -3,22 +3,21 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { loadDemo } from '../demo/load.ts';
 import { demoShop } from '../demo/shop.ts';
 import * as jobs from '@bay/contract/jobs';
 import { readLog } from '@bay/contract/logbook';
 import { putRecord } from '@bay/contract/records';
 import type { Client } from '../server/src/testing/harness.ts';
-import { commandId, freshDatabase, startServer } from '../server/src/testing/harness.ts';
+import { commandId, startServer } from '../server/src/testing/harness.ts';
 import { phonePhoto } from '../server/src/testing/pictures.ts';
 import { freePort, spawnServer } from '../server/src/testing/processes.ts';
 import type { ServerProcess } from '../server/src/testing/processes.ts';
 import { Browser } from './browser.ts';
-import { demoJobs, demoManager } from './shop.ts';
+import { demoDatabase, demoJobs, demoManager } from './shop.ts';
 
 /** A tablet behind a lift: the server goes away, work goes on, and everything arrives once. */
 
-let database: Awaited<ReturnType<typeof freshDatabase>>;
+let database: Awaited<ReturnType<typeof demoDatabase>>;
 let server: ServerProcess;
 let port: number;
 let base: string;
@@ -31,9 +30,8 @@ let photo: string;
 const bar = 'Log bar: write a line, plain or in shorthand';
 
 beforeAll(async () => {
-  database = await freshDatabase();
+  database = await demoDatabase();
   const loading = await startServer(database.url);
-  await loadDemo(loading.db, new Date());
   job = await demoJobs(loading);
   await loading.stop();
   port = await freePort();

@@ -2,7 +2,13 @@ import { loadDemo } from '../demo/load.ts';
 import { demoShop } from '../demo/shop.ts';
 import * as crew from '@bay/contract/crew';
 import * as jobs from '@bay/contract/jobs';
-import { Client, freshDatabase, startServer } from '../server/src/testing/harness.ts';
+import { openDb, openPool } from '../server/src/db/connection.ts';
+import {
+  Client,
+  copiedDatabase,
+  freshDatabase,
+  startServer,
+} from '../server/src/testing/harness.ts';
 import type { TestServer } from '../server/src/testing/harness.ts';
 
 export interface Running {
@@ -10,11 +16,18 @@ export interface Running {
   stop: () => Promise<void>;
 }
 
+/** A database with the demo shop in it. */
+export const demoDatabase = () =>
+  copiedDatabase('demo_shop', async (url) => {
+    const pool = openPool(url, 4);
+    await loadDemo(openDb(pool), new Date());
+    await pool.end();
+  });
+
 /** The built web application on a real server and a database of its own. */
 export async function runShop(demo: boolean): Promise<Running> {
-  const database = await freshDatabase();
+  const database = demo ? await demoDatabase() : await freshDatabase();
   const server = await startServer(database.url, 'web/dist');
-  if (demo) await loadDemo(server.db, new Date());
   return {
     server,
     stop: async () => {

@@ -1,3 +1,9 @@
+import { afterAll, beforeAll } from 'vitest';
+import { demoShop } from '../demo/shop.ts';
+import { Browser } from './browser.ts';
+import { demoJobs, runShop } from './shop.ts';
+import type { Running } from './shop.ts';
+
 /** Every main view of the demo shop, and words that show it is there. */
 export const viewsOf = (
   job: (word: string) => string,
@@ -31,3 +37,29 @@ export const viewsOf = (
   ['waiting', '/waiting', 'may the hatch edge'],
   ['every logbook', '/logbook?q=bag', 'bag 031'],
 ];
+
+/** The demo shop with a signed-in browser for a test file that goes through the views one by one. */
+export function openedViews() {
+  let shop: Running;
+  let b: Browser;
+  let views: ReturnType<typeof viewsOf>;
+  beforeAll(async () => {
+    shop = await runShop(true);
+    views = viewsOf(await demoJobs(shop.server));
+    b = await Browser.open(shop.server.url);
+    await b.signIn(demoShop.manager.email, demoShop.manager.password);
+  });
+  afterAll(async () => {
+    await b.close();
+    await shop.stop();
+  });
+  return {
+    names: viewsOf(() => '').map(([name]) => name),
+    browser: () => b,
+    open: async (name: string): Promise<void> => {
+      const [, path, words] = views.find(([n]) => n === name)!;
+      await b.go(path);
+      await b.see(words, '#main');
+    },
+  };
+}

@@ -12,6 +12,7 @@ import {
   stationIds,
   stationName,
   stations,
+  stepBasis,
   thingsOf,
   workSteps,
 } from './index.ts';
@@ -178,6 +179,15 @@ describe('every step of a job in one list', () => {
   it('leaves the donor out where there is none', () => {
     const { plan: p, tasks } = plan([]);
     expect(workSteps(p, tasks, false).some((s) => s.key.startsWith('donor-'))).toBe(false);
+  });
+  it('and a step by its key alone has the station and minutes that the plan gives it', () => {
+    const { plan: p, tasks } = plan([]);
+    for (const s of workSteps(p, tasks, true)) {
+      expect(stepBasis(s.key), s.key).toEqual({
+        station: s.station,
+        ...(s.minutes ? { minutes: s.minutes } : {}),
+      });
+    }
   });
   it('carries the record of a step that somebody began', () => {
     const { plan: p, tasks } = plan([

@@ -2,6 +2,8 @@ import { buildStates } from '../prep/build-states.ts';
 import { buildSteps } from '../prep/data/build-up.ts';
 import type { Plan } from '../plan/plan.ts';
 import { taskTitle } from '../plan/title.ts';
+import { schoolEffects } from '../plan/school-effects.ts';
+import { pullSteps } from '../pull/data/steps.ts';
 import { stepStates } from '../pull/plan.ts';
 import type { PullPlan, StepState } from '../pull/plan.ts';
 import type { TaskRecord } from '../pull/types.ts';
@@ -62,4 +64,19 @@ export function workSteps(plan: Plan, tasks: Tasks, donor: boolean): WorkStep[] 
     ...plan.fitTasks.map((t) => simple(t.id, t.title, 'fit')),
     ...plan.benchTests.map((t) => simple(t.def.id, taskTitle(t.def.id), 'connect')),
   ];
+}
+
+const stationOfPrefix: readonly (readonly [prefix: string, station: StationId])[] = [
+  ['donor-', 'donor'],
+  ['rm-', 'pull'],
+  ['bld-', 'prep'],
+  ['task-', 'fit'],
+];
+
+/** Where a step belongs and how long it is estimated to take, by its key alone: what its clock is started with. */
+export function stepBasis(key: string): { station: StationId; minutes?: readonly number[] } {
+  const station = stationOfPrefix.find(([prefix]) => key.startsWith(prefix))?.[1] ?? 'connect';
+  const id = key.replace(/^donor-/, '');
+  const minutes = (pullSteps.find((s) => s.id === id) ?? schoolEffects.flatMap((e) => e.addsSteps ?? []).find((s) => s.id === id))?.minutes;
+  return { station, ...(minutes ? { minutes } : {}) };
 }

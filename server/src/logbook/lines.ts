@@ -1,11 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { bearerOf, factDef } from '@bay/core/facts';
-import { lineContextOf, planInputOf, recordsOf, workSteps } from '@bay/core/jobs';
+import { lineContextOf, planInputOf, recordsOf, stepBasis } from '@bay/core/jobs';
 import { readLogLine } from '@bay/core/logbook';
 import type { LineContext, LogEntryDraft } from '@bay/core/logbook';
 import { computePlan } from '@bay/core/plan';
 import { sheetOf } from '@bay/core/prep';
-import type { TaskRecord } from '@bay/core/pull';
 import type { RecordKind } from '@bay/contract/records';
 import { clockOff, startClock } from '../clock/store.ts';
 import { writeLogEntry } from '../commands/run.ts';
@@ -98,19 +97,17 @@ async function release(tx: Tx, caller: Caller, line: Line, draft: Draft<'release
 }
 
 async function clockOn(tx: Tx, caller: Caller, line: Line, draft: Draft<'clock-on'>): Promise<void> {
-  const tasks = recordsOf<TaskRecord>(line.material, 'task');
-  const plan = computePlan(planInputOf({ jobId: line.jobId, ...line.material, shopSchools: await readShopSchools(tx) }));
-  const step = workSteps(plan, tasks, true).find((s) => s.key === draft.key)!;
+  const { station, minutes } = stepBasis(draft.key);
   await startClock(tx, caller, {
     jobId: line.jobId,
     about: draft.key,
     title: draft.title,
-    station: step.station,
+    station,
     work: 'work',
-    estimate: step.minutes,
+    estimate: minutes,
     at: line.at,
   });
-  await writeLogEntry(tx, caller, { jobId: line.jobId, kind: 'clock', station: step.station, about: draft.key, text: `on: ${draft.title}`, at: line.at });
+  await writeLogEntry(tx, caller, { jobId: line.jobId, kind: 'clock', station, about: draft.key, text: `on: ${draft.title}`, at: line.at });
 }
 
 /** Writes one line of the log bar: what it understood becomes a record or a fact, and the book says so. */

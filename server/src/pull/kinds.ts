@@ -1,19 +1,9 @@
-import { planInputOf, recordsOf, workSteps } from '@bay/core/jobs';
-import { computePlan, taskTitle } from '@bay/core/plan';
-import type { TaskRecord } from '@bay/core/pull';
+import { stepBasis } from '@bay/core/jobs';
+import { taskTitle } from '@bay/core/plan';
 import { startClock, stopClock } from '../clock/store.ts';
-import type { Tx } from '../db/connection.ts';
-import { readMaterial } from '../jobs/store.ts';
-import { readShopSchools } from '../plan/store.ts';
 import { kindRule, stamped } from '../records/kind.ts';
 
 const words = { open: 'undone', 'on-it': 'started', done: 'done', waived: 'not needed here' } as const;
-
-async function stepOf(tx: Tx, jobId: string, key: string) {
-  const material = (await readMaterial(tx, [jobId])).get(jobId)!;
-  const plan = computePlan(planInputOf({ jobId, ...material, shopSchools: await readShopSchools(tx) }));
-  return workSteps(plan, recordsOf<TaskRecord>(material, 'task'), true).find((s) => s.key === key);
-}
 
 export const pullKinds = [
   kindRule({
@@ -27,14 +17,14 @@ export const pullKinds = [
     // One tap starts a step and its clock; what ends the step ends the clock that ran on it.
     after: async (tx, data, { key, jobId, caller, at }) => {
       if (data.status === 'on-it') {
-        const step = await stepOf(tx, jobId, key);
+        const { station, minutes } = stepBasis(key);
         await startClock(tx, caller, {
           jobId,
           about: key,
           title: taskTitle(key),
-          station: step?.station ?? 'pull',
+          station,
           work: 'work',
-          estimate: step?.minutes,
+          estimate: minutes,
           at: new Date(at),
         });
       } else await stopClock(tx, caller, new Date(at), key);
