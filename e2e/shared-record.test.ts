@@ -234,10 +234,10 @@ describe('taking over, clocks, waiting', () => {
     await b.press('Log it', '[role=dialog]');
     await b.driver.wait(async () => (await b.count('[role=dialog]')) === 0, 8000);
     expect(await b.tooWide()).toBe(false);
-    await b.size(1280, 800);
   });
 
   it('the hours stand beside the estimate, and a clock is corrected with a reason', async () => {
+    await b.size(1280, 800);
     await b.go(`/jobs/${job('Wendling')}/hours`);
     await b.see('dowels checked for length', '.bench');
     await b.press('By person');

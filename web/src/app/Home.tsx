@@ -1,5 +1,5 @@
-import { lazy } from 'react';
-import { Navigate } from 'react-router';
+import { lazy, useEffect } from 'react';
+import { useNavigate } from 'react-router';
 import { useMe } from '../crew/index.ts';
 
 const FloorPage = lazy(async () => ({ default: (await import('../jobs/FloorPage.tsx')).FloorPage }));
@@ -9,10 +9,12 @@ const seen = 'bay-bench-first';
 /** The Floor; but a technician who takes out a phone sees their own bench first, once a visit. */
 export function Home() {
   const me = useMe().data?.person;
-  const phone = window.matchMedia('(max-width: 700px)').matches;
-  if (phone && me?.role === 'technician' && sessionStorage.getItem(seen) !== me.id) {
-    sessionStorage.setItem(seen, me.id);
-    return <Navigate to="/bench" replace />;
-  }
+  const navigate = useNavigate();
+  const technician = me?.role === 'technician' ? me.id : undefined;
+  useEffect(() => {
+    if (!technician || sessionStorage.getItem(seen) === technician || !window.matchMedia('(max-width: 700px)').matches) return;
+    sessionStorage.setItem(seen, technician);
+    void navigate('/bench', { replace: true });
+  }, [technician, navigate]);
   return <FloorPage />;
 }
