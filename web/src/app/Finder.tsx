@@ -9,6 +9,9 @@ import { call } from '../api/index.ts';
 const doings = [
   { kind: 'do', title: 'Book in a car', detail: 'new job', to: '/book-in' },
   { kind: 'go', title: 'The Floor', detail: 'g f', to: '/' },
+  { kind: 'go', title: 'My bench', detail: 'g b', to: '/bench' },
+  { kind: 'go', title: 'Waiting for you', detail: 'g w', to: '/waiting' },
+  { kind: 'go', title: 'Search every logbook', detail: 'g l', to: '/logbook' },
   { kind: 'go', title: 'Units and shelf', detail: 'g u', to: '/units' },
   { kind: 'go', title: "The shop's schools", detail: 'g s', to: '/schools' },
   { kind: 'go', title: 'Sums', detail: 'g m', to: '/sums' },
