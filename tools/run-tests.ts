@@ -73,8 +73,8 @@ if (only !== undefined && !stages.some(([name]) => name === only)) {
 }
 
 const total = { passed: 0, failed: 0, skipped: 0 };
-/** What needs neither database nor browser runs side by side; the others have the machine to themselves. */
-const beside = new Set(['lint', 'types', 'unit']);
+/** These run side by side; the browsers, which are watched by the second, have the machine to themselves. */
+const beside = new Set(['lint', 'types', 'unit', 'server']);
 const wanted = stages.filter(([name]) => only === undefined || only === name);
 const early = new Map(wanted.filter(([name]) => beside.has(name)).map(([name, start]) => [name, start()]));
 await Promise.all(early.values());
