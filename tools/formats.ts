@@ -2,8 +2,8 @@ import { writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { z } from 'zod';
 import { factCatalogue } from '@bay/core/facts';
-import { schoolQuestions } from '@bay/core/plan';
-import { recordSchemas } from '@bay/contract/records';
+import { schoolQuestions } from '@bay/core/schools';
+import { kindSchema, recordKinds, storedSchemas } from '@bay/contract/records';
 
 /** The JSON Schemas in docs/formats, made from the code; `node --import tsx tools/formats.ts` writes them anew. */
 
@@ -38,12 +38,15 @@ export function factsSchema(): object {
   };
 }
 
-/** Data of every kind of record, as it crosses the wire. */
+/** Data of every kind of record: what is sent, and what is stored and shown, which carries the server's stamps. */
 export const recordsSchema = (): object => ({
   $schema: 'https://json-schema.org/draft/2020-12/schema',
   title: 'Data of records, by kind',
   type: 'object',
-  properties: Object.fromEntries(Object.entries(recordSchemas).map(([kind, schema]) => [kind, z.toJSONSchema(schema, { io: 'input' })])),
+  properties: Object.fromEntries(recordKinds.map((kind) => [kind, z.toJSONSchema(kindSchema(kind).input, { io: 'input' })])),
+  $defs: {
+    stored: { type: 'object', properties: Object.fromEntries(recordKinds.map((kind) => [kind, z.toJSONSchema(storedSchemas[kind], { io: 'output' })])) },
+  },
 });
 
 export const documents: readonly (readonly [file: string, make: () => object])[] = [

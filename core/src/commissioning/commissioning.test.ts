@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bookFrom } from '../plan/testing.ts';
+import { bookFrom, truthsOf } from '../plan/testing.ts';
 import {
   gateLines,
   gateName,
@@ -22,7 +22,7 @@ const inputs: GateInputs = {
   primedBar: 3,
 };
 const gate = (name: string, over: Partial<GateInputs> = {}, proofs = {}, facts = {}) =>
-  gatesOf({ facts: bookFrom(facts) }, proofs, { ...inputs, ...over }).find((g) => g.gate === name)!;
+  gatesOf(truthsOf(bookFrom(facts)), proofs, { ...inputs, ...over }).find((g) => g.gate === name)!;
 const line = (name: string, id: string, over: Partial<GateInputs> = {}, proofs = {}) =>
   gate(name, over, proofs).lines.find((l) => l.def.id === id)!;
 const proof = { text: 'looked', by: 'A', at: '2026-01-01' };
@@ -121,26 +121,41 @@ describe('proofs', () => {
       { text: '', override: { by: 'A', reason: 'late' } },
       /reason of a sentence/,
     ],
-    [
-      'gate-fc-clear',
-      { text: '', override: { by: 'A', reason: 'nobody else was here' } },
-      /second person/,
-    ],
-    [
-      'gate-fc-clear',
-      { text: '', override: { by: 'A', second: 'A', reason: 'nobody else was here' } },
-      /another person/,
-    ],
+    ['gate-fd-charge', { text: '', reading: '12.1 V' }, /13\.5 V to 14\.8 V/],
+    ['gate-ei-converter', { text: '', reading: '2 mm' }, /not what this line wants/],
   ])('%s with %o is refused', (id, p, sentence) =>
     expect(refuseProof(def(id), p)).toMatch(sentence),
   );
   it.each([
     ['gate-fc-earths', { text: '', reading: '0.05 V' }],
-    [
-      'gate-fc-clear',
-      { text: '', override: { by: 'A', second: 'B', reason: 'lift broken, chocked instead' } },
-    ],
+    ['gate-fd-charge', { text: '', reading: '14.2 V' }],
+    ['gate-fc-clear', { text: '', override: { reason: 'lift broken, chocked instead' } }],
   ])('%s with %o will do', (id, p) => expect(refuseProof(def(id), p)).toBeUndefined());
+});
+
+describe('what wants two people', () => {
+  const signed = (id: string, over: object) =>
+    gate(
+      gateLines.find((l) => l.id === id)!.gate.replace(/ \(.*/, ''),
+      {},
+      { [id]: { ...proof, ...over } },
+    ).lines.find((l) => l.def.id === id)!.state;
+  const override = { reason: 'lift broken, chocked instead', by: 'A', at: '2026-01-01' };
+  it('an override where harm is next stands only with the second name', () => {
+    expect(signed('gate-fc-clear', { override })).toBe('half-signed');
+    expect(signed('gate-fc-clear', { override, second: { by: 'B', at: '2026-01-01' } })).toBe(
+      'overridden',
+    );
+  });
+  it('an override elsewhere stands by itself', () =>
+    expect(signed('gate-fc-rear-look', { override })).toBe('overridden'));
+  it('a line that two people sign is half signed by one, and the gate stays shut', () => {
+    expect(signed('gate-fd-brakes', {})).toBe('half-signed');
+    expect(signed('gate-fd-brakes', { second: { by: 'B' } })).toBe('proved');
+    const all = Object.fromEntries(gateLines.map((l) => [l.id, { ...proof, second: { by: 'B' } }]));
+    expect(gate('First drive', {}, all).opens).toBe(true);
+    expect(gate('First drive', {}, { ...all, 'gate-fd-brakes': proof }).opens).toBe(false);
+  });
 });
 
 describe('the register of what is provisional', () => {

@@ -1,8 +1,11 @@
-import { condition, evaluate } from '../plan/condition.ts';
-import type { Scope } from '../plan/condition.ts';
+import { countGate, lineState } from '../rules/gate.ts';
+import type { Blocker, GateCount, LineState } from '../rules/gate.ts';
+import type { TruthOf } from '../rules/truths.ts';
 import { gateLines } from './data/gates.ts';
 import type { ProvisionalItem } from './provisional.ts';
-import type { GateLineDef, GateName, GateProof } from './types.ts';
+import { standingOf } from './proof.ts';
+import type { GateProof } from './records.ts';
+import type { GateLineDef, GateName } from './types.ts';
 
 export const gateNames: readonly GateName[] = ['Engine closed up', 'Engine in', 'First crank', 'First start', 'First drive', 'Hand over'];
 
@@ -19,29 +22,12 @@ const registerLine: Readonly<Record<GateName, string>> = {
 /** The name of a gate without the words in brackets behind it. */
 export const gateName = (full: string): string => full.replace(/\s*\(.*\)$/, '');
 
-/** What stands against a line by itself, whatever somebody signed. */
-export interface Blocker {
-  lineId: string;
-  sentence: string;
-}
+export type { Blocker };
+export type GateLineState = LineState<GateLineDef, GateProof>;
 
-export interface GateLineState {
-  def: GateLineDef;
-  applies: boolean | 'waits';
-  because: readonly string[];
-  needs: readonly string[];
-  proof?: GateProof;
-  blockers: readonly Blocker[];
-  state: 'proved' | 'overridden' | 'open' | 'blocked';
-}
-
-export interface GateState {
+export interface GateState extends GateCount {
   gate: string;
   lines: readonly GateLineState[];
-  /** Lines with their proof, and all that apply. */
-  proved: number;
-  of: number;
-  opens: boolean;
 }
 
 /** What the records say about a line without anyone's signature: the plan's own blockers. */
@@ -90,32 +76,14 @@ function provisionalAt(def: GateLineDef, items: readonly ProvisionalItem[]): Blo
 }
 
 /** Gates in the order of the job, each line with what proves it, what blocks it, and why it applies. */
-export function gatesOf(scope: Scope, proofs: Readonly<Record<string, GateProof | undefined>>, inputs: GateInputs): GateState[] {
-  const lines = gateLines.flatMap((def): GateLineState[] => {
-    const truth = evaluate(condition(def.when), scope);
-    if (truth.is === false) return [];
+export function gatesOf(truthOf: TruthOf, proofs: Readonly<Record<string, GateProof | undefined>>, inputs: GateInputs): GateState[] {
+  const lines = gateLines.flatMap((def): GateLineState | readonly GateLineState[] => {
     const proof = proofs[def.id];
     const blockers = [...provisionalAt(def, inputs.provisional), ...blockersOf(def.id, inputs)];
-    const live = proof && !proof.voided ? proof : undefined;
-    const state = live?.override ? 'overridden' : blockers.length > 0 ? 'blocked' : live ? 'proved' : 'open';
-    return [{ def, applies: truth.is, because: truth.because, needs: truth.needs, ...(proof ? { proof } : {}), blockers, state }];
+    return lineState(def, truthOf, proof, standingOf(def, proof), blockers) ?? [];
   });
-  return gateNames.map((name) => {
-    const own = lines.filter((l) => gateName(l.def.gate) === name);
-    const proved = own.filter((l) => l.state === 'proved' || l.state === 'overridden').length;
-    return { gate: name, lines: own, proved, of: own.length, opens: own.length > 0 && proved === own.length };
+  return gateNames.map((gate) => {
+    const own = lines.filter((l) => gateName(l.def.gate) === gate);
+    return { gate, lines: own, ...countGate(own) };
   });
-}
-
-/** Why a proof is refused, or undefined when it will do. */
-export function refuseProof(def: GateLineDef, proof: GateProof): string | undefined {
-  if (proof.override) {
-    if (proof.override.reason.trim().length < 10) return 'An override needs a reason of a sentence: it stays in the job book.';
-    if (def.harm && !proof.override.second) return 'Harm is next on this line: a second person signs the override too.';
-    if (def.harm && proof.override.second === proof.override.by) return 'The second signature is another person.';
-    return undefined;
-  }
-  if (/\breading\b/.test(def.proof) && (proof.reading ?? '').trim() === '') return 'This line wants a reading: number and unit.';
-  if (proof.text.trim() === '' && (proof.reading ?? '').trim() === '') return 'Write what proves it.';
-  return undefined;
 }

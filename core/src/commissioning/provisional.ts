@@ -1,6 +1,9 @@
-import type { TaskRecord } from '../pull/types.ts';
+import type { TaskRecord } from '../pull/records.ts';
 import { provisionalKinds, provisionalSources } from './data/provisional.ts';
-import type { GateName, GateProof, ProvisionalKind, ProvisionalKindId } from './types.ts';
+import { gateLines } from './data/gates.ts';
+import { standingOf } from './proof.ts';
+import type { GateProof, ProvisionalRecord } from './records.ts';
+import type { GateName, ProvisionalKind, ProvisionalKindId } from './types.ts';
 
 /** One thing that is not final: the most dangerous state a job can be handed on in. */
 export interface ProvisionalItem {
@@ -18,18 +21,15 @@ export interface ProvisionalItem {
   since?: string | undefined;
 }
 
-export interface ProvisionalRecord {
-  what: string;
-  kind?: ProvisionalKindId | undefined;
-  ends?: string | undefined;
-  ended?: { by?: string; at?: string } | undefined;
-  by?: string;
-  at?: string;
-}
-
 /** A kind by its id; what carries none is the general kind. */
 export const provisionalKindOf = (id: ProvisionalKindId | undefined): ProvisionalKind =>
   provisionalKinds.find((k) => k.id === id) ?? provisionalKinds.find((k) => k.id === 'other')!;
+
+/** Does a proof stand, with all the names it wants? */
+const signed = (lineId: string, proof: GateProof): boolean => {
+  const def = gateLines.find((l) => l.id === lineId);
+  return def !== undefined && ['proved', 'overridden'].includes(standingOf(def, proof));
+};
 
 /** The register of what is open now: what people wrote down, and what steps left behind that nothing has ended yet. */
 export function provisionalRegister(records: {
@@ -50,7 +50,8 @@ export function provisionalRegister(records: {
     const end = records.tasks[source.endedBy];
     // The end counts only when it came after: a belt put on again is nipped again.
     const ended =
-      (proof !== undefined && !proof.voided && (proof.at ?? '') >= (task.at ?? '')) || (end?.status === 'done' && (end.at ?? '') >= (task.at ?? ''));
+      (proof !== undefined && signed(source.endedBy, proof) && (proof.at ?? '') >= (task.at ?? '')) ||
+      (end?.status === 'done' && (end.at ?? '') >= (task.at ?? ''));
     if (ended) return [];
     const kind = provisionalKindOf(source.kind);
     return [

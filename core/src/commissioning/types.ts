@@ -1,13 +1,23 @@
+import type { Condition } from '../rules/condition.ts';
+
 export interface GateLineDef {
   id: string;
   gate: string;
   mustBe: string;
   /** Harm is next: overriding wants a second signature. */
   harm?: boolean;
-  when: string;
-  proof: string;
+  when: Condition;
+  /** What proves it, as the program looks at it. */
+  proof: readonly ProofKind[];
+  /** The same in words, with what the trade adds. */
+  proofWords: string;
   why: string;
 }
+
+/** One thing that a line wants to be proved by. A reading may have a unit and a band; a signature may want two people. */
+export type ProofKind =
+  { reading: { unit?: string; min?: number; max?: number; count?: number } } | { photo: true } | { record: true } | { signature: true; people?: number };
+
 export interface PrimingWay {
   id: string;
   way: string;
@@ -47,18 +57,6 @@ export interface FollowUpDef {
   id: string;
   trigger: string;
   what: string;
-}
-
-/** What proves or overrides one line of a gate. */
-export interface GateProof {
-  text: string;
-  reading?: string | undefined;
-  signedBy?: string | undefined;
-  secondBy?: string | undefined;
-  override?: { by: string; second?: string | undefined; reason: string } | undefined;
-  voided?: { why: string } | undefined;
-  by?: string;
-  at?: string;
 }
 
 export type GateName = 'Engine closed up' | 'Engine in' | 'First crank' | 'First start' | 'First drive' | 'Hand over';

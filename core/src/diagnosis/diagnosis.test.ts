@@ -1,6 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { when } from '../facts/index.ts';
+import { interfaces } from '../fit/index.ts';
 import { bookFrom } from '../plan/testing.ts';
+import { scopeOf } from '../rules/index.ts';
 import {
   bandReading,
   bandRules,
@@ -37,7 +40,7 @@ const answer = fc
 
 describe('probabilities', () => {
   it('sum to 1 after any answers (property)', () => {
-    const weights = startWeights({ facts: petrol }, []);
+    const weights = startWeights(scopeOf({ facts: petrol }), []);
     fc.assert(
       fc.property(
         fc.array(answer, { maxLength: 12 }),
@@ -69,7 +72,7 @@ describe('probabilities', () => {
       title: id,
       system: 's',
       prior,
-      onlyWhen: 'always',
+      onlyWhen: when('always'),
       raisedBy: [],
       fix: '',
     });
@@ -82,7 +85,7 @@ describe('probabilities', () => {
         c: { x: { x1: 0.5 }, z: { z1: 0.99 } },
       },
     };
-    const weights = startWeights({ facts: new Map() }, [], model);
+    const weights = startWeights(scopeOf({ facts: new Map() }), [], model);
     // By hand: weight p/(1-p), times each chance; unlisted outcomes share what is left by base rate.
     const chance: Record<string, Record<string, number>> = {
       a: { x1: 0.8, y2: 0.1, z1: 0.5 },
@@ -134,29 +137,36 @@ describe('probabilities', () => {
 
 describe('start weights', () => {
   it('a fault that cannot apply has no weight; an unknown fact leaves it in', () => {
-    expect(startWeights({ facts: petrol }, []).some((w) => w.id === 'f-glow-plugs')).toBe(false);
-    expect(startWeights({ facts: new Map() }, []).some((w) => w.id === 'f-glow-plugs')).toBe(true);
+    expect(startWeights(scopeOf({ facts: petrol }), []).some((w) => w.id === 'f-glow-plugs')).toBe(
+      false,
+    );
+    expect(
+      startWeights(scopeOf({ facts: new Map() }), []).some((w) => w.id === 'f-glow-plugs'),
+    ).toBe(true);
   });
   it('facts raise a fault three times each, ten times at the most', () => {
     const facts = bookFrom({ 'eng-immobiliser-kind': 'key-to-engine-unit' });
     const weight = (f: typeof facts) =>
-      startWeights({ facts: f }, []).find((w) => w.id === 'f-immobiliser')!;
+      startWeights(scopeOf({ facts: f }), []).find((w) => w.id === 'f-immobiliser')!;
     expect(weight(facts).weight / (0.05 / 0.95)).toBeCloseTo(3, 9);
-    const all = { facts: new Map(), fitOf: () => ({ word: 'adapt' as const, resolved: false }) };
+    const all = scopeOf({
+      fits: new Map(interfaces.map((i) => [i.id, { word: 'adapt', resolved: false }])),
+    });
     expect(
       startWeights(all, []).find((w) => w.id === 'f-crank-signal')!.weight / (0.05 / 0.95),
     ).toBeCloseTo(10, 9);
   });
   it('work on a system since it was last good doubles its faults', () => {
     const at = (touched: string[]) =>
-      startWeights({ facts: petrol }, touched).find((w) => w.id === 'f-pump-relay')!.weight;
+      startWeights(scopeOf({ facts: petrol }), touched).find((w) => w.id === 'f-pump-relay')!
+        .weight;
     expect(at(['fuel'])).toBeCloseTo(2 * at([]), 9);
   });
 });
 
 describe('ranking', () => {
   it('a silent pump, with the engine unit answering, points at its relay', () => {
-    const ranked = rankSuspects(startWeights({ facts: petrol }, []), [
+    const ranked = rankSuspects(startWeights(scopeOf({ facts: petrol }), []), [
       { observationId: 'o-fires', outcome: 'no-fire' },
       { observationId: 'o-ecu-talks', outcome: 'talks' },
       { observationId: 'o-prime-sound', outcome: 'silent' },
@@ -164,7 +174,7 @@ describe('ranking', () => {
     expect(ranked[0]!.id).toBe('f-pump-relay');
   });
   it('an observation that echoes another counts half', () => {
-    const weights = startWeights({ facts: petrol }, []);
+    const weights = startWeights(scopeOf({ facts: petrol }), []);
     const lamp = { observationId: 'o-oil-lamp', outcome: 'on' };
     const gauge = { observationId: 'o-oil-gauge', outcome: 'zero' };
     const now = (answers: Answer[]) =>
@@ -180,7 +190,7 @@ describe('ranking', () => {
     expect(now([lamp, gauge]).now).toBeCloseTo(unprimed, 9);
   });
   it('the last answer to a question counts', () => {
-    const weights = startWeights({ facts: petrol }, []);
+    const weights = startWeights(scopeOf({ facts: petrol }), []);
     const a = rankSuspects(weights, [
       { observationId: 'o-prime-sound', outcome: 'silent' },
       { observationId: 'o-prime-sound', outcome: 'heard' },
@@ -190,7 +200,9 @@ describe('ranking', () => {
     );
   });
   it('next tests are sorted, cost risk, and leave out what was done', () => {
-    const tests = nextTests(rankSuspects(startWeights({ facts: petrol }, []), []), ['o-crank']);
+    const tests = nextTests(rankSuspects(startWeights(scopeOf({ facts: petrol }), []), []), [
+      'o-crank',
+    ]);
     expect(tests.some((t) => t.observation.id === 'o-crank')).toBe(false);
     expect(tests.map((t) => t.bitsPerMinute)).toEqual(
       [...tests.map((t) => t.bitsPerMinute)].sort((a, b) => b - a),
@@ -217,7 +229,7 @@ describe('does it find faults?', () => {
       return last;
     };
     // No raising facts: the bare priors.
-    const weights = startWeights({ facts: petrol }, []).map((w) => {
+    const weights = startWeights(scopeOf({ facts: petrol }), []).map((w) => {
       const prior = faults.find((f) => f.id === w.id)?.prior;
       return prior === undefined ? w : { ...w, weight: prior / (1 - prior) };
     });

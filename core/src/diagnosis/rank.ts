@@ -1,5 +1,5 @@
-import { condition, evaluate } from '../plan/condition.ts';
-import type { Scope } from '../plan/condition.ts';
+import { evaluate } from '../rules/condition.ts';
+import type { Scope } from '../rules/condition.ts';
 import { faults } from './data/faults.ts';
 import { likelihoods } from './data/matrix.ts';
 import { observations } from './data/observations.ts';
@@ -51,7 +51,7 @@ const echoes: readonly (readonly [string, string])[] = [
 export interface Weighed {
   id: string;
   weight: number;
-  /** Facts that raised it. */
+  /** Facts and kit lines that raised it. */
   raisedBy: readonly string[];
 }
 
@@ -59,9 +59,10 @@ export interface Weighed {
 export function startWeights(scope: Scope, touched: readonly string[], model: DiagnosisModel = fullModel): Weighed[] {
   const applying = model.faults.flatMap((fault): Weighed[] => {
     // Only a certain "no" excludes a fault: a fact nobody knows leaves it in.
-    if (evaluate(condition(fault.onlyWhen), scope).is === false) return [];
-    const raisedBy = fault.raisedBy.filter((text) => evaluate(condition(text), scope).is === true);
-    const raise = Math.min(10, 3 ** raisedBy.length);
+    if (evaluate(fault.onlyWhen, scope).is === false) return [];
+    const raising = fault.raisedBy.map((c) => evaluate(c, scope)).filter((truth) => truth.is === true);
+    const raisedBy = [...new Set(raising.flatMap((truth) => truth.because))];
+    const raise = Math.min(10, 3 ** raising.length);
     const handled = touched.includes(fault.system) ? 2 : 1;
     return [{ id: fault.id, weight: (fault.prior / (1 - fault.prior)) * raise * handled, raisedBy }];
   });

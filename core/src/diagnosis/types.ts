@@ -1,10 +1,14 @@
+import type { Condition } from '../rules/condition.ts';
+
 export interface FaultDef {
   id: string;
   title: string;
   system: string;
   prior: number;
-  onlyWhen: string;
-  raisedBy: readonly string[];
+  /** Only a certain no leaves the fault out. */
+  onlyWhen: Condition;
+  /** Each that is true makes it three times as likely. */
+  raisedBy: readonly Condition[];
   fix: string;
 }
 

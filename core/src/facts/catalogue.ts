@@ -8,9 +8,27 @@ import type { FactDef, FactPart, FactSubject } from './types.ts';
 /** Every fact there is, in the order of the sheet. */
 export const factCatalogue: readonly FactDef[] = [...recipientFacts, ...donorFacts, ...engineFacts, ...gearboxFacts, ...choicesFacts];
 
-const byId = new Map(factCatalogue.map((fact) => [fact.id, fact]));
+const byId = new Map<string, FactDef>(factCatalogue.map((fact) => [fact.id, fact]));
 
-export const isFactId = (id: string): boolean => byId.has(id);
+type Written = (typeof recipientFacts | typeof donorFacts | typeof engineFacts | typeof gearboxFacts | typeof choicesFacts)[number];
+
+/** Id of a fact, as a type: a mistyped id does not compile. */
+export type FactId = Written['id'];
+
+/** The facts as their definitions write them, by id. */
+export type WrittenFacts = { [F in Written as F['id']]: F };
+
+type KeyWhere<P, Shape> = P extends Shape & { key: infer K extends string } ? K : never;
+
+/** The parts of each fact that are numbers, and those that are words. */
+export type FactParts = {
+  [F in FactId]: {
+    number: KeyWhere<WrittenFacts[F]['parts'][number], { unit: string }>;
+    word: KeyWhere<WrittenFacts[F]['parts'][number], { options: readonly string[] } | { text: true }>;
+  };
+};
+
+export const isFactId = (id: string): id is FactId => byId.has(id);
 
 /** The definition of a fact. Throws on an id that the catalogue does not have. */
 export function factDef(id: string): FactDef {

@@ -1,6 +1,7 @@
 import { formatMeasure, otherSystem, parseMeasure } from '../units/index.ts';
 import { factDef, factPart } from './catalogue.ts';
-import type { FactPart, FactValue } from './types.ts';
+import type { FactValue } from '../rules/book.ts';
+import type { FactPart } from './types.ts';
 
 export type PartEntry = { ok: true; value: number | string; understood: string } | { ok: false; sentence: string };
 

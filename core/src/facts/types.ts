@@ -21,20 +21,3 @@ export interface FactDef {
   /** Ids of interfaces, kit lines, gates, faults, observations that ask for it. */
   neededBy: readonly string[];
 }
-
-export const factSources = ['measured', 'looked-up', 'assumed'] as const;
-export type FactSource = (typeof factSources)[number];
-
-/** What is known of one fact. A part that is not in `parts` is not known. */
-export interface FactValue {
-  parts: Readonly<Record<string, number | string>>;
-  typed: Readonly<Record<string, string>>;
-  source: FactSource;
-  by?: string;
-  at?: string;
-  note?: string | null;
-  revision?: number;
-}
-
-/** Everything known about one set of subjects; a fact that is not in it is not known. */
-export type FactBook = ReadonlyMap<string, FactValue>;

@@ -1,12 +1,15 @@
 import { withFactLabels } from '../facts/index.ts';
-import type { Books } from './evidence.ts';
+import type { FactRead } from '../rules/sum.ts';
+import { sameValue } from '../rules/value.ts';
+import type { Books } from '../rules/evidence.ts';
 import { runRule } from './evidence.ts';
 import { interfaces } from './data/interfaces.ts';
 import { controlRules } from './rules/control.ts';
 import { drivelineRules } from './rules/driveline.ts';
 import { spaceRules } from './rules/space.ts';
 import { systemRules } from './rules/systems.ts';
-import type { FitWord, InterfaceDef, Verdict } from './types.ts';
+import type { FitRecord, StoodOn } from './records.ts';
+import type { InterfaceDef, Verdict } from './types.ts';
 
 /** Every interface whose verdict is computed; the others are judged by a person against the row's words. */
 export const fitRules = [...spaceRules, ...drivelineRules, ...systemRules, ...controlRules];
@@ -23,13 +26,6 @@ export function interfaceOf(id: string): InterfaceDef {
 
 export const isComputed = (id: string): boolean => ruleById.has(id);
 
-/** What people recorded at an interface. */
-export interface FitRecord {
-  judged?: { word: Exclude<FitWord, 'not-measured'>; why: string; by: string; at: string };
-  trial?: { word: Exclude<FitWord, 'not-measured'>; gapMm?: number; place: string; condition: 'cold' | 'hot'; by: string; at: string };
-  resolution?: { text: string; kit: readonly string[]; by: string; at: string; asked: readonly string[] };
-}
-
 export interface FitLine {
   def: InterfaceDef;
   verdict: Verdict;
@@ -40,31 +36,61 @@ export interface FitLine {
   knockOnOpen: readonly string[];
   /** A reading or judgement stands on facts that changed afterwards. */
   stale: boolean;
+  /** Every fact it stands on. */
+  reads: readonly FactRead[];
 }
 
-function newestOf(ids: readonly string[], books: Books): string {
-  return ids.map((id) => books.job.get(id)?.at ?? '').reduce((a, b) => (a > b ? a : b), '');
+/** Every fact a verdict stands on: what its rule asked for, or what its interface names where a person judges. */
+export const readsOf = (def: InterfaceDef, forecast: Verdict): readonly FactRead[] =>
+  ruleById.has(def.id) ? forecast.reads : def.facts.map((factId) => ({ factId, book: 'job' }));
+
+const bookKey = (read: FactRead): string => `${read.book}:${read.factId}`;
+
+/** The facts that a verdict on this interface stands on now, as they are kept with what a person reads or judges. */
+export function stoodOn(interfaceId: string, books: Books): StoodOn {
+  const def = interfaceOf(interfaceId);
+  return Object.fromEntries(readsOf(def, forecastOf(def, books)).map((read) => [bookKey(read), books[read.book]?.get(read.factId)?.parts ?? null]));
+}
+
+/** Did something that an act stood on change since? Told by value; where an old act kept none, by when the facts were typed. */
+function changedSince(act: { at?: string | undefined; stoodOn?: StoodOn | undefined }, reads: readonly FactRead[], books: Books): boolean {
+  const now = (read: FactRead) => books[read.book]?.get(read.factId);
+  if (!act.stoodOn) return reads.some((read) => (now(read)?.at ?? '') > (act.at ?? ''));
+  const then = act.stoodOn;
+  // What was read then, and what is read now: a fact that came or went counts as well as one that is other.
+  const all = new Map([
+    ...Object.keys(then).map((key): [string, FactRead] => {
+      const [book, factId] = key.split(':') as ['job' | 'outgoing', string];
+      return [key, { book, factId }];
+    }),
+    ...reads.map((read): [string, FactRead] => [bookKey(read), read]),
+  ]);
+  return [...all].some(([key, read]) => !sameValue(then[key] ?? undefined, now(read)?.parts));
+}
+
+function forecastOf(def: InterfaceDef, books: Books): Verdict {
+  const fitRule = ruleById.get(def.id);
+  if (fitRule) return runRule(fitRule, books);
+  return {
+    word: 'not-measured',
+    headline: `a person judges this: take ${withFactLabels(def.takeFirst)} first`,
+    because: [],
+    needs: [],
+    sum: [],
+    reads: [],
+    basis: 'open',
+    source: 'the words of the row',
+  };
 }
 
 /** The verdict of one interface: a trial fit overrules the forecast until a fact it stands on changes; a judgement stands where nothing is computed. */
 export function judge(def: InterfaceDef, books: Books, record: FitRecord | undefined): FitLine {
-  const fitRule = ruleById.get(def.id);
-  const forecast: Verdict = fitRule
-    ? runRule(fitRule, books)
-    : {
-        word: 'not-measured',
-        headline: `a person judges this: take ${withFactLabels(def.takeFirst)} first`,
-        because: [],
-        needs: [],
-        sum: [],
-        basis: 'open',
-        source: 'the words of the row',
-      };
-  const newest = newestOf(def.facts, books);
+  const forecast = forecastOf(def, books);
+  const reads = readsOf(def, forecast);
   let verdict = forecast;
   let stale = false;
   if (record?.trial) {
-    stale = newest > record.trial.at;
+    stale = changedSince(record.trial, reads, books);
     if (!stale) {
       const gap = record.trial.gapMm;
       verdict = {
@@ -74,17 +100,24 @@ export function judge(def: InterfaceDef, books: Books, record: FitRecord | undef
         ...(gap === undefined ? {} : { margin: { value: gap, unit: 'mm' } }),
         basis: 'trial',
         needs: [],
-        source: `read by ${record.trial.by}`,
+        source: `read by ${record.trial.by ?? 'somebody'}`,
       };
     }
-  } else if (record?.judged && (!fitRule || forecast.word === 'not-measured')) {
-    stale = newest > record.judged.at;
-    verdict = { ...forecast, word: record.judged.word, headline: record.judged.why, basis: 'judged', needs: [], source: `judged by ${record.judged.by}` };
+  } else if (record?.judged && (!ruleById.has(def.id) || forecast.word === 'not-measured')) {
+    stale = changedSince(record.judged, reads, books);
+    verdict = {
+      ...forecast,
+      word: record.judged.word,
+      headline: record.judged.why,
+      basis: 'judged',
+      needs: [],
+      source: `judged by ${record.judged.by ?? 'somebody'}`,
+    };
   }
   const resolution = record?.resolution;
   const resolved = resolution !== undefined && (verdict.word === 'adapt' || verdict.word === 'clash');
   const knockOnOpen = resolution ? def.knockOn.filter((id) => !resolution.asked.includes(id)) : [];
-  return { def, verdict, ...(verdict === forecast ? {} : { forecast }), resolved, knockOnOpen, stale };
+  return { def, verdict, reads, ...(verdict === forecast ? {} : { forecast }), resolved, knockOnOpen, stale };
 }
 
 /** All interfaces in the order of the content. */

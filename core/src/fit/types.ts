@@ -1,11 +1,15 @@
-import type { FitWord } from '../plan/condition.ts';
+import type { TouchedPart } from './touches.ts';
 
-export type { FitWord };
+export type { FitWord } from '../rules/condition.ts';
+export type { SumRow } from '../rules/sum.ts';
+export type { Need, Verdict } from '../rules/verdict.ts';
 
 export interface InterfaceDef {
   id: string;
   group: string;
   title: string;
+  /** What an alteration here changes that wants approval. */
+  touches?: TouchedPart;
   facts: readonly string[];
   boltsUp: string;
   adapt: string;
@@ -28,37 +32,4 @@ export interface Clearance {
   rockMm: readonly number[];
   moving: string;
   reason: string;
-}
-
-/** One line of the arithmetic under a verdict. */
-export interface SumRow {
-  label: string;
-  value: number;
-  unit: string;
-  /** Where the number comes from: a fact part, or the name of a rule of practice. */
-  factId?: string;
-  partKey?: string;
-  basis?: string;
-  /** Shown between the rows: added, taken off, or only looked at. */
-  sign: '+' | '−' | '×' | '÷' | '';
-}
-
-export interface Need {
-  factId: string;
-  partKey: string;
-}
-
-/** A verdict is never bare: it says because of which facts, with which sum, or what it waits for. */
-export interface Verdict {
-  word: FitWord;
-  /** "13 mm short", "tach reads half": one short clause. */
-  headline: string;
-  because: readonly string[];
-  needs: readonly Need[];
-  sum: readonly SumRow[];
-  result?: { label: string; value: number; unit: string };
-  /** What is left over the least wanted; negative is short. */
-  margin?: { value: number; unit: string };
-  basis: 'computed' | 'judged' | 'trial' | 'open';
-  source: string;
 }

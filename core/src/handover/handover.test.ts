@@ -1,22 +1,18 @@
 import { describe, expect, it } from 'vitest';
-import { planInputOf } from '../jobs/index.ts';
-import type { JobMaterial, StationId } from '../jobs/index.ts';
-import { computePlan } from '../plan/index.ts';
-import { takeoverSheet } from './index.ts';
+import type { StationId } from '../jobs/index.ts';
+import { computePlan, planInputOf, takeoverOf } from '../plan/index.ts';
+import type { JobMaterial } from '../plan/index.ts';
+import type { Running } from './index.ts';
 
 type Row = JobMaterial['records'][number];
-const row = (kind: string, key: string, data: Record<string, unknown>, on?: Row['on']): Row => ({
-  kind,
-  key,
-  data,
-  ...(on ? { on } : {}),
-});
+const row = (kind: string, key: string, data: Record<string, unknown>, on?: Row['on']): Row =>
+  ({ kind, key, data, ...(on ? { on } : {}) }) as Row;
 const done = (at = '2026-11-24T10:00:00Z') => ({ status: 'done', at, by: 'OT' });
 
 function sheetOf(
   records: readonly Row[],
   station: StationId = 'pull',
-  running: Parameters<typeof takeoverSheet>[3] = [],
+  running: readonly Running[] = [],
 ) {
   const material: JobMaterial = {
     jobId: 'j',
@@ -25,12 +21,7 @@ function sheetOf(
     records,
     shopSchools: {},
   };
-  return takeoverSheet(
-    { station, signedStations: [] },
-    material,
-    computePlan(planInputOf(material)),
-    running,
-  );
+  return takeoverOf({ station }, material, computePlan(planInputOf(material)), running);
 }
 
 describe('the takeover sheet', () => {

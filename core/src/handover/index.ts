@@ -1,1 +1,2 @@
 export * from './takeover.ts';
+export * from './records.ts';

@@ -1,15 +1,13 @@
 import type { ProvisionalItem } from '../commissioning/provisional.ts';
+import type { GateState } from '../commissioning/gates.ts';
+import type { PartRecord } from '../donors/records.ts';
 import { factDef } from '../facts/index.ts';
-import { recordsOf } from '../jobs/plan-input.ts';
-import type { JobMaterial } from '../jobs/plan-input.ts';
 import { stationName } from '../jobs/stations.ts';
 import type { StationId } from '../jobs/stations.ts';
-import { workSteps } from '../jobs/steps.ts';
-import type { WorkStep } from '../jobs/steps.ts';
-import type { Plan } from '../plan/plan.ts';
+import type { WorkStep } from '../jobs/work-step.ts';
+import type { AskRecord, BagRecord, HoldRecord } from '../logbook/records.ts';
 import { jointState, sheetOf } from '../prep/sheets.ts';
-import type { TorqueRecord } from '../prep/sheets.ts';
-import type { TaskRecord } from '../pull/types.ts';
+import type { FindingRecord, JointRecord, SheetRecord, TorqueRecord } from '../prep/records.ts';
 
 /** One thing that somebody began and did not end: who, and how far. */
 export interface InTheMiddle {
@@ -28,7 +26,7 @@ export interface Place {
 /** What somebody who takes a job over must know, computed from plan and records. */
 export interface TakeoverSheet {
   stands: string;
-  holds: readonly { waitsFor: string; due?: string }[];
+  holds: readonly HoldRecord[];
   middle: readonly InTheMiddle[];
   provisional: readonly ProvisionalItem[];
   /** Cautions of what is being done and of what comes next. */
@@ -43,14 +41,30 @@ export interface TakeoverSheet {
 const shownNext = 6;
 const shownAwaited = 8;
 
-interface Running {
+/** What the sheet is made from: the steps in their order, what the plan says, and the records of the job. */
+export interface TakeoverParts {
+  steps: readonly WorkStep[];
+  gates: readonly Pick<GateState, 'gate' | 'proved' | 'of' | 'opens'>[];
+  provisional: readonly ProvisionalItem[];
+  waitingFor: ReadonlyMap<string, readonly string[]>;
+  sheets: readonly SheetRecord[];
+  joints: readonly JointRecord[];
+  torques: readonly TorqueRecord[];
+  bags: readonly BagRecord[];
+  parts: readonly PartRecord[];
+  asks: readonly AskRecord[];
+  holds: readonly HoldRecord[];
+  findings: readonly FindingRecord[];
+}
+
+export interface Running {
   about: string | null;
   title: string;
   person: string;
   startedAt: string;
 }
 
-function inTheMiddle(material: Pick<JobMaterial, 'records'>, steps: readonly WorkStep[], running: readonly Running[]): InTheMiddle[] {
+function inTheMiddle({ steps, sheets, joints, torques }: TakeoverParts, running: readonly Running[]): InTheMiddle[] {
   const clocked = new Map(running.map((r) => [r.about, r]));
   const onIt = steps
     .filter((s) => s.status === 'on-it')
@@ -67,68 +81,57 @@ function inTheMiddle(material: Pick<JobMaterial, 'records'>, steps: readonly Wor
   const other = running
     .filter((r) => r.about === null || !known.has(r.about))
     .map((r): InTheMiddle => ({ title: r.title, how: 'on it now', by: r.person, since: r.startedAt }));
-  const sheets = Object.values(
-    recordsOf<{ sheet: string; place: string; readings: Record<string, number>; by?: string; at?: string }>(material, 'sheet'),
-  ).flatMap((s): InTheMiddle[] => {
+  const begun = sheets.flatMap((s): InTheMiddle[] => {
     const def = sheetOf(s.sheet);
     const read = Object.keys(s.readings).length;
     if (read === 0 || read >= def.readings.length) return [];
     return [{ title: `${def.title}, ${def.place} ${s.place}`, how: `${read} of ${def.readings.length} read`, by: s.by ?? '', since: s.at }];
   });
-  const torques = Object.values(recordsOf<TorqueRecord>(material, 'torque'));
-  const joints = Object.values(recordsOf<{ name: string; bolts: number }>(material, 'joint')).flatMap((j): InTheMiddle[] => {
+  const open = joints.flatMap((j): InTheMiddle[] => {
     const own = torques.filter((t) => t.joint === j.name);
     if (own.length === 0 || jointState(own, j.bolts).done) return [];
     const last = [...own].sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1))[0]!;
     return [{ title: j.name, how: `${own.filter((t) => !t.voided).length} of ${j.bolts} bolts tight`, by: last.by ?? '', since: last.at }];
   });
-  return [...onIt, ...other, ...sheets, ...joints];
+  return [...onIt, ...other, ...begun, ...open];
 }
 
 /** Bags that are not back on the car, and parts in store. */
-function placesOf(material: Pick<JobMaterial, 'records'>): Place[] {
-  const bags = Object.values(recordsOf<{ label: string; what: string; place?: string; back?: unknown }>(material, 'bag')).filter((b) => !b.back);
-  const parts = Object.values(recordsOf<{ label: string; title: string; place: string }>(material, 'part'));
+function placesOf(given: Pick<TakeoverParts, 'bags' | 'parts'>): Place[] {
+  const bags = given.bags.filter((b) => !b.back);
   return [
     ...bags.map((b) => ({ label: `bag ${b.label}`, what: b.what, place: b.place ?? 'no place written' })),
-    ...parts.map((p) => ({ label: p.label || 'no label', what: p.title, place: p.place || 'no place written' })),
+    ...given.parts.map((p) => ({ label: p.label || 'no label', what: p.title, place: p.place || 'no place written' })),
   ].sort((a, b) => a.label.localeCompare(b.label, 'en', { numeric: true }));
 }
 
-/** The takeover sheet of a job. Pure: the same plan and records give the same sheet. */
-export function takeoverSheet(
-  job: { station: StationId; signedStations: readonly StationId[] },
-  material: Pick<JobMaterial, 'records' | 'units'>,
-  plan: Plan,
-  running: readonly Running[],
-): TakeoverSheet {
-  const steps = workSteps(
-    plan,
-    recordsOf<TaskRecord>(material, 'task'),
-    material.units.some((u) => u.role === 'donor'),
-  );
+/** The takeover sheet of a job. Pure: the same parts give the same sheet. */
+export function takeoverSheet(job: { station: StationId }, parts: TakeoverParts, running: readonly Running[]): TakeoverSheet {
+  const { steps } = parts;
   const own = steps.filter((s) => s.station === job.station);
   const closed = own.filter((s) => s.status === 'done' || s.status === 'waived').length;
   const next = steps.filter((s) => s.status === 'free' && (s.station === job.station || s.record !== undefined)).slice(0, shownNext);
-  const gate = plan.gates.find((g) => !g.opens);
+  const gate = parts.gates.find((g) => !g.opens);
   const onIt = steps.filter((s) => s.status === 'on-it');
-  const asks = Object.values(recordsOf<{ what: string; ask: string; answer?: unknown }>(material, 'ask')).filter((a) => !a.answer);
+  const asks = parts.asks.filter((a) => !a.answer);
   const awaited = [
     ...asks.filter((a) => a.ask === 'reading').map((a) => ({ what: a.what, lines: 1 })),
-    ...[...plan.waitingFor]
+    ...[...parts.waitingFor]
       .sort(([a, x], [b, y]) => y.length - x.length || (a < b ? -1 : 1))
       .map(([factId, lines]) => ({ what: factDef(factId).label, factId, lines: lines.length })),
   ].slice(0, shownAwaited);
+  const progress = own.length > 0 ? `, ${closed} of ${own.length} steps` : '';
+  const ahead = gate ? `. Next gate: ${gate.gate}, ${gate.of - gate.proved} of ${gate.of} lines open` : '';
   return {
-    stands: `${stationName(job.station)}${own.length > 0 ? `, ${closed} of ${own.length} steps` : ''}${gate ? `. Next gate: ${gate.gate}, ${gate.of - gate.proved} of ${gate.of} lines open` : ''}`,
-    holds: Object.values(recordsOf<{ waitsFor: string; due?: string; released?: unknown }>(material, 'hold')).filter((h) => !h.released),
-    middle: inTheMiddle(material, steps, running),
-    provisional: plan.provisional,
+    stands: `${stationName(job.station)}${progress}${ahead}`,
+    holds: parts.holds.filter((h) => !h.released),
+    middle: inTheMiddle(parts, running),
+    provisional: parts.provisional,
     cautions: [...onIt, ...next].flatMap((s) => (s.caution ? [{ title: s.title, caution: s.caution }] : [])).slice(0, shownNext),
     awaited,
-    places: placesOf(material),
+    places: placesOf(parts),
     next,
-    findings: material.records.filter((r) => r.kind === 'finding' && !r.data['settled']).map((r) => String(r.data['what'])),
+    findings: parts.findings.filter((f) => !f.settled).map((f) => f.what),
     asks: asks.filter((a) => a.ask !== 'reading').map(({ what, ask }) => ({ what, ask })),
   };
 }

@@ -2,21 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { harvestPlan, donorResult } from '../donors/index.ts';
 import { orderStops } from '../kit/index.ts';
 import { computePlan } from '../plan/index.ts';
-import { bookFrom, emptyInput } from '../plan/testing.ts';
-import type { TaskRecord } from '../pull/index.ts';
-import {
-  compareCandidates,
-  lineContextOf,
-  planInputOf,
-  recordsOf,
-  stationIds,
-  stationName,
-  stations,
-  stepBasis,
-  thingsOf,
-  workSteps,
-} from './index.ts';
-import type { JobMaterial } from './index.ts';
+import { bookFrom, emptyInput, truthsOf } from '../plan/testing.ts';
+import { compareCandidates } from '../fit/index.ts';
+import { lineContextOf, planInputOf, stepBasis, thingsOf, workSteps } from '../plan/index.ts';
+import type { JobMaterial } from '../plan/index.ts';
+import { recordsOf } from '../records/index.ts';
+import type { Recorded } from '../records/index.ts';
+import { stationIds, stationName, stations } from './index.ts';
 
 const fact = (bearerId: string, factId: string, parts: Record<string, number | string>) => ({
   bearerId,
@@ -25,6 +17,10 @@ const fact = (bearerId: string, factId: string, parts: Record<string, number | s
   typed: {},
   source: 'measured' as const,
 });
+/** Records with only what a test is about. */
+const recorded = (rows: readonly { kind: string; key: string; data: object; on?: string }[]) =>
+  rows as readonly Recorded[];
+
 const material = (over: Partial<JobMaterial> = {}): JobMaterial => ({
   jobId: 'job',
   units: [
@@ -70,7 +66,7 @@ describe('what a plan is computed from', () => {
       { kind: 'follow-up', key: '6', data: { what: 'no trigger' } },
       { kind: 'attempt', key: '1', data: {} },
     ];
-    expect(planInputOf(material({ records }))).toMatchObject({
+    expect(planInputOf(material({ records: recorded(records) }))).toMatchObject({
       attempts: 1,
       gateInputs: {
         provisional: [{ title: 'loose mount', forbiddenAt: 'First crank' }],
@@ -118,7 +114,7 @@ describe('candidates side by side', () => {
 describe('harvest and kit', () => {
   it('leaves out what certainly does not apply and keeps what nobody knows', () => {
     const ids = (facts: Parameters<typeof bookFrom>[0]) =>
-      harvestPlan({ facts: bookFrom(facts) }).map((l) => l.part.id);
+      harvestPlan(truthsOf(bookFrom(facts))).map((l) => l.part.id);
     expect(ids({})).toContain('take-turbo');
     expect(ids({ 'eng-induction': 'none' })).not.toContain('take-turbo');
   });
@@ -164,7 +160,7 @@ describe('harvest and kit', () => {
 describe('every step of a job in one list', () => {
   const plan = (records: JobMaterial['records']) => {
     const m = material({ records });
-    return { plan: computePlan(planInputOf(m)), tasks: recordsOf<TaskRecord>(m, 'task') };
+    return { plan: computePlan(planInputOf(m)), tasks: recordsOf(m, 'task') };
   };
   it('goes by the stations, and says what is free and what holds the rest', () => {
     const { plan: p, tasks } = plan([]);
@@ -201,11 +197,11 @@ describe('every step of a job in one list', () => {
   });
   it('is what the words of a log line are looked up among', () => {
     const m = material({
-      records: [
+      records: recorded([
         { kind: 'task', key: 'rm-identify', data: { status: 'done' } },
         { kind: 'circuit', key: 'c1', data: { title: 'pump', labelA: 'A', labelB: 'B' } },
         { kind: 'part', key: 'p1', data: { title: 'Engine unit', label: 'C-1', place: 'C2' } },
-      ],
+      ]),
     });
     const context = lineContextOf(m, computePlan(planInputOf(m)), [], '2026-11-26');
     expect(context.parts).toEqual([{ key: 'p1', title: 'Engine unit', label: 'C-1' }]);
@@ -228,7 +224,7 @@ describe('records of units', () => {
       { kind: 'torque', key: 'head:1', data: torque, on },
     ];
     const loosened = (on: 'engine' | 'own-engine' | 'candidate') =>
-      planInputOf(material({ records: records(on) })).gateInputs.loosened;
+      planInputOf(material({ records: recorded(records(on)) })).gateInputs.loosened;
     expect(loosened('engine')).toEqual(['head, bolt 1']);
     expect(loosened('own-engine')).toEqual([]);
     expect(loosened('candidate')).toEqual([]);

@@ -1,3 +1,4 @@
 export * from './types.ts';
 export * from './plan.ts';
 export { kitLines } from './data/lines.ts';
+export * from './records.ts';

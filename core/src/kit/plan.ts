@@ -1,9 +1,9 @@
 import { factDef, showFact } from '../facts/index.ts';
 import type { FactBook } from '../facts/index.ts';
-import { condition, evaluate } from '../plan/condition.ts';
-import type { Scope } from '../plan/condition.ts';
+import type { TruthOf } from '../rules/truths.ts';
 import { kitLines } from './data/lines.ts';
-import type { KitLineDef, KitRecord } from './types.ts';
+import type { KitRecord } from './records.ts';
+import type { KitLineDef } from './types.ts';
 
 export interface KitLine {
   def: KitLineDef;
@@ -35,10 +35,10 @@ export interface KitAskers {
 }
 
 /** Every line that is needed or cannot be decided yet. */
-export function kitPlan(scope: Scope, askers: KitAskers): KitLine[] {
+export function kitPlan(truthOf: TruthOf, facts: FactBook, askers: KitAskers): KitLine[] {
   const lines: KitLine[] = [];
   for (const def of kitLines) {
-    const truth = evaluate(condition(def.when), scope);
+    const truth = truthOf(def.when);
     const addedBy = [...(askers.chosen.get(def.id) ?? []), ...(truth.is === false ? [] : (askers.usual.get(def.id) ?? []))];
     if (truth.is === false && addedBy.length === 0) continue;
     const state = truth.is === true || addedBy.length > 0 ? 'needed' : 'waits';
@@ -48,8 +48,8 @@ export function kitPlan(scope: Scope, askers: KitAskers): KitLine[] {
       state,
       because: truth.is === true ? truth.because : addedBy,
       needs: state === 'waits' ? truth.needs : [],
-      filled: fill(from, scope.facts),
-      blanks: from.filter((id) => !scope.facts.has(id)),
+      filled: fill(from, facts),
+      blanks: from.filter((id) => !facts.has(id)),
       addedBy,
     });
   }

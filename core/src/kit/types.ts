@@ -1,9 +1,12 @@
+import type { Condition } from '../rules/condition.ts';
+
 export interface KitLineDef {
   id: string;
   system: string;
   title: string;
-  /** Condition; see plan/condition.ts. */
-  when: string;
+  /** What fitting it changes that wants approval. */
+  touches?: 'structure' | 'steering' | 'brakes';
+  when: Condition;
   /** Options to settle before ordering, in words. */
   options: string;
   /** Facts that fill the order; a blank one stops it. */
@@ -11,16 +14,4 @@ export interface KitLineDef {
   leftOut: string;
   /** Low, likely, high; neutral units, estimates. */
   price: readonly number[];
-}
-
-export const kitStatuses = ['wanted', 'ordered', 'here', 'fitted', 'sent-back', 'not-needed'] as const;
-export type KitStatus = (typeof kitStatuses)[number];
-
-export interface KitRecord {
-  status: KitStatus;
-  options?: string | undefined;
-  note?: string | undefined;
-  price?: number | undefined;
-  by?: string;
-  at?: string;
 }

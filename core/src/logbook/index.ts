@@ -4,3 +4,4 @@ export * from './words.ts';
 export * from './grammar.ts';
 export * from './suggest.ts';
 export type { LineContext, LogEntryDraft, Piece } from './shapes.ts';
+export * from './records.ts';

@@ -1,10 +1,7 @@
-export * from './condition.ts';
-export * from './order.ts';
 export * from './plan.ts';
-export * from './school-types.ts';
-export * from './school-effects.ts';
-export * from './time-types.ts';
+export * from './input.ts';
+export * from './steps.ts';
+export * from './line-context.ts';
+export * from './takeover.ts';
 export * from './title.ts';
 export * from './content-check.ts';
-export { notASchool, schoolQuestions, schoolSides } from './data/schools.ts';
-export { durations, timeFactors, twoPersonSteps, waits } from './data/time.ts';

@@ -1,23 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { factCatalogue } from '../facts/index.ts';
+import { factCatalogue, readCondition } from '../facts/index.ts';
 import type { FactBook, FactValue } from '../facts/index.ts';
 import { pullSteps, stepStates, workStates } from '../pull/index.ts';
-import {
-  chooseSchools,
-  computePlan,
-  condition,
-  effectsOf,
-  evaluate,
-  orderSteps,
-  planDifference,
-  schoolQuestions,
-  titleOf,
-} from './index.ts';
+import { evaluate, orderSteps, scopeOf } from '../rules/index.ts';
+import type { FitWord, Scope } from '../rules/index.ts';
+import { chooseSchools, effectsOf, schoolQuestions } from '../schools/index.ts';
+import { computePlan, planDifference, titleOf } from './index.ts';
 import { bookFrom, emptyInput } from './testing.ts';
 
-const is = (text: string, facts: FactBook = new Map(), more = {}) =>
-  evaluate(condition(text), { facts, ...more }).is;
+const is = (text: string, facts: FactBook = new Map(), more: Partial<Scope> = {}) =>
+  evaluate(readCondition(text), scopeOf({ facts, ...more })).is;
 
 describe('conditions', () => {
   const facts = bookFrom({
@@ -63,25 +56,26 @@ describe('conditions', () => {
   });
   it('says because of what, and what it needs', () => {
     expect(
-      evaluate(condition('eng-fuel = diesel and don-storage-months > 12'), { facts }).because,
+      evaluate(readCondition('eng-fuel = diesel and don-storage-months > 12'), scopeOf({ facts }))
+        .because,
     ).toEqual(['eng-fuel', 'don-storage-months']);
-    expect(evaluate(condition('eng-induction = turbo'), { facts }).needs).toEqual([
+    expect(evaluate(readCondition('eng-induction = turbo'), scopeOf({ facts })).needs).toEqual([
       'eng-induction',
     ]);
   });
   it('reads verdicts, fitted parts and attempts', () => {
-    const fit = (word: string, resolved = false) => ({ fitOf: () => ({ word, resolved }) });
+    const fit = (word: FitWord, resolved = false) => ({
+      fits: new Map([['fit-tank', { word, resolved }]]),
+    });
     expect(is('fit-tank says Adapt', facts, fit('adapt'))).toBe(true);
     expect(is('fit-tank says Adapt', facts, fit('clash'))).toBe(false);
     expect(is('fit-tank says Adapt', facts, fit('clash', true))).toBe(true);
     expect(is('fit-tank says Clash', facts, fit('not-measured'))).toBe('waits');
-    expect(is('kit-sump fitted', facts, { kitFitted: (id: string) => id === 'kit-sump' })).toBe(
-      true,
-    );
+    expect(is('kit-sump fitted', facts, { fitted: new Set(['kit-sump']) })).toBe(true);
     expect(is('three attempts logged', facts, { attempts: 3 })).toBe(true);
   });
   it('refuses words it does not know', () =>
-    expect(() => condition('engine is loud')).toThrow(/not understood/));
+    expect(() => readCondition('engine is loud')).toThrow(/not understood/));
 });
 
 describe('ordering', () => {
@@ -333,7 +327,7 @@ describe('schools', () => {
     expect(at('rm-feed-by-leads')).toBeLessThan(at('rm-seats-move'));
     expect(at('rm-seats-move')).toBeLessThan(at('rm-connectors') + ids.length);
     expect(ids).not.toContain('rm-fuel-run-dry');
-    expect(effectsOf(chooseSchools({}, {})).some((e) => e.side === 'sch-battery-order-a')).toBe(
+    expect(effectsOf(chooseSchools({}, {})).some((e) => e.id === 'sch-battery-order-a')).toBe(
       false,
     );
   });

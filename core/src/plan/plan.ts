@@ -1,24 +1,31 @@
-import { isFactId } from '../facts/index.ts';
-import type { FactBook } from '../facts/index.ts';
+import { approvalsOf } from '../commissioning/approvals.ts';
 import { gatesOf } from '../commissioning/gates.ts';
 import type { GateInputs, GateState } from '../commissioning/gates.ts';
 import type { ProvisionalItem } from '../commissioning/provisional.ts';
-import type { GateProof } from '../commissioning/types.ts';
+import type { GateProof } from '../commissioning/records.ts';
 import { harvestPlan } from '../donors/harvest.ts';
 import type { HarvestLine } from '../donors/harvest.ts';
-import { judgeAll } from '../fit/judge.ts';
-import type { FitLine, FitRecord } from '../fit/judge.ts';
-import { kitPlan } from '../kit/plan.ts';
+import { isFactId } from '../facts/index.ts';
+import type { FactBook } from '../facts/index.ts';
+import { judge } from '../fit/judge.ts';
+import type { FitLine } from '../fit/judge.ts';
+import { interfaces } from '../fit/data/interfaces.ts';
+import type { FitRecord } from '../fit/records.ts';
+import { kitLineOf, kitPlan } from '../kit/plan.ts';
 import type { KitLine } from '../kit/plan.ts';
-import type { KitRecord } from '../kit/types.ts';
+import type { KitRecord } from '../kit/records.ts';
 import { pullPlan } from '../pull/plan.ts';
 import type { PullPlan } from '../pull/plan.ts';
+import { scopeOf } from '../rules/condition.ts';
+import type { Condition, Scope } from '../rules/condition.ts';
+import type { Books } from '../rules/evidence.ts';
+import { changedFacts, Truths } from '../rules/truths.ts';
+import type { TruthOf } from '../rules/truths.ts';
+import { sameValue } from '../rules/value.ts';
+import { chooseSchools, effectsOf, withSchools } from '../schools/effects.ts';
+import type { SchoolChoice } from '../schools/types.ts';
 import { benchTests, usualCircuits } from '../systems/index.ts';
 import type { BenchTest, CircuitDef } from '../systems/index.ts';
-import { condition, evaluate } from './condition.ts';
-import type { Scope } from './condition.ts';
-import { chooseSchools, withSchools } from './school-effects.ts';
-import type { SchoolChoice } from './school-types.ts';
 
 /** All that a plan is computed from: facts by the unit they hang on, schools, and what people recorded. */
 export interface PlanInput {
@@ -69,9 +76,9 @@ export interface Plan {
   waitingFor: ReadonlyMap<string, readonly string[]>;
 }
 
-function applying<T extends { when: string }>(defs: readonly T[], scope: Scope): Applying<T>[] {
+function applying<T extends { when: Condition }>(defs: readonly T[], truthOf: TruthOf): Applying<T>[] {
   return defs.flatMap((def) => {
-    const truth = evaluate(condition(def.when), scope);
+    const truth = truthOf(def.when);
     return truth.is === false ? [] : [{ def, waits: truth.is === 'waits', because: truth.because }];
   });
 }
@@ -85,41 +92,41 @@ function tasksOf(fits: readonly FitLine[]): FitTask[] {
   });
 }
 
-/** Computes the whole plan of a job. Pure: the same input gives the same plan. */
-export function computePlan(input: PlanInput): Plan {
-  const schools = chooseSchools(input.shopSchools, input.jobSchools);
-  const facts = withSchools(input.facts, schools);
-  const fits = judgeAll({ job: facts, outgoing: input.outgoing }, input.fits);
-  const fitById = new Map(fits.map((line) => [line.def.id, line]));
-  const scope: Scope = {
-    facts,
-    fitOf: (id) => {
-      const line = fitById.get(id);
-      return line && { word: line.verdict.word, resolved: line.resolved };
-    },
-    kitFitted: (id) => input.kit[id]?.status === 'fitted',
-    attempts: input.attempts,
-    approvalOpen: false,
-  };
+/** Verdicts of all interfaces; one is judged again only when a fact that it read or its own record changed. */
+class FitSlice {
+  private books: Books = { job: new Map(), outgoing: new Map() };
+  private records: PlanInput['fits'] = {};
+  private readonly kept = new Map<string, FitLine>();
+
+  compute(books: Required<Books>, records: PlanInput['fits']): FitLine[] {
+    const changed = { job: changedFacts(this.books.job, books.job), outgoing: changedFacts(this.books.outgoing!, books.outgoing) };
+    const before = this.records;
+    this.books = books;
+    this.records = records;
+    return interfaces.map((def) => {
+      const known = this.kept.get(def.id);
+      if (known && !known.reads.some((r) => changed[r.book].has(r.factId)) && sameValue(before[def.id], records[def.id])) return known;
+      const line = judge(def, books, records[def.id]);
+      this.kept.set(def.id, line);
+      return line;
+    });
+  }
+}
+
+/** Kit lines that resolutions chose, and those that are usual for an Adapt nobody resolved yet, with who asks. */
+function kitAskers(fits: readonly FitLine[], records: PlanInput['fits']): { chosen: Map<string, string[]>; usual: Map<string, string[]> } {
   const chosen = new Map<string, string[]>();
   const usual = new Map<string, string[]>();
   for (const line of fits) {
     const asks = (askers: Map<string, string[]>, kit: readonly string[]): void => kit.forEach((id) => askers.set(id, [...(askers.get(id) ?? []), line.def.id]));
-    if (line.resolved) asks(chosen, input.fits[line.def.id]!.resolution!.kit);
+    if (line.resolved) asks(chosen, records[line.def.id]!.resolution!.kit);
     else if (line.verdict.word === 'adapt') asks(usual, line.def.kit);
   }
-  const kit = kitPlan(scope, { chosen, usual });
-  const title = (line: FitLine): string => line.def.title;
-  const gates = gatesOf(scope, input.gates, {
-    ...input.gateInputs,
-    openClashes: fits.filter((l) => l.verdict.word === 'clash' && !l.resolved).map(title),
-    unresolvedAdapts: fits.filter((l) => l.verdict.word === 'adapt' && !l.resolved).map(title),
-  });
-  const outScope: Scope = { ...scope, facts: merged(facts, input.outgoing, ['eng-', 'gbx-']) };
-  const donorScope: Scope = { ...scope, facts: merged(facts, input.donor, ['rec-', 'eng-']) };
-  const pull = pullPlan('own', outScope, schools);
-  const circuits = applying(usualCircuits, scope);
+  return { chosen, usual };
+}
 
+/** For each fact nobody knows: the verdicts and lines that wait for it. */
+function waitingLines(fits: readonly FitLine[], kit: readonly KitLine[], gates: readonly GateState[]): Map<string, string[]> {
   const waiting = new Map<string, Set<string>>();
   const wait = (facts: readonly string[], line: string): void => {
     for (const id of facts) if (isFactId(id)) waiting.set(id, (waiting.get(id) ?? new Set()).add(line));
@@ -131,23 +138,70 @@ export function computePlan(input: PlanInput): Plan {
     );
   for (const line of kit) wait([...line.needs, ...line.blanks], line.def.id);
   for (const gate of gates) for (const line of gate.lines) wait(line.needs, line.def.id);
-  return {
-    schools,
-    facts,
-    scope,
-    fits,
-    fitTasks: tasksOf(fits),
-    kit,
-    pull,
-    harvestSteps: pullPlan('donor', donorScope, schools),
-    harvest: harvestPlan(donorScope),
-    gates,
-    circuits,
-    benchTests: applying(benchTests, scope),
-    provisional: input.gateInputs.provisional,
-    waitingFor: new Map([...waiting].map(([id, lines]) => [id, [...lines].sort()])),
-  };
+  return new Map([...waiting].map(([id, lines]) => [id, [...lines].sort()]));
 }
+
+/**
+ * Computes plans of one job, one after the other. It is made of slices (verdicts, truths of conditions for the car, for what
+ * leaves it and for the donor), each of which is computed again only where something it read has changed. What it gives is
+ * plain data: it can be stored, compared, and posted to a worker.
+ */
+export class Planner {
+  private readonly fitSlice = new FitSlice();
+  private readonly own = new Truths();
+  private readonly outgoing = new Truths();
+  private readonly donor = new Truths();
+
+  plan(input: PlanInput): Plan {
+    const schools = chooseSchools(input.shopSchools, input.jobSchools);
+    const facts = withSchools(input.facts, schools);
+    const effects = effectsOf(schools);
+    const fits = this.fitSlice.compute({ job: facts, outgoing: input.outgoing }, input.fits);
+    const fitted = new Set(Object.entries(input.kit).flatMap(([id, record]) => (record?.status === 'fitted' ? [id] : [])));
+    const bare = scopeOf({
+      facts,
+      fits: new Map(fits.map((line) => [line.def.id, { word: line.verdict.word, resolved: line.resolved }])),
+      fitted,
+      attempts: input.attempts,
+    });
+    this.own.moveTo(bare);
+    const touching = fits.filter((l) => l.def.touches).map((l) => ({ id: l.def.id, word: l.verdict.word, resolved: l.resolved }));
+    const scope = {
+      ...bare,
+      approvals: approvalsOf(
+        touching,
+        [...fitted].filter((id) => kitLineOf(id).touches),
+        this.own.of,
+      ),
+    };
+    this.own.moveTo(scope);
+    this.outgoing.moveTo({ ...scope, facts: merged(facts, input.outgoing, ['eng-', 'gbx-']) });
+    this.donor.moveTo({ ...scope, facts: merged(facts, input.donor, ['rec-', 'eng-']) });
+
+    const kit = kitPlan(this.own.of, facts, kitAskers(fits, input.fits));
+    const titlesOf = (word: 'clash' | 'adapt'): string[] => fits.filter((l) => l.verdict.word === word && !l.resolved).map((l) => l.def.title);
+    const gates = gatesOf(this.own.of, input.gates, { ...input.gateInputs, openClashes: titlesOf('clash'), unresolvedAdapts: titlesOf('adapt') });
+    return {
+      schools,
+      facts,
+      scope,
+      fits,
+      fitTasks: tasksOf(fits),
+      kit,
+      pull: pullPlan('own', this.outgoing.of, effects),
+      harvestSteps: pullPlan('donor', this.donor.of, effects),
+      harvest: harvestPlan(this.donor.of),
+      gates,
+      circuits: applying(usualCircuits, this.own.of),
+      benchTests: applying(benchTests, this.own.of),
+      provisional: input.gateInputs.provisional,
+      waitingFor: waitingLines(fits, kit, gates),
+    };
+  }
+}
+
+/** Computes the whole plan of a job. Pure: the same input gives the same plan. */
+export const computePlan = (input: PlanInput): Plan => new Planner().plan(input);
 
 /** One book, with some subjects taken from another: facts of those subjects in the first are left out. */
 function merged(base: FactBook, over: FactBook, prefixes: readonly string[]): FactBook {

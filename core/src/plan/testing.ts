@@ -1,5 +1,8 @@
 import { readFact } from '../facts/index.ts';
 import type { FactBook, FactValue } from '../facts/index.ts';
+import { scopeOf } from '../rules/condition.ts';
+import { Truths } from '../rules/truths.ts';
+import type { TruthOf } from '../rules/truths.ts';
 import type { PlanInput } from './plan.ts';
 
 /** A book of facts from typed text; a plain string is the fact's one value. For tests only. */
@@ -27,3 +30,10 @@ export const emptyInput = (over: Partial<PlanInput> = {}): PlanInput => ({
   attempts: 0,
   ...over,
 });
+
+/** Truths of conditions where only some facts are known. For tests only. */
+export function truthsOf(facts: FactBook): TruthOf {
+  const truths = new Truths();
+  truths.moveTo(scopeOf({ facts }));
+  return truths.of;
+}

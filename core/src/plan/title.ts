@@ -5,7 +5,7 @@ import { kitLines } from '../kit/index.ts';
 import { pullSteps } from '../pull/index.ts';
 import { buildSteps } from '../prep/data/build-up.ts';
 import { benchTests, usualCircuits } from '../systems/index.ts';
-import { schoolEffects } from './school-effects.ts';
+import { schoolEffects } from '../schools/effects.ts';
 
 const titles = new Map<string, string>([
   ...interfaces.map((i) => [i.id, i.title] as const),

@@ -1,6 +1,6 @@
-import { orderSteps } from '../plan/order.ts';
+import { orderSteps } from '../rules/order.ts';
 import type { StepState } from '../pull/plan.ts';
-import type { TaskRecord } from '../pull/types.ts';
+import type { TaskRecord } from '../pull/records.ts';
 import { buildSteps } from './data/build-up.ts';
 
 const ordered = orderSteps(

@@ -4,3 +4,4 @@ export * from './build-states.ts';
 export { buildSteps } from './data/build-up.ts';
 export { measurementDefs } from './data/measurements.ts';
 export { fates, findings, knockOnChains, variantFeatures, whileOut } from './data/inspection.ts';
+export * from './records.ts';

@@ -121,6 +121,7 @@ describe('ring gaps and lash', () => {
 describe('joints', () => {
   const bolt = (n: string, over: Partial<TorqueRecord> = {}): TorqueRecord => ({
     joint: 'main caps',
+    on: 'engine',
     bolt: n,
     stagesNm: [30],
     angleDeg: 90,

@@ -1,5 +1,6 @@
 import { bearingClearanceMm, ringGapMm } from '../sums/index.ts';
 import { formatMeasure } from '../units/index.ts';
+import type { TorqueRecord } from './records.ts';
 
 /**
  * Measurement sheets: several readings at one place, what follows from them, and a verdict against a limit that the shop
@@ -273,20 +274,6 @@ export const sheetWords: Record<SheetWord, string> = {
   'no-limit': 'No limit entered',
   'not-read': 'Not measured',
 };
-
-/** A torque record of one bolt. Taking the part off again voids it and reopens the task. */
-export interface TorqueRecord {
-  joint: string;
-  bolt: string;
-  /** Stages in N·m, in order. */
-  stagesNm: readonly number[];
-  angleDeg?: number | undefined;
-  /** Where the value comes from: the manual, or "unknown". */
-  source: string;
-  voided?: { by: string; at: string; why: string } | undefined;
-  by?: string;
-  at?: string;
-}
 
 /** Is a joint done? Every bolt has a record that is not voided, with a value and a source. */
 export function jointState(records: readonly TorqueRecord[], bolts: number): { done: boolean; said: string } {

@@ -1,12 +1,10 @@
-import { condition, evaluate } from '../plan/condition.ts';
-import type { Scope } from '../plan/condition.ts';
-import { bare, orderSteps } from '../plan/order.ts';
-import type { Contradiction, Edge, Ordered } from '../plan/order.ts';
-import { effectsOf } from '../plan/school-effects.ts';
-import type { SchoolChoice } from '../plan/school-types.ts';
+import type { TruthOf } from '../rules/truths.ts';
+import { bare, orderSteps } from '../rules/order.ts';
+import type { Contradiction, Edge, Ordered } from '../rules/order.ts';
 import { pullSteps } from './data/steps.ts';
 import { workStates } from './data/states.ts';
-import type { PullStepDef, TaskRecord } from './types.ts';
+import type { TaskRecord } from './records.ts';
+import type { PullStepDef, StepChanges, WorkState } from './types.ts';
 
 export interface PullLine {
   def: PullStepDef;
@@ -19,17 +17,10 @@ export interface PullLine {
 
 export interface PullPlan {
   lines: readonly PullLine[];
+  /** The states that steps need and end, with what gives them back in this plan. */
+  states: readonly WorkState[];
   contradictions: readonly Contradiction[];
   unmet: readonly { step: string; state: string }[];
-}
-
-const stateById = new Map(workStates.map((s) => [s.id, s]));
-
-/** A work state by its id. Throws on an id that is not in the content. */
-export function workStateOf(id: string): (typeof workStates)[number] {
-  const found = stateById.get(id);
-  if (!found) throw new Error(`Unknown state "${id}"`);
-  return found;
 }
 
 // Most changes of facts leave the set of steps alone: the order of the last few sets is kept.
@@ -45,11 +36,10 @@ function remember(key: string, make: () => Ordered): Ordered {
 }
 
 /**
- * The steps of one role in a computed order. `own` pulls the car's engine, `donor` harvests another; the shop's schools
+ * The steps of one role in a computed order. `own` pulls the car's engine, `donor` harvests another; the chosen ways of working
  * drop, add and turn steps round.
  */
-export function pullPlan(role: 'own' | 'donor', scope: Scope, schools: SchoolChoice): PullPlan {
-  const effects = effectsOf(schools);
+export function pullPlan(role: 'own' | 'donor', truthOf: TruthOf, effects: readonly StepChanges[]): PullPlan {
   const dropped = new Set(effects.flatMap((e) => e.drops ?? []));
   const added = effects.flatMap((e) => e.addsSteps ?? []);
   const cutPairs = effects.flatMap((e) => e.cutsOrder ?? []);
@@ -57,16 +47,18 @@ export function pullPlan(role: 'own' | 'donor', scope: Scope, schools: SchoolCho
   const firstBefore = new Map<string, string[]>();
   for (const [first, then] of effects.flatMap((e) => e.addsOrder ?? [])) firstBefore.set(then, [...(firstBefore.get(then) ?? []), first]);
   const given = effects.flatMap((e) => e.gives ?? []);
+  const states =
+    given.length === 0 ? workStates : workStates.map((s) => ({ ...s, givenBy: [...s.givenBy, ...given.filter((g) => g.state === s.id).map((g) => g.step)] }));
   const lines = new Map<string, PullLine>();
   for (const def of [...pullSteps, ...added]) {
     if (def.role !== undefined && def.role !== role) continue;
     if (dropped.has(def.id)) continue;
-    const truth = evaluate(condition(def.when), scope);
+    const truth = truthOf(def.when);
     if (truth.is === false) continue;
     lines.set(def.id, { def, because: truth.because, needs: truth.needs, before: [] });
   }
   const phases = [...new Set(pullSteps.map((s) => s.phase))];
-  const key = JSON.stringify([role, [...lines.keys()], effects.map((e) => e.side)]);
+  const key = JSON.stringify([role, [...lines.keys()], effects.map((e) => e.id)]);
   const ordered: Ordered = remember(key, () =>
     orderSteps(
       [...lines.values()].map(({ def }) => ({
@@ -76,11 +68,12 @@ export function pullPlan(role: 'own' | 'donor', scope: Scope, schools: SchoolCho
         before: def.before.filter((id) => !isCut(def.id, bare(id))),
         needs: def.needs,
       })),
-      given.length === 0 ? workStates : workStates.map((s) => ({ ...s, givenBy: [...s.givenBy, ...given.filter((g) => g.state === s.id).map((g) => g.step)] })),
+      states,
     ),
   );
   return {
     lines: ordered.ids.map((id) => ({ ...lines.get(id)!, before: ordered.before.get(id)! })),
+    states,
     contradictions: ordered.contradictions,
     unmet: ordered.unmet,
   };
@@ -98,13 +91,14 @@ export interface StepState {
 export function stepStates(plan: PullPlan, records: Readonly<Record<string, TaskRecord | undefined>>): Map<string, StepState> {
   const closed = (id: string): boolean => ['done', 'waived'].includes(records[id]?.status ?? 'open');
   const doneAt = (id: string): string => (records[id]?.status === 'done' ? (records[id]?.at ?? '') : '');
+  const stateById = new Map(plan.states.map((s) => [s.id, s]));
   const result = new Map<string, StepState>();
   for (const line of plan.lines) {
     const status = records[line.def.id]?.status ?? 'open';
     const heldBy = line.before.filter((e) => !closed(e.from)).map((e) => e.from);
     const ended: { state: string; by: string }[] = [];
     for (const need of line.def.needs) {
-      const state = workStateOf(need);
+      const state = stateById.get(need)!;
       const lost = state.lostBy.filter((id) => id !== line.def.id && doneAt(id) !== '').sort((a, b) => (doneAt(a) < doneAt(b) ? 1 : -1))[0];
       if (lost && !state.givenBy.some((id) => doneAt(id) > doneAt(lost))) ended.push({ state: need, by: lost });
     }

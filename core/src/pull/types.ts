@@ -1,10 +1,12 @@
+import type { Condition } from '../rules/condition.ts';
+
 export interface PullStepDef {
   id: string;
   phase: string;
   title: string;
   /** Only at the car's own engine; without it the step serves donors too. */
   role?: string;
-  when: string;
+  when: Condition;
   /** A thing nobody types as a fact; the person at the car says whether it is so. */
   onlyIf?: string;
   after: readonly string[];
@@ -18,6 +20,16 @@ export interface PullStepDef {
   thenWait?: string;
 }
 
+/** What a way of working changes in the steps and their order. */
+export interface StepChanges {
+  id: string;
+  drops?: readonly string[];
+  addsSteps?: readonly PullStepDef[];
+  addsOrder?: readonly (readonly [first: string, then: string])[];
+  cutsOrder?: readonly (readonly [first: string, then: string])[];
+  gives?: readonly { state: string; step: string }[];
+}
+
 export interface WorkState {
   id: string;
   title: string;
@@ -27,16 +39,4 @@ export interface WorkState {
   givenBy: readonly string[];
   givenWords: string;
   proof: string;
-}
-
-export const taskStatuses = ['open', 'on-it', 'done', 'waived'] as const;
-export type TaskStatus = (typeof taskStatuses)[number];
-
-export interface TaskRecord {
-  status: TaskStatus;
-  note?: string | undefined;
-  /** Name of the person who takes it on. */
-  handedTo?: string | undefined;
-  by?: string;
-  at?: string;
 }

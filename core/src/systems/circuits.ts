@@ -1,22 +1,6 @@
 import { chooseWire, fuseSteps, voltageDrop, wireSizes } from '../sums/index.ts';
-import type { LoadKind, WireChoice } from '../sums/index.ts';
-
-/** One circuit as the shop builds it. */
-export interface CircuitRecord {
-  title: string;
-  from: string;
-  to: string;
-  signal: string;
-  load: LoadKind;
-  currentA: number | undefined;
-  lengthM: number | undefined;
-  areaMm2: number | undefined;
-  fuseA: number | undefined;
-  labelA: string;
-  labelB: string;
-  testedBy?: string | undefined;
-  testedAt?: string | undefined;
-}
+import type { WireChoice } from '../sums/index.ts';
+import type { CircuitRecord } from './records.ts';
 
 export interface CircuitFinding {
   /** error: must not be wired so; open: something is missing; note: worth knowing. */
@@ -62,7 +46,7 @@ export function judgeCircuit(c: CircuitRecord): CircuitVerdict {
   if (c.labelA.trim() === '') error('End A has no label');
   if (c.labelB.trim() === '') error('End B has no label');
   if (c.labelA.trim() !== '' && normal(c.labelA) === normal(c.labelB)) error(`Both ends say "${c.labelA.trim()}": each end has its own`);
-  if (!c.testedBy) open('Not tested');
+  if (!c.tested) open('Not tested');
   return { wanted, dropV, findings };
 }
 

@@ -14,7 +14,7 @@ const circuit = (over: Partial<CircuitRecord> = {}): CircuitRecord => ({
   fuseA: 10,
   labelA: 'P1A',
   labelB: 'P1B',
-  testedBy: 'A',
+  tested: { by: 'A' },
   ...over,
 });
 const sentences = (c: CircuitRecord, weight: string) =>
@@ -47,7 +47,7 @@ describe('circuits', () => {
     [{ lengthM: undefined }, 'Length not known'],
     [{ fuseA: undefined }, 'Fuse not chosen'],
     [{ areaMm2: undefined }, 'Wire size not chosen'],
-    [{ testedBy: undefined }, 'Not tested'],
+    [{ tested: undefined }, 'Not tested'],
   ])('%o is open', (over, sentence) =>
     expect(sentences(circuit(over), 'open')).toContain(sentence),
   );

@@ -1,3 +1,5 @@
+import type { Condition } from '../rules/condition.ts';
+
 export interface CircuitDef {
   id: string;
   title: string;
@@ -5,7 +7,7 @@ export interface CircuitDef {
   usualA: string;
   fuseA: string;
   sizeMm2: string;
-  when: string;
+  when: Condition;
   proof: string;
 }
 export interface EarthDef {
@@ -35,7 +37,7 @@ export interface BenchTest {
   id: string;
   test: string;
   expect: string;
-  when: string;
+  when: Condition;
   finds: string;
 }
 export interface PracticeRule {

@@ -1,7 +1,7 @@
 import type { FactDef } from '../types.ts';
 
 /** Facts about the choice. Lengths in mm; a part without a unit is a plain count or ratio. */
-export const choicesFacts: readonly FactDef[] = [
+export const choicesFacts = [
   {
     id: 'cho-goal', subject: 'choice', group: 'Choices', label: 'Goal',
     parts: [{ key: 'value', label: '', options: ['mock-up', 'running', 'road-going', 'track'] }],
@@ -142,4 +142,4 @@ export const choicesFacts: readonly FactDef[] = [
     ],
     howTo: 'From the trial fit, or from the drawing before it: crank axis at the bell face against firewall, centre line and top of the frame rail', neededBy: ['fit-hood', 'fit-sump-crossmember', 'fit-sump-steering', 'fit-coolant-high-point', 'fit-bay-length', 'fit-mount-pads', 'fit-gearbox-mount', 'fit-axle-load', 'fit-exhaust-steering', 'fit-ground-clearance'],
   },
-];
+] as const satisfies readonly FactDef[];

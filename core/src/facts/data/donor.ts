@@ -1,7 +1,7 @@
 import type { FactDef } from '../types.ts';
 
 /** Facts about the donor. Lengths in mm; a part without a unit is a plain count or ratio. */
-export const donorFacts: readonly FactDef[] = [
+export const donorFacts = [
   {
     id: 'don-proof-of-running', subject: 'donor', group: 'Donor', label: 'Proof of running',
     parts: [{ key: 'value', label: '', options: ['drove-in-donor', 'ran-in-donor', 'ran-on-stand', 'seller-says', 'none'] }],
@@ -44,4 +44,4 @@ export const donorFacts: readonly FactDef[] = [
     ],
     howTo: 'Tick at harvest; photo of the emission label under the hood', neededBy: ['fit-emission-parts', 'kit-catalyst', 'kit-evap'],
   },
-];
+] as const satisfies readonly FactDef[];

@@ -1,7 +1,7 @@
 import type { FactDef } from '../types.ts';
 
 /** Facts about the engine. Lengths in mm; a part without a unit is a plain count or ratio. */
-export const engineFacts: readonly FactDef[] = [
+export const engineFacts = [
   {
     id: 'eng-code', subject: 'engine', group: 'Identity', label: 'Engine code',
     parts: [{ key: 'value', label: '', text: true }],
@@ -438,4 +438,4 @@ export const engineFacts: readonly FactDef[] = [
     ],
     howTo: 'Count twice', neededBy: ['fit-starter'],
   },
-];
+] as const satisfies readonly FactDef[];

@@ -1,7 +1,7 @@
 import type { FactDef } from '../types.ts';
 
 /** Facts about the gearbox. Lengths in mm; a part without a unit is a plain count or ratio. */
-export const gearboxFacts: readonly FactDef[] = [
+export const gearboxFacts = [
   {
     id: 'gbx-kind', subject: 'gearbox', group: 'Gearbox', label: 'Gearbox kind',
     parts: [{ key: 'value', label: '', options: ['manual', 'automatic-hydraulic', 'automatic-electronic', 'dual-clutch', 'transaxle-manual', 'transaxle-automatic'] }],
@@ -145,4 +145,4 @@ export const gearboxFacts: readonly FactDef[] = [
     ],
     howTo: 'Ohmmeter in each position', neededBy: ['fit-starter', 'kit-start-inhibitor', 'f-start-circuit'],
   },
-];
+] as const satisfies readonly FactDef[];

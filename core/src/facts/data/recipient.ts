@@ -1,7 +1,7 @@
 import type { FactDef } from '../types.ts';
 
 /** Facts about the recipient. Lengths in mm; a part without a unit is a plain count or ratio. */
-export const recipientFacts: readonly FactDef[] = [
+export const recipientFacts = [
   {
     id: 'rec-model-year', subject: 'recipient', group: 'Identity, rules, state', label: 'Car model year',
     parts: [{ key: 'value', label: '', unit: '' }],
@@ -371,4 +371,4 @@ export const recipientFacts: readonly FactDef[] = [
     parts: [{ key: 'value', label: '', options: ['sound', 'brittle', 'cut', 'absent'] }],
     howTo: 'Bend test at three hot places, open one splice', neededBy: ['fit-ecu-engine', 'kit-fusebox', 'kit-terminals', 'f-earth-missing', 'f-ecu-unpowered'],
   },
-];
+] as const satisfies readonly FactDef[];

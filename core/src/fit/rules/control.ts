@@ -1,3 +1,5 @@
+import { optionWords } from '../../facts/index.ts';
+import { marginIn } from '../../rules/evidence.ts';
 import { rule } from '../evidence.ts';
 
 const cylinders: Record<string, number> = { 'inline-4': 4, 'inline-5': 5, 'inline-6': 6, 'vee-6': 6, 'vee-8': 8, 'flat-4': 4, 'flat-6': 6 };
@@ -26,19 +28,16 @@ export const controlRules = [
     if (control === 'recipient-unit-kept') return e.say('adapt', "car's unit, loom and throttle on an engine of the same family");
     e.want(['don-ecu-set', 'engine-unit'], ['don-harness-state', 'cut-plugs']);
     if (e.word('don-ecu-set', 'engine-unit') === 'missing') return e.say('clash', 'engine unit of the donor is missing');
-    const cut = e.row(
-      '',
-      'Cut plugs and missing branches',
-      e.number('don-harness-state', 'cut-plugs') + (e.maybe('don-harness-state', 'missing-branches') ?? 0),
-      '',
-      { factId: 'don-harness-state' },
-    );
-    if (control === 'donor-unit-trimmed-loom' && cut > 2)
-      return e.say('clash', `${cut} cut plugs or branches: another loom`, { margin: { value: 2 - cut, unit: '' } });
+    const plugs = e.fact('don-harness-state', 'cut-plugs');
+    const branches = e.maybe('don-harness-state', 'missing-branches');
+    const sum = branches ? plugs.plus(branches) : plugs;
+    const cut = sum.value;
+    const said = { sum, label: 'Cut plugs and missing branches', margin: marginIn(sum, [-Infinity, 2]) };
+    if (control === 'donor-unit-trimmed-loom' && cut > 2) return e.say('clash', `${cut} cut plugs or branches: another loom`, said);
     return e.say(
       cut === 0 && control === 'donor-unit-trimmed-loom' ? 'bolts-up' : 'adapt',
       cut === 0 ? 'unit and loom of one donor' : `${cut} plugs to splice`,
-      { margin: { value: 2 - cut, unit: '' } },
+      said,
     );
   }),
   rule('fit-immobiliser', 'common practice; matching by an authorised person (law)', (e) => {
@@ -46,7 +45,7 @@ export const controlRules = [
     if (['standalone', 'carburettor-distributor', 'mechanical-diesel'].includes(control)) return e.say('bolts-up', 'no key function in this control');
     const kind = e.word('eng-immobiliser-kind');
     if (kind === 'none') return e.say(e.maybeWord('rec-immobiliser-kind') === 'none' ? 'bolts-up' : 'adapt', 'engine unit asks for no key');
-    const set = ['key', 'reader', 'engine-unit'].filter((part) => e.maybeWord('don-ecu-set', part) !== 'present');
+    const set: string[] = (['key', 'reader', 'engine-unit'] as const).filter((part) => e.maybeWord('don-ecu-set', part) !== 'present');
     if (kind === 'key-to-body-unit' && e.maybeWord('don-ecu-set', 'body-unit') !== 'present') set.push('body-unit');
     return set.length === 0
       ? e.say('bolts-up', 'donor set of key, reader and unit moves whole')
@@ -65,17 +64,18 @@ export const controlRules = [
         control === 'standalone' ? 'trigger wheel and sensor to be added' : 'unit wants a crank signal, engine has none',
       );
     const gap = e.maybe('eng-crank-trigger', 'gap');
-    if (gap !== undefined) {
-      e.line('', 'eng-crank-trigger', 'gap');
-      const margin = Math.min(gap - 0.5, 1.5 - gap);
-      if (margin < 0) return e.say('adapt', `gap ${gap} mm, 0.5 to 1.5 wanted`, { margin: { value: margin, unit: 'mm' } });
-    }
+    if (gap && marginIn(gap, [0.5, 1.5]).value < 0)
+      return e.say('adapt', `gap ${gap.value} mm, 0.5 to 1.5 wanted`, { sum: gap, label: 'Gap of the sensor', margin: marginIn(gap, [0.5, 1.5]) });
     const thick = e.maybe('eng-flywheel', 'thickness');
     const original = e.maybe('eng-flywheel', 'original-thickness');
-    if (e.maybeWord('eng-crank-trigger', 'place') === 'flywheel' && thick !== undefined && original !== undefined && Math.abs(thick - original) > 0.5) {
-      return e.say('adapt', `flywheel ${Math.abs(thick - original).toFixed(1)} mm ${thick < original ? 'thinner' : 'thicker'}: the gap moves with it`, {
-        margin: { value: 0.5 - Math.abs(thick - original), unit: 'mm' },
-      });
+    if (e.maybeWord('eng-crank-trigger', 'place') === 'flywheel' && thick && original) {
+      const moved = thick.minus(original);
+      if (Math.abs(moved.value) > 0.5)
+        return e.say('adapt', `flywheel ${Math.abs(moved.value).toFixed(1)} mm ${moved.value < 0 ? 'thinner' : 'thicker'}: the gap moves with it`, {
+          sum: moved,
+          label: 'Flywheel thicker by',
+          margin: marginIn(moved, [-0.5, 0.5]),
+        });
     }
     return control === 'standalone' ? e.say('adapt', 'unit set for this wheel, offset by positive stop') : e.say('bolts-up', "engine's own wheel and sensor");
   }),
@@ -113,23 +113,21 @@ export const controlRules = [
     const logic = e.word('rec-oil-warning-logic');
     if (logic === 'none' || logic === 'gauge-only') return e.say('bolts-up', 'no warning switch to satisfy');
     if (logic === 'two-switch-low-and-high') {
-      const ports = e.line('', 'eng-oil-ports', 'ports', '');
-      return ports >= 2
-        ? e.say('adapt', 'two switches: low and high, one opens, the other closes', { margin: { value: ports - 2, unit: '' } })
-        : e.say('clash', `dash wants two switches, engine has ${ports} port`, { margin: { value: ports - 2, unit: '' } });
+      const ports = e.fact('eng-oil-ports', 'ports');
+      const said = { sum: ports, label: 'Oil pressure ports', margin: marginIn(ports, [2, Infinity]) };
+      return ports.value >= 2
+        ? e.say('adapt', 'two switches: low and high, one opens, the other closes', said)
+        : e.say('clash', `dash wants two switches, engine has ${ports.value} port`, said);
     }
     if (logic === 'bus-message') return e.say('adapt', 'message from the engine unit or a logic box');
     e.want(['rec-oil-switch-thresholds', 'low'], ['eng-oil-switch', 'threshold']);
-    const off = e.line('+', 'rec-oil-switch-thresholds', 'low', 'bar') - e.line('−', 'eng-oil-switch', 'threshold', 'bar');
+    const sum = e.fact('rec-oil-switch-thresholds', 'low').minus(e.fact('eng-oil-switch', 'threshold')).size('Thresholds apart');
+    const off = sum.value;
     const contact = e.maybeWord('rec-oil-switch-thresholds', 'contact');
     const has = e.maybeWord('eng-oil-switch', 'contact');
-    const extra = { result: { label: 'Thresholds apart', value: Math.abs(off), unit: 'bar' }, margin: { value: 0.1 - Math.abs(off), unit: 'bar' } };
+    const extra = { sum, label: 'Thresholds apart', margin: marginIn(sum, [-Infinity, 0.1]) };
     if (contact && has && contact !== has) return e.say('adapt', 'contact the other way round: switch of the car fitted', extra);
-    return e.say(
-      Math.abs(off) <= 0.1 ? 'bolts-up' : 'adapt',
-      Math.abs(off) <= 0.1 ? 'switch agrees with the dash' : `thresholds ${Math.abs(off).toFixed(2)} bar apart`,
-      extra,
-    );
+    return e.say(off <= 0.1 ? 'bolts-up' : 'adapt', off <= 0.1 ? 'switch agrees with the dash' : `thresholds ${off.toFixed(2)} bar apart`, extra);
   }),
   rule('fit-tach', 'geometry: a four-stroke fires half its cylinders a turn', (e) => {
     const input = e.word('rec-tach-input');
@@ -137,12 +135,12 @@ export const controlRules = [
     const layout = e.word('eng-layout');
     const count = cylinders[layout];
     if (input === 'bus') return e.say('adapt', 'bus gateway feeds the tachometer');
-    if (count === undefined) return e.say('not-measured', 'cylinder count not known', { needs: [{ factId: 'eng-layout', partKey: 'value' }] });
-    e.want(['rec-tach-pulses']);
-    const wants = e.line('', 'rec-tach-pulses', 'value', '');
-    const gives = e.row('', 'Engine fires a turn', count / 2, '', { factId: 'eng-layout' });
-    const ratio = gives / wants;
-    const extra = { result: { label: 'Pulses given for each wanted', value: ratio, unit: '' }, margin: { value: -Math.abs(ratio - 1), unit: '' } };
+    if (count === undefined) return { ...e.say('not-measured', 'cylinder count not known'), needs: [{ factId: 'eng-layout', partKey: 'value' }] };
+    const wants = e.fact('rec-tach-pulses');
+    const gives = e.limit(`A ${optionWords(layout)} fires a turn`, count / 2, '', 'half the cylinders of a four-stroke');
+    const sum = gives.over(wants, 'Pulses given for each wanted');
+    const ratio = sum.value;
+    const extra = { sum, label: 'Pulses given for each wanted', margin: { value: -Math.abs(ratio - 1), unit: '' } };
     if (input === 'coil-pulse' && e.word('eng-ignition-kind') === 'coil-on-plug') return e.say('adapt', 'coil-pulse dash on coil-on-plug: converter', extra);
     return ratio === 1 ? e.say('bolts-up', 'pulses agree', extra) : e.say('adapt', `tach reads ${ratio.toFixed(2)} times: converter or output set`, extra);
   }),
@@ -162,14 +160,15 @@ export const controlRules = [
     const age = e.word('rec-engine-age-rule');
     if (age === 'engine-same-year-or-newer') {
       e.want(['eng-model-year'], ['rec-model-year']);
-      const newer = e.line('+', 'eng-model-year', 'value', '') - e.line('−', 'rec-model-year', 'value', '');
-      if (newer < 0)
-        return e.say('clash', `engine is ${-newer} years older than the car`, {
-          margin: { value: newer, unit: '' },
-          result: { label: 'Engine newer by years', value: newer, unit: '' },
+      const newer = e.fact('eng-model-year').minus(e.fact('rec-model-year'));
+      if (newer.value < 0)
+        return e.say('clash', `engine is ${-newer.value} years older than the car`, {
+          sum: newer,
+          label: 'Engine newer by years',
+          margin: { value: newer.value, unit: '' },
         });
     }
-    const parts = ['catalysts', 'oxygen-sensors', 'purge-valve-and-canister', 'recirculation-valve'];
+    const parts = ['catalysts', 'oxygen-sensors', 'purge-valve-and-canister', 'recirculation-valve'] as const;
     e.want(['don-emission-set', 'catalysts']);
     const missing = parts.filter((part) => e.maybeWord('don-emission-set', part) === 'missing');
     return missing.length === 0

@@ -1,18 +1,22 @@
 import { engineRpmAt, shaftCriticalRpm, tyreDiameterMm } from '../../sums/index.ts';
+import { marginIn } from '../../rules/evidence.ts';
+import { leastOf } from '../../rules/sum.ts';
+import type { Sum } from '../../rules/sum.ts';
 import { rule } from '../evidence.ts';
-import type { Evidence } from '../evidence.ts';
+import type { FitEvidence } from '../evidence.ts';
 
 const automatics = ['automatic-hydraulic', 'automatic-electronic', 'dual-clutch', 'transaxle-automatic'];
 const clutched = ['manual', 'transaxle-manual'];
 
 /** Rolling circumference: measured over a turn where somebody did, else from the size on the side wall. */
-function circumferenceMm(e: Evidence): number {
+function circumferenceMm(e: FitEvidence): Sum {
   const rolled = e.maybe('rec-tyre-size', 'rolling-circumference');
-  if (rolled !== undefined) return e.row('', 'Rolling circumference', rolled, 'mm', { factId: 'rec-tyre-size', partKey: 'rolling-circumference' });
-  const diameter = tyreDiameterMm(e.word('rec-tyre-size'));
-  if (diameter === undefined) return e.number('rec-tyre-size', 'rolling-circumference');
-  // A loaded tyre rolls on about 97 % of its free circumference (common practice).
-  return e.row('', 'Circumference from tyre size, loaded', Math.PI * diameter * 0.97, 'mm', { factId: 'rec-tyre-size' });
+  if (rolled) return rolled;
+  const size = e.word('rec-tyre-size');
+  const diameter = tyreDiameterMm(size);
+  if (diameter === undefined) return e.fact('rec-tyre-size', 'rolling-circumference');
+  // A loaded tyre rolls on about 97 % of its free circumference.
+  return e.limit(`Circumference of ${size}, loaded to 97 %`, Math.PI * diameter * 0.97, 'mm', 'common practice');
 }
 
 export const drivelineRules = [
@@ -28,26 +32,28 @@ export const drivelineRules = [
     const crankBalance = e.maybeWord('eng-flywheel', 'crank-balance');
     const plateBalance = e.maybeWord('eng-flywheel', 'balance');
     if (crankBalance && plateBalance && crankBalance !== plateBalance) return e.say('clash', `crank is balanced ${crankBalance}, plate ${plateBalance}`);
-    const bolts = e.number('eng-crank-flange', 'bolts') - e.number('eng-flywheel', 'bolts');
-    const circle = e.line('+', 'eng-crank-flange', 'circle') - e.line('−', 'eng-flywheel', 'circle');
-    if (bolts !== 0 || Math.abs(circle) > 0.3)
-      return e.say('clash', 'bolt circles differ', { result: { label: 'Difference of the circles', value: circle, unit: 'mm' } });
+    const bolts = e.fact('eng-crank-flange', 'bolts').minus(e.fact('eng-flywheel', 'bolts'));
+    const circle = e.fact('eng-crank-flange', 'circle').minus(e.fact('eng-flywheel', 'circle'));
+    if (bolts.value !== 0) return e.say('clash', 'bolt counts differ', { sum: bolts, label: 'Difference of the bolts' });
+    if (Math.abs(circle.value) > 0.3) return e.say('clash', 'bolt circles differ', { sum: circle, label: 'Difference of the circles' });
     const engaged = e.maybe('eng-crank-flange', 'bolt-engagement');
     const diameter = e.maybe('eng-crank-flange', 'bolt-diameter');
-    if (engaged !== undefined && diameter !== undefined) {
-      const spare = e.line('+', 'eng-crank-flange', 'bolt-engagement') - e.line('−', 'eng-crank-flange', 'bolt-diameter');
-      if (spare < 0)
-        return e.say('adapt', `bolts engage ${engaged} mm, ${diameter} mm wanted: longer bolts`, {
-          result: { label: 'Engagement over 1.0 d', value: spare, unit: 'mm' },
-          margin: { value: spare, unit: 'mm' },
+    if (engaged && diameter) {
+      const spare = engaged.minus(diameter);
+      if (spare.value < 0)
+        return e.say('adapt', `bolts engage ${engaged.value} mm, ${diameter.value} mm wanted: longer bolts`, {
+          sum: spare,
+          label: 'Engagement over 1.0 d',
+          margin: { value: spare.value, unit: 'mm' },
         });
     }
     const thickness = e.maybe('eng-flywheel', 'thickness');
     const original = e.maybe('eng-flywheel', 'original-thickness');
-    if (thickness !== undefined && original !== undefined && thickness > original && engaged === undefined) {
-      return e.say('adapt', `plate ${(thickness - original).toFixed(1)} mm thicker: bolt engagement to be read`);
+    if (thickness && original && thickness.value > original.value && !engaged) {
+      const thicker = thickness.minus(original);
+      return e.say('adapt', `plate ${thicker.value.toFixed(1)} mm thicker: bolt engagement to be read`, { sum: thicker, label: 'Plate thicker by' });
     }
-    return e.say('bolts-up', 'circle, bolts and balance agree');
+    return e.say('bolts-up', 'circle, bolts and balance agree', { sum: circle, label: 'Difference of the circles' });
   }),
   rule('fit-pilot', 'common practice: tip reaches two thirds of the bearing and does not bottom', (e) => {
     if (automatics.includes(e.word('gbx-kind'))) return e.say('bolts-up', 'converter hub: judged with the converter seat');
@@ -57,17 +63,23 @@ export const drivelineRules = [
       ['eng-pilot-bore', 'depth'],
       ['eng-pilot-bore', 'bearing-length'],
     );
-    const into = e.line('+', 'gbx-input-shaft', 'reach-ahead-of-bell-face') - e.line('−', 'eng-crank-flange', 'depth-behind-bell-face');
-    const wanted = (e.number('eng-pilot-bore', 'bearing-length') * 2) / 3;
-    const least = e.row('−', 'Two thirds of the bearing', wanted, 'mm', { basis: 'common practice' });
-    if (into > e.number('eng-pilot-bore', 'depth'))
-      return e.say('clash', 'tip touches the bottom', { margin: { value: e.number('eng-pilot-bore', 'depth') - into, unit: 'mm' } });
-    if (into < least) return e.left('Reach over the least', into - least);
+    const into = e.fact('gbx-input-shaft', 'reach-ahead-of-bell-face').minus(e.fact('eng-crank-flange', 'depth-behind-bell-face'));
+    const bottom = e.fact('eng-pilot-bore', 'depth').minus(into);
+    if (bottom.value < 0)
+      return e.say('clash', 'tip touches the bottom', { sum: bottom, label: 'Left ahead of the tip', margin: { value: bottom.value, unit: 'mm' } });
+    const least = e.fact('eng-pilot-bore', 'bearing-length').times(e.limit('Two thirds', 2 / 3, '', 'common practice'), 'Two thirds of the bearing');
+    const over = into.minus(least);
     const tip = e.maybe('gbx-input-shaft', 'tip-diameter');
     const inner = e.maybe('eng-pilot-bore', 'bearing-inner-size');
-    if (tip !== undefined && inner !== undefined && Math.abs(tip - inner) > 0.1)
-      return e.say('adapt', `tip ${tip} mm, bearing ${inner} mm: other inner size`, { margin: { value: inner - tip, unit: 'mm' } });
-    return e.left('Reach over the least', into - least);
+    if (over.value >= 0 && tip && inner && Math.abs(tip.value - inner.value) > 0.1) {
+      const play = inner.minus(tip);
+      return e.say('adapt', `tip ${tip.value} mm, bearing ${inner.value} mm: other inner size`, {
+        sum: play,
+        label: 'Bearing over the tip',
+        margin: { value: play.value, unit: 'mm' },
+      });
+    }
+    return e.judge('Reach over the least', over, { boltsUp: [0, Infinity], adapt: [0, Infinity] });
   }),
   rule('fit-clutch', 'common practice: one matched set; the maker first', (e) => {
     if (!clutched.includes(e.word('gbx-kind'))) return e.say('bolts-up', 'no clutch in this gearbox');
@@ -77,41 +89,36 @@ export const drivelineRules = [
       ['gbx-input-shaft', 'disc-diameter'],
       ['eng-flywheel', 'friction-size'],
     );
-    if (e.number('gbx-input-shaft', 'spline-count') !== e.number('gbx-input-shaft', 'disc-spline-count'))
-      return e.say('clash', 'disc and shaft have different splines');
-    const short = e.line('+', 'eng-flywheel', 'friction-size') - e.line('−', 'gbx-input-shaft', 'disc-diameter');
-    const word = short > 3 ? 'clash' : short > 0 || short < 0 ? 'adapt' : 'bolts-up';
+    const splines = e.fact('gbx-input-shaft', 'spline-count').minus(e.fact('gbx-input-shaft', 'disc-spline-count'));
+    if (splines.value !== 0) return e.say('clash', 'disc and shaft have different splines', { sum: splines, label: 'Difference of the splines' });
+    const bare = e.fact('eng-flywheel', 'friction-size').minus(e.fact('gbx-input-shaft', 'disc-diameter'));
+    const short = bare.value;
+    const word = short > 3 ? 'clash' : short === 0 ? 'bolts-up' : 'adapt';
     return e.say(word, short === 0 ? 'disc covers the ring' : `disc ${Math.abs(short)} mm ${short > 0 ? 'smaller' : 'larger'} than the ring`, {
-      result: { label: 'Ring not covered', value: short, unit: 'mm' },
-      margin: { value: 3 - short, unit: 'mm' },
+      sum: bare,
+      label: 'Ring not covered',
+      margin: marginIn(bare, [-Infinity, 3]),
     });
   }),
   rule('fit-converter-seat', 'common practice: 3 to 5 mm to draw forward; the maker first', (e) => {
     if (!automatics.includes(e.word('gbx-kind'))) return e.say('bolts-up', 'no converter in this gearbox');
     e.want(['gbx-converter-seat', 'pads-behind-bell-face-when-home'], ['eng-flywheel', 'pad-depth-behind-bell-face']);
-    const draw = e.line('+', 'gbx-converter-seat', 'pads-behind-bell-face-when-home') - e.line('−', 'eng-flywheel', 'pad-depth-behind-bell-face');
-    const word = draw < 1.5 ? 'clash' : draw >= 3 && draw <= 5 ? 'bolts-up' : 'adapt';
-    const headline =
-      draw < 1.5
-        ? 'no room: converter not home or stack too long'
-        : draw < 3
-          ? `draws ${draw.toFixed(1)} mm, 3 wanted`
-          : draw > 5
-            ? `draws ${draw.toFixed(1)} mm: equal spacer washers`
-            : `draws ${draw.toFixed(1)} mm forward`;
-    return e.say(word, headline, {
-      result: { label: 'Converter draws forward', value: draw, unit: 'mm' },
-      margin: { value: Math.min(draw - 3, 5 - draw), unit: 'mm' },
-    });
+    const draw = e.fact('gbx-converter-seat', 'pads-behind-bell-face-when-home').minus(e.fact('eng-flywheel', 'pad-depth-behind-bell-face'));
+    const drawn = `draws ${draw.value.toFixed(1)} mm`;
+    const headline = (): string => {
+      if (draw.value < 1.5) return 'no room: converter not home or stack too long';
+      if (draw.value < 3) return `${drawn}, 3 wanted`;
+      return draw.value > 5 ? `${drawn}: equal spacer washers` : `${drawn} forward`;
+    };
+    return e.judge('Converter draws forward', draw, { boltsUp: [3, 5], adapt: [1.5, Infinity] }, headline);
   }),
   rule('fit-starter', 'common practice: pinion rest gap 1.5 to 3 mm', (e) => {
     e.want(['eng-ring-gear', 'starter-teeth-module-match'], ['eng-ring-gear', 'pinion-rest-gap']);
     if (e.word('eng-ring-gear', 'starter-teeth-module-match') === 'no') return e.say('clash', 'tooth pitch of starter and ring differ');
-    const gap = e.line('', 'eng-ring-gear', 'pinion-rest-gap');
-    const margin = Math.min(gap - 1.5, 3 - gap);
-    return e.say(margin >= 0 ? 'bolts-up' : 'adapt', margin >= 0 ? `rest gap ${gap} mm` : `rest gap ${gap} mm, 1.5 to 3 wanted: shim or nose block`, {
-      margin: { value: margin, unit: 'mm' },
-    });
+    const gap = e.fact('eng-ring-gear', 'pinion-rest-gap');
+    return e.judge('Rest gap of the pinion', gap, { boltsUp: [1.5, 3], adapt: [-Infinity, Infinity] }, (word) =>
+      word === 'bolts-up' ? `rest gap ${gap.value} mm` : `rest gap ${gap.value} mm, 1.5 to 3 wanted: shim or nose block`,
+    );
   }),
   rule('fit-gearbox-mount', 'geometry; plate up to 40 mm common practice', (e) => {
     const layout = e.maybeWord('rec-drive-layout');
@@ -123,113 +130,116 @@ export const drivelineRules = [
       ['cho-engine-place', 'bell-face-ahead-of-firewall-x'],
       ['gbx-mount-place', 'bell-face-to-mount'],
     );
-    const at = e.line('+', 'cho-engine-place', 'bell-face-ahead-of-firewall-x') - e.line('−', 'gbx-mount-place', 'bell-face-to-mount');
-    const off = Math.abs(at - e.line('−', 'rec-gearbox-crossmember', 'mount-x'));
+    const off = e
+      .fact('cho-engine-place', 'bell-face-ahead-of-firewall-x')
+      .minus(e.fact('gbx-mount-place', 'bell-face-to-mount'))
+      .minus(e.fact('rec-gearbox-crossmember', 'mount-x'))
+      .size('Mount from its place');
     const kind = e.word('rec-gearbox-crossmember');
-    const slots = kind === 'bolted-slots' ? (e.maybe('rec-gearbox-crossmember', 'slot-range') ?? 0) / 2 : 0;
-    const word = off <= Math.max(slots, 1.5) ? 'bolts-up' : kind === 'fixed' && off > 40 ? 'clash' : 'adapt';
-    return e.say(word, `mount falls ${off.toFixed(0)} mm from its place`, {
-      result: { label: 'Mount from its place', value: off, unit: 'mm' },
-      margin: { value: Math.max(slots, 1.5) - off, unit: 'mm' },
+    const slots = kind === 'bolted-slots' ? (e.maybe('rec-gearbox-crossmember', 'slot-range')?.value ?? 0) / 2 : 0;
+    const free = Math.max(slots, 1.5);
+    const word = off.value <= free ? 'bolts-up' : kind === 'fixed' && off.value > 40 ? 'clash' : 'adapt';
+    return e.say(word, `mount falls ${off.value.toFixed(0)} mm from its place`, {
+      sum: off,
+      label: 'Mount from its place',
+      margin: marginIn(off, [-Infinity, free]),
     });
   }),
   rule('fit-propshaft-length', 'Euler-Bernoulli, first mode; run below 70 % of critical, common practice', (e) => {
     const layout = e.word('rec-drive-layout');
     if (!layout.startsWith('front-longitudinal')) return e.say('bolts-up', 'no propshaft in this layout');
     e.want(['gbx-output', 'shaft-length'], ['gbx-output', 'tube-outside-diameter'], ['gbx-output', 'tube-wall'], ['eng-max-rpm'], ['gbx-ratios', 'top']);
-    const length = e.line('', 'gbx-output', 'shaft-length');
-    const critical = e.row(
-      '',
-      'Critical speed of the tube',
-      shaftCriticalRpm(e.line('', 'gbx-output', 'tube-outside-diameter'), e.line('', 'gbx-output', 'tube-wall'), length / 1000),
-      'rpm',
-      { basis: 'Euler-Bernoulli, first mode' },
-    );
-    const allowed = e.row('+', '70 % of it', critical * 0.7, 'rpm', { basis: 'common practice' });
-    const working = e.row('−', 'Engine limit through top gear', e.number('eng-max-rpm') / e.number('gbx-ratios', 'top'), 'rpm', { factId: 'eng-max-rpm' });
+    const critical = e
+      .fact('gbx-output', 'shaft-length')
+      .through(
+        'Critical speed of the tube',
+        'rpm',
+        (length, outside, wall) => shaftCriticalRpm(outside, wall, length / 1000),
+        'Euler-Bernoulli, first mode',
+        e.fact('gbx-output', 'tube-outside-diameter'),
+        e.fact('gbx-output', 'tube-wall'),
+      );
+    const allowed = critical.times(e.limit('Share of it', 0.7, '', 'common practice'), '70 % of the critical speed');
+    const working = e.fact('eng-max-rpm').over(e.fact('gbx-ratios', 'top'), 'Engine limit through top gear');
+    const left = allowed.minus(working);
     const slip = e.maybe('gbx-output', 'slip-left');
-    if (allowed >= working && slip !== undefined && slip < 20)
-      return e.say('adapt', `slip left ${slip} mm, 20 wanted`, { margin: { value: slip - 20, unit: 'mm' } });
-    return e.left('Shaft speed left', allowed - working, { boltsUp: 0, adapt: 0 }, 'rpm');
+    if (left.value >= 0 && slip && slip.value < 20) {
+      const spare = slip.minus(e.limit('Least slip left', 20, 'mm', 'common practice'));
+      return e.say('adapt', `slip left ${slip.value} mm, 20 wanted`, { sum: spare, label: 'Slip over the least', margin: { value: spare.value, unit: 'mm' } });
+    }
+    return e.judge('Shaft speed left', left, { boltsUp: [0, Infinity], adapt: [0, Infinity] });
   }),
   rule('fit-driveline-angles', 'common practice: ends equal within 1 deg, never unequal by more than 2', (e) => {
     if (!e.word('rec-drive-layout').startsWith('front-longitudinal')) return e.say('bolts-up', 'no propshaft in this layout');
     e.want(['gbx-output', 'output-slope-tail-down'], ['rec-pinion-angle']);
-    const unequal = Math.abs(e.line('+', 'gbx-output', 'output-slope-tail-down', 'deg') - e.line('−', 'rec-pinion-angle', 'value', 'deg'));
-    const word = unequal <= 1 ? 'bolts-up' : unequal <= 2 ? 'adapt' : 'clash';
-    return e.say(word, `ends ${unequal.toFixed(1)} deg apart`, {
-      result: { label: 'Difference of the ends', value: unequal, unit: 'deg' },
-      margin: { value: 1 - unequal, unit: 'deg' },
-    });
+    const unequal = e.fact('gbx-output', 'output-slope-tail-down').minus(e.fact('rec-pinion-angle')).size('Difference of the ends');
+    return e.judge('Difference of the ends', unequal, { boltsUp: [-Infinity, 1], adapt: [-Infinity, 2] }, `ends ${unequal.value.toFixed(1)} deg apart`);
   }),
   rule('fit-torque-chain', 'common practice: each rating at least 1.2 times the torque that reaches it', (e) => {
-    const torque = e.maybe('cho-power-target', 'torque') ?? e.number('eng-torque');
-    e.row('', 'Engine torque', torque, 'N·m', { factId: 'eng-torque' });
-    const gearbox = e.row('', 'Gearbox rating over engine torque', e.number('gbx-rating') / torque, '', { factId: 'gbx-rating' });
-    let weakest = { name: 'gearbox', times: gearbox };
+    const torque = e.maybe('cho-power-target', 'torque') ?? e.fact('eng-torque');
+    const gearbox = e.fact('gbx-rating').over(torque, 'Gearbox rating over engine torque', '');
     const axle = e.maybe('rec-axle-rating');
     const first = e.maybe('gbx-ratios', 'first');
-    if (axle !== undefined && first !== undefined) {
-      const times = e.row('', `Axle rating over torque after first gear (${first} : 1)`, axle / (torque * first), '', { factId: 'rec-axle-rating' });
-      if (times < weakest.times) weakest = { name: 'axle', times };
-    }
-    const word = weakest.times >= 1.2 ? 'bolts-up' : weakest.times >= 1 ? 'adapt' : 'clash';
-    return e.say(word, `weakest is the ${weakest.name}, ${weakest.times.toFixed(2)} times the torque`, {
-      result: { label: `Rating of the ${weakest.name} over torque`, value: weakest.times, unit: '' },
-      margin: { value: weakest.times - 1.2, unit: '' },
-    });
+    const reaching = first && torque.times(first, 'Torque after first gear');
+    const { name, sum } = leastOf([
+      ['gearbox', gearbox],
+      ...(axle && reaching ? ([['axle', axle.over(reaching, `Axle rating over torque after first gear (${first.value} : 1)`, '')]] as const) : []),
+    ]);
+    return e.judge(
+      `Rating of the ${name} over torque`,
+      sum,
+      { boltsUp: [1.2, Infinity], adapt: [1, Infinity] },
+      `weakest is the ${name}, ${sum.value.toFixed(2)} times the torque`,
+    );
   }),
   rule('fit-gearing', 'common practice: 1700 to 2700 rpm petrol, 1500 to 2300 diesel at 110 km/h', (e) => {
     e.want(['rec-axle-ratio'], ['gbx-ratios', 'top'], ['rec-tyre-size'], ['eng-fuel']);
-    const rpm = e.row(
-      '',
+    const rpm = circumferenceMm(e).through(
       'Engine speed at 110 km/h in top',
-      engineRpmAt(110, circumferenceMm(e), e.number('gbx-ratios', 'top'), e.number('rec-axle-ratio')),
       'rpm',
-      { basis: 'geometry' },
+      (circumference, top, axle) => engineRpmAt(110, circumference, top, axle),
+      'geometry',
+      e.fact('gbx-ratios', 'top'),
+      e.fact('rec-axle-ratio'),
     );
     const [low, high] = e.word('eng-fuel') === 'diesel' ? [1500, 2300] : [1700, 2700];
-    const margin = Math.min(rpm - low, high - rpm);
-    const word = margin >= 0 ? 'bolts-up' : rpm >= low * 0.8 && rpm <= high * 1.2 ? 'adapt' : 'clash';
-    return e.say(word, `${Math.round(rpm)} rpm at 110 km/h, ${low} to ${high} wanted`, {
-      result: { label: 'Engine speed at 110 km/h', value: rpm, unit: 'rpm' },
-      margin: { value: margin, unit: 'rpm' },
-    });
+    return e.judge(
+      'Engine speed at 110 km/h',
+      rpm,
+      { boltsUp: [low, high], adapt: [low * 0.8, high * 1.2] },
+      `${Math.round(rpm.value)} rpm at 110 km/h, ${low} to ${high} wanted`,
+    );
   }),
   rule('fit-axle-load', 'plate limits (law); share change 2 % common practice; all of the change counted on the engine axle', (e) => {
     e.want(['rec-axle-masses', 'front'], ['rec-axle-masses', 'rear'], ['eng-mass']);
-    const rear = ['rear-engine', 'mid-engine'].includes(e.word('rec-drive-layout'));
-    const end = rear ? 'rear' : 'front';
+    const end = ['rear-engine', 'mid-engine'].includes(e.word('rec-drive-layout')) ? 'rear' : 'front';
     e.want(['rec-axle-limits', end]);
-    const before = e.line('+', 'rec-axle-masses', end, 'kg');
-    const change = e.line('+', 'eng-mass', 'value', 'kg') - e.row('−', 'Engine that leaves', e.outgoing('eng-mass'), 'kg', { factId: 'eng-mass' });
-    const after = before + change;
-    const spare = e.number('rec-axle-limits', end) - after;
-    const total = e.number('rec-axle-masses', 'front') + e.number('rec-axle-masses', 'rear');
-    const share = Math.abs(after / (total + change) - before / total) * 100;
+    const before = e.fact('rec-axle-masses', end);
+    const change = e.fact('eng-mass').minus(e.outgoing('eng-mass'));
+    const after = before.plus(change);
+    const spare = e.fact('rec-axle-limits', end).value - after.value;
+    const total = e.fact('rec-axle-masses', 'front').value + e.fact('rec-axle-masses', 'rear').value;
+    const share = Math.abs(after.value / (total + change.value) - before.value / total) * 100;
     const word = spare < 0 ? 'clash' : share < 2 ? 'bolts-up' : 'adapt';
-    return e.say(
-      word,
-      spare < 0
-        ? `${Math.abs(spare).toFixed(0)} kg over the ${end} plate limit`
-        : `${end} axle ${change >= 0 ? '+' : '−'}${Math.abs(change).toFixed(0)} kg, share moves ${share.toFixed(1)} %`,
-      {
-        result: { label: `${end === 'front' ? 'Front' : 'Rear'} axle after`, value: after, unit: 'kg' },
-        margin: { value: spare, unit: 'kg' },
-      },
-    );
+    const moved = `${change.value >= 0 ? '+' : '−'}${Math.abs(change.value).toFixed(0)} kg`;
+    return e.say(word, spare < 0 ? `${Math.abs(spare).toFixed(0)} kg over the ${end} plate limit` : `${end} axle ${moved}, share moves ${share.toFixed(1)} %`, {
+      sum: after,
+      label: `${end === 'front' ? 'Front' : 'Rear'} axle after`,
+      margin: { value: spare, unit: 'kg' },
+    });
   }),
   rule('fit-shift-linkage', 'geometry; 15 mm of lever hole common practice', (e) => {
     if (e.word('gbx-shift-link') !== 'top-lever') return e.say('adapt', 'remote shift: rod or cable made to length');
     e.want(['gbx-shift-link', 'lever-x-from-bell-face'], ['rec-tunnel-envelope', 'lever-hole-x'], ['cho-engine-place', 'bell-face-ahead-of-firewall-x']);
-    const off =
-      e.line('+', 'cho-engine-place', 'bell-face-ahead-of-firewall-x') -
-      e.line('−', 'gbx-shift-link', 'lever-x-from-bell-face') -
-      e.line('−', 'rec-tunnel-envelope', 'lever-hole-x');
-    const word = Math.abs(off) <= 15 ? 'bolts-up' : Math.abs(off) <= 150 ? 'adapt' : 'clash';
-    return e.say(word, `lever ${Math.abs(off).toFixed(0)} mm ${off >= 0 ? 'ahead of' : 'behind'} its hole`, {
-      result: { label: 'Lever from its hole', value: off, unit: 'mm' },
-      margin: { value: 15 - Math.abs(off), unit: 'mm' },
-    });
+    const off = e
+      .fact('cho-engine-place', 'bell-face-ahead-of-firewall-x')
+      .minus(e.fact('gbx-shift-link', 'lever-x-from-bell-face'))
+      .minus(e.fact('rec-tunnel-envelope', 'lever-hole-x'));
+    return e.judge(
+      'Lever from its hole',
+      off,
+      { boltsUp: [-15, 15], adapt: [-150, 150] },
+      `lever ${Math.abs(off.value).toFixed(0)} mm ${off.value >= 0 ? 'ahead of' : 'behind'} its hole`,
+    );
   }),
 ];

@@ -1,25 +1,11 @@
 import { fuelNeedLh } from '../../sums/index.ts';
+import { marginIn } from '../../rules/evidence.ts';
+import { farthestOf } from '../../rules/sum.ts';
+import type { Sum } from '../../rules/sum.ts';
 import { rule } from '../evidence.ts';
-import type { Evidence } from '../evidence.ts';
 
-/** Two bores that a hose must join. */
-function bores(e: Evidence, pairs: readonly (readonly [string, string, string, string])[]): { worst: number } {
-  let worst = 0;
-  e.want(
-    ...pairs.flatMap(
-      ([a, ak, b, bk]) =>
-        [
-          [a, ak],
-          [b, bk],
-        ] as const,
-    ),
-  );
-  for (const [a, ak, b, bk] of pairs) {
-    const off = e.line('+', a, ak) - e.line('−', b, bk);
-    worst = Math.max(worst, Math.abs(off));
-  }
-  return { worst };
-}
+/** The largest step between bores that a hose must join; each pair is given as this end less that one. */
+const largestStep = (label: string, pairs: readonly (readonly [name: string, step: Sum])[]): Sum => farthestOf(pairs).sum.size(label);
 
 export const systemRules = [
   rule('fit-coolant-ports', 'common practice: stub = hose bore, 0 to +1 mm; step hose up to 10 mm', (e) => {
@@ -28,29 +14,34 @@ export const systemRules = [
       ['eng-coolant-ports', 'inlet-side'],
       ['rec-radiator-ports', 'inlet-side'],
       ['rec-radiator-ports', 'outlet-side'],
+      ['eng-coolant-ports', 'outlet-bore'],
+      ['eng-coolant-ports', 'inlet-bore'],
+      ['rec-radiator-ports', 'inlet-bore'],
+      ['rec-radiator-ports', 'outlet-bore'],
     );
-    const { worst } = bores(e, [
-      ['eng-coolant-ports', 'outlet-bore', 'rec-radiator-ports', 'inlet-bore'],
-      ['eng-coolant-ports', 'inlet-bore', 'rec-radiator-ports', 'outlet-bore'],
+    const sum = largestStep('Largest step between bores', [
+      ['Step at the upper hose', e.fact('eng-coolant-ports', 'outlet-bore').minus(e.fact('rec-radiator-ports', 'inlet-bore'))],
+      ['Step at the lower hose', e.fact('eng-coolant-ports', 'inlet-bore').minus(e.fact('rec-radiator-ports', 'outlet-bore'))],
     ]);
+    const worst = sum.value;
     const crossed =
       e.word('eng-coolant-ports', 'outlet-side') !== e.word('rec-radiator-ports', 'inlet-side') ||
       e.word('eng-coolant-ports', 'inlet-side') !== e.word('rec-radiator-ports', 'outlet-side');
-    const extra = { result: { label: 'Largest step between bores', value: worst, unit: 'mm' }, margin: { value: 10 - worst, unit: 'mm' } };
+    const extra = { sum, label: 'Largest step between bores', margin: marginIn(sum, [-Infinity, 10]) };
     if (worst > 10) return e.say('clash', `bores ${worst} mm apart`, extra);
     if (crossed) return e.say('adapt', 'sides differ: cross-over hose', extra);
     return worst <= 1 ? e.say('bolts-up', 'bores and sides agree', extra) : e.say('adapt', `step hose for ${worst} mm`, extra);
   }),
   rule('fit-heater', 'common practice: same bore, step pieces otherwise', (e) => {
     if (e.word('cho-heater') === 'deleted') return e.say('bolts-up', 'heater deleted: check that the law lets demist go');
-    const { worst } = bores(e, [
-      ['eng-coolant-ports', 'heater-out-bore', 'rec-heater-bore', 'in'],
-      ['eng-coolant-ports', 'heater-in-bore', 'rec-heater-bore', 'out'],
+    e.want(['eng-coolant-ports', 'heater-out-bore'], ['eng-coolant-ports', 'heater-in-bore'], ['rec-heater-bore', 'in'], ['rec-heater-bore', 'out']);
+    const sum = largestStep('Largest step', [
+      ['Step at the hose to the heater', e.fact('eng-coolant-ports', 'heater-out-bore').minus(e.fact('rec-heater-bore', 'in'))],
+      ['Step at the hose from the heater', e.fact('eng-coolant-ports', 'heater-in-bore').minus(e.fact('rec-heater-bore', 'out'))],
     ]);
-    return e.say(worst <= 1 ? 'bolts-up' : 'adapt', worst <= 1 ? 'bores agree' : `step pieces for ${worst} mm`, {
-      result: { label: 'Largest step', value: worst, unit: 'mm' },
-      margin: { value: 1 - worst, unit: 'mm' },
-    });
+    return e.judge('Largest step', sum, { boltsUp: [-Infinity, 1], adapt: [-Infinity, Infinity] }, (word) =>
+      word === 'bolts-up' ? 'bores agree' : `step pieces for ${sum.value} mm`,
+    );
   }),
   rule('fit-ac', 'common practice; the circuit is opened by a certified person only (law)', (e) => {
     const choice = e.word('cho-ac');
@@ -76,30 +67,37 @@ export const systemRules = [
   rule('fit-booster-vacuum', 'common practice: at least 60 kPa at idle, reservoir from 45', (e) => {
     if (e.word('rec-brake-assist') !== 'vacuum') return e.say('bolts-up', 'brakes want no engine vacuum');
     if (e.word('eng-fuel') === 'diesel') return e.say('clash', 'a diesel makes no vacuum: pump wanted');
-    const vacuum = e.line('+', 'eng-vacuum-ports', 'idle-vacuum', 'kPa');
-    const spare = vacuum - e.row('−', 'Least at idle', 60, 'kPa', { basis: 'common practice' });
-    if (spare < 0) return e.left('Vacuum over the least', spare, { boltsUp: 0, adapt: -15 }, 'kPa');
+    const spare = e.fact('eng-vacuum-ports', 'idle-vacuum').minus(e.limit('Least at idle', 60, 'kPa', 'common practice'));
     const port = e.maybe('eng-vacuum-ports', 'booster-port-bore');
     const hose = e.maybe('rec-booster-hose-bore');
-    if (port !== undefined && hose !== undefined && Math.abs(port - hose) > 0.5)
-      return e.say('adapt', `port ${port} mm, hose ${hose} mm: stepped adapter`, { margin: { value: spare, unit: 'kPa' } });
-    return e.left('Vacuum over the least', spare, { boltsUp: 0, adapt: -15 }, 'kPa');
+    if (spare.value >= 0 && port && hose && Math.abs(port.value - hose.value) > 0.5)
+      return e.say('adapt', `port ${port.value} mm, hose ${hose.value} mm: stepped adapter`, {
+        sum: spare,
+        label: 'Vacuum over the least',
+        margin: { value: spare.value, unit: 'kPa' },
+      });
+    return e.judge('Vacuum over the least', spare, { boltsUp: [0, Infinity], adapt: [-15, Infinity] });
   }),
   rule('fit-brakes-power', 'common practice: power up by less than a third; a competent person and the law first', (e) => {
     if (e.maybeWord('rec-power-before', 'taken-at') === 'wheels')
-      return e.say('not-measured', 'before is at the wheels, after at the crank: not comparable', {
+      return {
+        ...e.say('not-measured', 'before is at the wheels, after at the crank: not comparable'),
         needs: [{ factId: 'rec-power-before', partKey: 'value' }],
-      });
+      };
     e.want(['rec-power-before'], ['rec-brake-kind', 'front']);
-    const after = e.row('+', 'Power after', e.maybe('cho-power-target') ?? e.number('eng-power'), 'kW', { factId: 'eng-power' });
-    const before = e.line('−', 'rec-power-before', 'value', 'kW');
-    const rise = e.row('', 'Power up by', ((after - before) / before) * 100, '%');
+    const after = e.maybe('cho-power-target') ?? e.fact('eng-power');
+    const before = e.fact('rec-power-before');
+    const sum = after
+      .minus(before)
+      .over(before, 'Power up by', '')
+      .times(e.limit('In a hundred', 100, '%', 'geometry'), 'Power up by', '%');
+    const rise = sum.value;
     const weak = e.word('rec-brake-kind', 'front') === 'drum' || e.maybeWord('rec-brake-kind', 'hose-age') === 'cracked';
     const word = rise >= 100 && weak ? 'clash' : rise < 100 / 3 && !weak ? 'bolts-up' : 'adapt';
     return e.say(
       word,
       word === 'bolts-up' ? `power up ${rise.toFixed(0)} %` : `power up ${rise.toFixed(0)} %${weak ? ', weak front brakes' : ''}: brake and spring review`,
-      { margin: { value: 100 / 3 - rise, unit: '%' } },
+      { sum, label: 'Power up by', margin: marginIn(sum, [-Infinity, 100 / 3]) },
     );
   }),
   rule('fit-fuel-pressure', 'common practice: tank, pump, rail and regulator of one kind', (e) => {
@@ -142,16 +140,17 @@ export const systemRules = [
   }),
   rule('fit-pump-flow', 'common practice: 0.30 kg/kWh, 0.38 boosted, 0.745 kg/L, at least 1.25 times the need', (e) => {
     if (e.word('eng-fuelling') === 'diesel-mechanical') return e.say('bolts-up', 'pump on the engine');
-    const power = e.row('', 'Power', e.maybe('cho-power-target') ?? e.number('eng-power'), 'kW', { factId: 'eng-power' });
+    const power = e.maybe('cho-power-target') ?? e.fact('eng-power');
     const boosted = e.word('eng-induction') !== 'none';
-    const need = e.row('', `Burnt at full power, ${boosted ? '0.38' : '0.30'} kg/kWh`, fuelNeedLh(power, boosted), 'L/h', { basis: 'common practice' });
-    e.want(['rec-tank-pump', 'flow-at-rail-pressure']);
-    const flow = e.line('', 'rec-tank-pump', 'flow-at-rail-pressure', 'L/h');
-    const times = flow / need;
+    const need = power.through(`Burnt at full power, ${boosted ? '0.38' : '0.30'} kg/kWh`, 'L/h', (kw) => fuelNeedLh(kw, boosted), 'common practice');
+    const flow = e.fact('rec-tank-pump', 'flow-at-rail-pressure');
+    const sum = flow.minus(need.times(e.limit('Reserve', 1.25, '', 'common practice'), '1.25 times what is burnt'));
+    const times = flow.value / need.value;
     const word = times >= 1.25 ? 'bolts-up' : times >= 1 ? 'adapt' : 'clash';
     return e.say(word, `pump gives ${times.toFixed(2)} times the need`, {
-      result: { label: 'Flow over 1.25 times the need', value: flow - 1.25 * need, unit: 'L/h' },
-      margin: { value: flow - 1.25 * need, unit: 'L/h' },
+      sum,
+      label: 'Flow over 1.25 times the need',
+      margin: { value: sum.value, unit: 'L/h' },
     });
   }),
   rule('fit-diesel', 'common practice; the engine maker first', (e) => {
@@ -172,23 +171,23 @@ export const systemRules = [
   rule('fit-charging', 'common practice: output at least 1.25 times the running load', (e) => {
     if (e.word('rec-electrical-system') !== '12v-negative-earth') return e.say('clash', 'car is not 12 V negative earth');
     const exciter = e.maybeWord('eng-alternator', 'exciter');
-    e.want(['eng-alternator', 'output']);
-    const base = e.row('−', 'Engine unit, coils, injectors, pump', 22, 'A', { basis: 'working estimate' });
-    const body = e.row('−', 'Lamps, blower, wipers, dash', 28, 'A', { basis: 'working estimate' });
-    const fanEach =
-      (e.maybeWord('cho-fan') ?? 'engine-driven') === 'engine-driven' ? 0 : (e.maybe('cho-fan', 'current') ?? 18) * (e.maybe('cho-fan', 'count') ?? 1);
-    if (fanEach > 0) e.row('−', 'Electric fans', fanEach, 'A', { factId: 'cho-fan' });
-    const steering = e.maybeWord('cho-ps') === 'electric' ? e.row('−', 'Electric steering, average', 15, 'A', { basis: 'working estimate' }) : 0;
-    const load = base + body + fanEach + steering;
-    const spare =
-      e.row('+', 'Alternator output', e.number('eng-alternator', 'output'), 'A', { factId: 'eng-alternator' }) -
-      load -
-      e.row('−', 'Reserve of 25 %', load * 0.25, 'A', { basis: 'common practice' });
+    const amps = (label: string, value: number): Sum => e.limit(label, value, 'A', 'working estimate');
+    const output = e.fact('eng-alternator', 'output');
+    const loads = [amps('Engine unit, coils, injectors, pump', 22), amps('Lamps, blower, wipers, dash', 28)];
+    const fan = e.word('cho-fan');
+    if (fan !== 'engine-driven') {
+      const each = e.maybe('cho-fan', 'current') ?? amps('A fan, current not known', 18);
+      loads.push(each.times(e.maybe('cho-fan', 'count') ?? e.limit('Fans, count not known', 1, '', 'working estimate'), 'Electric fans'));
+    }
+    if (e.maybeWord('cho-ps') === 'electric') loads.push(amps('Electric steering, average', 15));
+    const load = loads.reduce((sum, one) => sum.plus(one));
+    const spare = output.minus(load).minus(load.times(e.limit('Reserve', 0.25, '', 'common practice'), 'Reserve of 25 %'));
+    const said = { sum: spare, label: 'Output left', margin: { value: spare.value, unit: 'A' } };
     if (exciter === 'engine-unit-controlled' && ['standalone', 'carburettor-distributor', 'mechanical-diesel'].includes(e.maybeWord('cho-control') ?? ''))
-      return e.say('clash', 'alternator is run by an engine unit that will not be there', { margin: { value: spare, unit: 'A' } });
+      return e.say('clash', 'alternator is run by an engine unit that will not be there', said);
     const lamp = e.maybeWord('rec-charge-lamp');
-    if (spare >= 0 && exciter === 'lamp-wire' && lamp !== undefined && lamp !== 'filament-lamp')
-      return e.say('adapt', 'exciter wants a lamp: about 50 ohm, 5 W in its wire', { margin: { value: spare, unit: 'A' } });
-    return e.left('Output left', spare, { boltsUp: 0, adapt: -0.25 * load }, 'A');
+    if (spare.value >= 0 && exciter === 'lamp-wire' && lamp !== undefined && lamp !== 'filament-lamp')
+      return e.say('adapt', 'exciter wants a lamp: about 50 ohm, 5 W in its wire', said);
+    return e.judge('Output left', spare, { boltsUp: [0, Infinity], adapt: [-0.25 * load.value, Infinity] });
   }),
 ];

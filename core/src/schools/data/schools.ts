@@ -1,4 +1,4 @@
-import type { NotASchool, SchoolQuestion, SchoolSide } from '../school-types.ts';
+import type { NotASchool, SchoolQuestion, SchoolSide } from '../types.ts';
 
 /** Where practitioners disagree: one question, the sides, the side taken when nobody chose. */
 export const schoolQuestions: readonly SchoolQuestion[] = [

@@ -1,20 +1,16 @@
+import type { FactId } from '../facts/catalogue.ts';
 import type { FactBook, FactValue } from '../facts/index.ts';
-import type { PullStepDef } from '../pull/types.ts';
+import { when } from '../facts/index.ts';
+import type { PullStepDef, StepChanges } from '../pull/types.ts';
 import { schoolQuestions } from './data/schools.ts';
-import type { SchoolChoice } from './school-types.ts';
+import type { SchoolChoice } from './types.ts';
 
-/** What a side changes in a plan. */
-export interface SchoolEffect {
-  side: string;
+/** What a side changes in a plan; its id is the side's. */
+export interface SchoolEffect extends StepChanges {
   /** A choice taken as made while nobody typed it on the job. */
-  assumes?: readonly [factId: string, value: string];
+  assumes?: readonly [factId: FactId, value: string];
   /** Also when the side is only the application's default; otherwise the shop or the job must have chosen it. */
   byDefault?: true;
-  drops?: readonly string[];
-  addsSteps?: readonly PullStepDef[];
-  addsOrder?: readonly (readonly [first: string, then: string])[];
-  cutsOrder?: readonly (readonly [first: string, then: string])[];
-  gives?: readonly { state: string; step: string }[];
 }
 
 const poweredMoves = ['rm-module-scan', 'rm-seats-move', 'rm-glass-roof', 'rm-latches', 'rm-battery-reach'];
@@ -23,7 +19,7 @@ const feedByLeads: PullStepDef = {
   id: 'rm-feed-by-leads',
   phase: 'while power is still on',
   title: 'Feed seats, latches and control units by fused leads from a separate battery',
-  when: 'always',
+  when: when('always'),
   after: ['rm-battery-off'],
   before: ['rm-connectors', 'rm-starter-off'],
   needs: [],
@@ -32,31 +28,31 @@ const feedByLeads: PullStepDef = {
   minutes: [10, 20],
 };
 
-const assume = (side: string, factId: string, value: string): SchoolEffect => ({ side, assumes: [factId, value] });
-const byDefault = (side: string, factId: string, value: string): SchoolEffect => ({ side, assumes: [factId, value], byDefault: true });
+const assume = (id: string, factId: FactId, value: string): SchoolEffect => ({ id, assumes: [factId, value] });
+const byDefault = (id: string, factId: FactId, value: string): SchoolEffect => ({ id, assumes: [factId, value], byDefault: true });
 
 export const schoolEffects: readonly SchoolEffect[] = [
   {
-    side: 'sch-battery-order-a',
+    id: 'sch-battery-order-a',
     addsSteps: [feedByLeads],
     addsOrder: poweredMoves.map((move) => ['rm-feed-by-leads', move] as const),
     cutsOrder: [...poweredMoves, 'rm-fuel-run-dry', 'rm-crank-tests', 'rm-fuel-hp-wait'].map((move) => [move, 'rm-battery-off'] as const),
     drops: ['rm-fuel-run-dry', 'rm-crank-tests'],
     gives: [{ state: 'st-battery-live', step: 'rm-feed-by-leads' }],
   },
-  { side: 'sch-fuel-release-a', drops: ['rm-fuel-valve-bleed'] },
-  { side: 'sch-fuel-release-b', drops: ['rm-fuel-run-dry', 'rm-fuel-stand-cold'] },
-  { side: 'sch-fuel-release-c', drops: ['rm-fuel-run-dry', 'rm-fuel-valve-bleed'] },
+  { id: 'sch-fuel-release-a', drops: ['rm-fuel-valve-bleed'] },
+  { id: 'sch-fuel-release-b', drops: ['rm-fuel-run-dry', 'rm-fuel-stand-cold'] },
+  { id: 'sch-fuel-release-c', drops: ['rm-fuel-run-dry', 'rm-fuel-valve-bleed'] },
   {
-    side: 'sch-fuel-open-when-a',
+    id: 'sch-fuel-open-when-a',
     addsOrder: [
       ['rm-exhaust-front', 'rm-fuel-open'],
       ['rm-bell-bolts', 'rm-fuel-open'],
     ],
   },
-  { side: 'sch-fuel-open-when-b', addsOrder: [['rm-fuel-open', 'rm-hoist-on']] },
-  { side: 'sch-sealed-aside-a', drops: ['rm-ps-open', 'rm-ps-loop', 'rm-ac-recover'] },
-  { side: 'sch-sealed-aside-b', drops: ['rm-ps-aside', 'rm-ac-aside'] },
+  { id: 'sch-fuel-open-when-b', addsOrder: [['rm-fuel-open', 'rm-hoist-on']] },
+  { id: 'sch-sealed-aside-a', drops: ['rm-ps-open', 'rm-ps-loop', 'rm-ac-recover'] },
+  { id: 'sch-sealed-aside-b', drops: ['rm-ps-aside', 'rm-ac-aside'] },
   assume('sch-out-together-a', 'cho-unit-lift', 'engine-and-gearbox'),
   assume('sch-out-together-b', 'cho-unit-lift', 'engine-alone'),
   byDefault('sch-clamps-a', 'cho-clamp-school', 'worm-drive'),
@@ -87,7 +83,7 @@ export const schoolEffects: readonly SchoolEffect[] = [
   assume('sch-oil-control-c', 'cho-sump', 'dry-sump'),
 ];
 
-const bySide = new Map(schoolEffects.map((effect) => [effect.side, effect]));
+const bySide = new Map(schoolEffects.map((effect) => [effect.id, effect]));
 
 /** Sides by question: the job's own choice first, then the shop's, then the default. */
 export function chooseSchools(shop: Readonly<Record<string, string>>, job: Readonly<Record<string, string>>): SchoolChoice {

@@ -1,6 +1,6 @@
 import type { FactBook } from '../facts/index.ts';
-import { judgeAll } from '../fit/judge.ts';
-import type { FitWord } from '../fit/types.ts';
+import { judgeAll } from './judge.ts';
+import type { FitWord } from './types.ts';
 
 /** One engine that could go in, on the criteria that facts can answer. */
 export interface CandidateRow {

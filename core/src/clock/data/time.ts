@@ -1,4 +1,4 @@
-import type { DurationDef, TimeFactor, TwoPersonStep, WaitDef } from '../time-types.ts';
+import type { DurationDef, TimeFactor, TwoPersonStep, WaitDef } from '../types.ts';
 
 /** Task durations, hours: estimates until the shop has its own. */
 export const durations: readonly DurationDef[] = [

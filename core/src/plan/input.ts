@@ -1,24 +1,17 @@
 import type { FactBook, FactValue } from '../facts/index.ts';
-import type { FitRecord } from '../fit/judge.ts';
-import type { GateProof } from '../commissioning/types.ts';
 import { provisionalRegister } from '../commissioning/provisional.ts';
-import type { ProvisionalRecord } from '../commissioning/provisional.ts';
-import type { TaskRecord } from '../pull/types.ts';
-import type { KitRecord } from '../kit/types.ts';
-import type { TorqueRecord } from '../prep/sheets.ts';
-import type { PlanInput } from '../plan/plan.ts';
+import type { UnitRole } from '../jobs/units.ts';
+import { recordsOf } from '../records/index.ts';
+import type { Recorded } from '../records/index.ts';
 import { doubleLabels } from '../systems/circuits.ts';
-import type { CircuitRecord } from '../systems/circuits.ts';
-
-import { stayingRoles } from './units.ts';
-import type { UnitRole } from './units.ts';
+import type { PlanInput } from './plan.ts';
 
 /** What a plan is computed from, as server and web both hold it. */
 export interface JobMaterial {
   jobId: string;
-  units: readonly { id: string; role: string }[];
+  units: readonly { id: string; role: UnitRole }[];
   facts: readonly ({ bearerId: string; factId: string } & FactValue)[];
-  records: readonly { kind: string; key: string; data: Readonly<Record<string, unknown>>; on?: UnitRole | null | undefined }[];
+  records: readonly Recorded[];
   shopSchools: Readonly<Record<string, string>>;
 }
 
@@ -32,19 +25,14 @@ export function bookOf(material: Pick<JobMaterial, 'jobId' | 'units' | 'facts'>,
   return book;
 }
 
-/** Records of a kind by their key: those of the job itself and of the units that stay in the car. */
-export function recordsOf<T>(material: Pick<JobMaterial, 'records'>, kind: string): Record<string, T> {
-  return Object.fromEntries(material.records.filter((r) => r.kind === kind && (!r.on || stayingRoles.has(r.on))).map((r) => [r.key, r.data as T]));
-}
-
 /** Sorts a job's facts and records into what the plan reads. */
 export function planInputOf(material: JobMaterial): PlanInput {
-  const circuits = Object.entries(recordsOf<CircuitRecord>(material, 'circuit'));
+  const circuits = Object.entries(recordsOf(material, 'circuit'));
   const double = doubleLabels(circuits.map(([id, circuit]) => ({ id, circuit }))).map((d) => d.label);
   const missing = circuits.filter(([, c]) => c.labelA.trim() === '' || c.labelB.trim() === '').map(([, c]) => c.title);
-  const followUps = Object.values(recordsOf<{ what: string; on?: string; atKm?: number; done?: unknown }>(material, 'follow-up'));
-  const primings = Object.values(recordsOf<{ bar: number; at?: string }>(material, 'priming')).sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1));
-  const torques = Object.values(recordsOf<TorqueRecord>(material, 'torque'));
+  const followUps = Object.values(recordsOf(material, 'follow-up'));
+  const primings = Object.values(recordsOf(material, 'priming')).sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1));
+  const torques = Object.values(recordsOf(material, 'torque'));
   return {
     facts: bookOf(material, [
       ['car', 'rec-'],
@@ -63,15 +51,15 @@ export function planInputOf(material: JobMaterial): PlanInput {
       ['engine', 'eng-'],
     ]),
     shopSchools: material.shopSchools,
-    jobSchools: Object.fromEntries(Object.entries(recordsOf<{ side: string }>(material, 'school')).map(([q, r]) => [q, r.side])),
-    fits: recordsOf<FitRecord>(material, 'fit'),
-    kit: recordsOf<KitRecord>(material, 'kit'),
-    gates: recordsOf<GateProof>(material, 'gate'),
+    jobSchools: Object.fromEntries(Object.entries(recordsOf(material, 'school')).map(([q, r]) => [q, r.side])),
+    fits: recordsOf(material, 'fit'),
+    kit: recordsOf(material, 'kit'),
+    gates: recordsOf(material, 'gate'),
     gateInputs: {
       provisional: provisionalRegister({
-        provisional: recordsOf<ProvisionalRecord>(material, 'provisional'),
-        tasks: recordsOf<TaskRecord>(material, 'task'),
-        gates: recordsOf<GateProof>(material, 'gate'),
+        provisional: recordsOf(material, 'provisional'),
+        tasks: recordsOf(material, 'task'),
+        gates: recordsOf(material, 'gate'),
       }),
       loosened: torques.filter((t) => t.voided).map((t) => `${t.joint}, bolt ${t.bolt}`),
       unlabelled: [...double, ...missing],

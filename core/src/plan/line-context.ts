@@ -1,21 +1,20 @@
 import { interfaces } from '../fit/data/interfaces.ts';
 import type { LineContext, Thing } from '../logbook/index.ts';
-import type { Plan } from '../plan/plan.ts';
-import type { TaskRecord } from '../pull/types.ts';
-import { recordsOf } from './plan-input.ts';
-import type { JobMaterial } from './plan-input.ts';
+import { recordsOf } from '../records/index.ts';
+import type { JobMaterial } from './input.ts';
+import type { Plan } from './plan.ts';
 import { workSteps } from './steps.ts';
 
 /** What the words of a log line are looked up among on this job. */
 export function lineContextOf(material: Pick<JobMaterial, 'records' | 'units'>, plan: Plan, people: LineContext['people'], today: string): LineContext {
-  const tasks = recordsOf<TaskRecord>(material, 'task');
+  const tasks = recordsOf(material, 'task');
   const donor = material.units.some((u) => u.role === 'donor');
   return {
     today,
     people,
     steps: workSteps(plan, tasks, donor).map(({ key, title, status }) => ({ key, title, status })),
-    parts: Object.entries(recordsOf<{ title: string; label: string }>(material, 'part')).map(([key, p]) => ({ key, title: p.title, label: p.label })),
-    circuits: Object.entries(recordsOf<{ title: string }>(material, 'circuit')).map(([key, c]) => ({ key, title: c.title })),
+    parts: Object.entries(recordsOf(material, 'part')).map(([key, p]) => ({ key, title: p.title, label: p.label })),
+    circuits: Object.entries(recordsOf(material, 'circuit')).map(([key, c]) => ({ key, title: c.title })),
     provisional: plan.provisional.filter((p) => p.from === 'person').map((p) => ({ key: p.key, title: p.title })),
   };
 }

@@ -1,29 +1,14 @@
 import { buildStates } from '../prep/build-states.ts';
 import { buildSteps } from '../prep/data/build-up.ts';
-import type { Plan } from '../plan/plan.ts';
-import { taskTitle } from '../plan/title.ts';
-import { schoolEffects } from '../plan/school-effects.ts';
+import type { Plan } from './plan.ts';
+import { taskTitle } from './title.ts';
+import { schoolEffects } from '../schools/effects.ts';
 import { pullSteps } from '../pull/data/steps.ts';
 import { stepStates } from '../pull/plan.ts';
-import type { PullPlan, StepState } from '../pull/plan.ts';
-import type { TaskRecord } from '../pull/types.ts';
-import type { StationId } from './stations.ts';
-
-/** One step of a job, of whatever station, as lists of work show it. */
-export interface WorkStep {
-  /** Key of its task record. */
-  key: string;
-  title: string;
-  station: StationId;
-  status: StepState['status'];
-  /** Least and most minutes; an estimate. */
-  minutes?: readonly number[];
-  caution?: string;
-  thenWait?: string;
-  /** Titles of what must come first. */
-  heldBy: readonly string[];
-  record?: TaskRecord;
-}
+import type { PullPlan } from '../pull/plan.ts';
+import type { TaskRecord } from '../pull/records.ts';
+import type { StationId } from '../jobs/stations.ts';
+import type { WorkStep } from '../jobs/work-step.ts';
 
 type Tasks = Readonly<Record<string, TaskRecord | undefined>>;
 

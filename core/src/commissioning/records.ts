@@ -1,0 +1,53 @@
+import type { Act, Stamp } from '../rules/stamp.ts';
+import type { ProvisionalKindId } from './types.ts';
+
+/** What proves or overrides one line of a gate. */
+export interface GateProof extends Stamp {
+  text: string;
+  reading?: string | undefined;
+  override?: Act<{ reason: string }> | undefined;
+  voided?: Act<{ why: string }> | undefined;
+  /** The second person's own signature under what stands here. */
+  second?: Act | undefined;
+}
+
+/** Oil pressure before spark. */
+export interface PrimingRecord extends Stamp {
+  way: string;
+  bar: number;
+  seconds: number;
+  note?: string | undefined;
+}
+
+export const attemptResults = ['no-crank', 'cranks-no-fire', 'fires-and-dies', 'runs'] as const;
+
+export interface AttemptRecord extends Stamp {
+  number: number;
+  seconds: number;
+  result: (typeof attemptResults)[number];
+  volts?: number | undefined;
+  rpm?: number | undefined;
+  heard?: string | undefined;
+  change?: string | undefined;
+}
+
+export interface SignatureRecord extends Stamp {
+  what: string;
+  statement: string;
+}
+
+export interface ProvisionalRecord extends Stamp {
+  what: string;
+  kind?: ProvisionalKindId | undefined;
+  /** What ends it, where it is not what usually ends its kind. */
+  ends?: string | undefined;
+  ended?: Act | undefined;
+}
+
+export interface CommissioningRecords {
+  gate: GateProof;
+  priming: PrimingRecord;
+  attempt: AttemptRecord;
+  signature: SignatureRecord;
+  provisional: ProvisionalRecord;
+}

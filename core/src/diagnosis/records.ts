@@ -1,0 +1,22 @@
+import type { Act, Stamp } from '../rules/stamp.ts';
+
+export interface CaseRecord extends Stamp {
+  symptom: string;
+  /** Systems worked on since it last ran well. */
+  touched: readonly string[];
+  closed?: Act<{ faultId: string; reason: string }> | undefined;
+}
+
+export interface ObservationRecord extends Stamp {
+  caseId: string;
+  observationId: string;
+  outcome: string;
+  reading?: string | undefined;
+  also?: string | undefined;
+  withdrawn?: boolean | undefined;
+}
+
+export interface DiagnosisRecords {
+  case: CaseRecord;
+  observation: ObservationRecord;
+}

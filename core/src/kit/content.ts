@@ -1,0 +1,4 @@
+import type { CapabilityContent } from '../rules/content.ts';
+import { kitLines } from './data/lines.ts';
+
+export const kitContent: CapabilityContent = { capability: 'kit', definitions: kitLines };

@@ -1,0 +1,15 @@
+import type { Stamp } from '../rules/stamp.ts';
+
+export const kitStatuses = ['wanted', 'ordered', 'here', 'fitted', 'sent-back', 'not-needed'] as const;
+export type KitStatus = (typeof kitStatuses)[number];
+
+export interface KitRecord extends Stamp {
+  status: KitStatus;
+  options?: string | undefined;
+  note?: string | undefined;
+  price?: number | undefined;
+}
+
+export interface KitRecords {
+  kit: KitRecord;
+}

@@ -1,0 +1,84 @@
+import type { Act, Stamp } from '../rules/stamp.ts';
+
+export const askSorts = ['question', 'approval', 'signature', 'reading'] as const;
+export const pinSorts = ['bag', 'part', 'finding', 'measurement', 'note'] as const;
+
+export interface HoldRecord extends Stamp {
+  waitsFor: string;
+  due?: string | undefined;
+  released?: Act | undefined;
+}
+
+/** Bolts in a bag: what, how many, where it lies, and whether they went back. */
+export interface BagRecord extends Stamp {
+  what: string;
+  label: string;
+  place?: string | undefined;
+  back?: Act | undefined;
+}
+
+export interface FluidRecord extends Stamp {
+  way: 'drained' | 'filled';
+  litres: number;
+  what: string;
+  note?: string | undefined;
+}
+
+export interface DecisionRecord extends Stamp {
+  chosen: string;
+  over: readonly string[];
+  because: string;
+}
+
+/** Offered up and failed: kept with what it was tried on, so that nobody tries it again unknowing. */
+export interface TriedRecord extends Stamp {
+  part: string;
+  how: string;
+  alsoNotStandard?: string | undefined;
+  interfaceId?: string | undefined;
+  back: boolean;
+}
+
+export interface PhotoRecord extends Stamp {
+  caption: string;
+  about?: string | undefined;
+  width: number;
+  height: number;
+}
+
+/** A numbered place on a photo, in shares of its width and height; with a second point it is an arrow. */
+export interface PinRecord extends Stamp {
+  photoId: string;
+  number: number;
+  x: number;
+  y: number;
+  toX?: number | undefined;
+  toY?: number | undefined;
+  sort: (typeof pinSorts)[number];
+  text: string;
+  removed?: boolean | undefined;
+}
+
+/** Something one person wants of another: an answer, an approval, a signature, a reading. */
+export interface AskRecord extends Stamp {
+  ask: (typeof askSorts)[number];
+  /** The manager whoever that is, the customer, or a person by id. */
+  to: string;
+  /** The name of that person today. */
+  toName?: string | undefined;
+  what: string;
+  about?: string | undefined;
+  amount?: number | undefined;
+  answer?: Act<{ yes?: boolean | undefined; text: string }> | undefined;
+}
+
+export interface LogbookRecords {
+  hold: HoldRecord;
+  bag: BagRecord;
+  fluid: FluidRecord;
+  decision: DecisionRecord;
+  tried: TriedRecord;
+  photo: PhotoRecord;
+  pin: PinRecord;
+  ask: AskRecord;
+}

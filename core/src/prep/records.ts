@@ -1,0 +1,52 @@
+import type { UnitRole } from '../jobs/units.ts';
+import type { Act, Stamp } from '../rules/stamp.ts';
+
+/** What a bolted joint belongs to. */
+export const boltedRoles = ['engine', 'gearbox', 'car'] as const;
+export type BoltedRole = (typeof boltedRoles)[number];
+
+export interface SheetRecord extends Stamp {
+  sheet: string;
+  place: string;
+  readings: Record<string, number>;
+  typed: Record<string, string>;
+}
+
+export interface LimitsRecord extends Stamp {
+  limits: Record<string, number>;
+  source: string;
+}
+
+export interface JointRecord extends Stamp {
+  name: string;
+  on: BoltedRole;
+  bolts: number;
+}
+
+export interface TorqueRecord extends Stamp {
+  joint: string;
+  on: BoltedRole;
+  bolt: string;
+  stagesNm: readonly number[];
+  angleDeg?: number | undefined;
+  source: string;
+  /** The part came off again: what was tightened does not count any more. */
+  voided?: Act<{ why: string }> | undefined;
+}
+
+/** Something seen on a unit, with what follows from it; it stays with the unit. */
+export interface FindingRecord extends Stamp {
+  on: UnitRole;
+  what: string;
+  lookedAt?: string | undefined;
+  follows?: string | undefined;
+  settled?: Act<{ how: string }> | undefined;
+}
+
+export interface PrepRecords {
+  sheet: SheetRecord;
+  limits: LimitsRecord;
+  joint: JointRecord;
+  torque: TorqueRecord;
+  finding: FindingRecord;
+}

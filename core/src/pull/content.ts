@@ -1,0 +1,5 @@
+import type { CapabilityContent } from '../rules/content.ts';
+import { workStates } from './data/states.ts';
+import { pullSteps } from './data/steps.ts';
+
+export const pullContent: CapabilityContent = { capability: 'pull', definitions: [...pullSteps, ...workStates] };

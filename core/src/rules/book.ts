@@ -1,0 +1,31 @@
+/** What is known: facts with where each comes from, as everything that reads them holds them. */
+
+export const factSources = ['measured', 'looked-up', 'assumed'] as const;
+export type FactSource = (typeof factSources)[number];
+
+/** What is known of one fact. A part that is not in `parts` is not known. */
+export interface FactValue {
+  parts: Readonly<Record<string, number | string>>;
+  typed: Readonly<Record<string, string>>;
+  source: FactSource;
+  by?: string;
+  at?: string;
+  note?: string | null;
+  revision?: number;
+}
+
+/** Everything known about one set of subjects; a fact that is not in it is not known. */
+export type FactBook = ReadonlyMap<string, FactValue>;
+
+/** Is the same known in both, whatever the order in which it is written down? Who typed it and when is looked at too. */
+export function sameFact(a: FactValue | undefined, b: FactValue | undefined): boolean {
+  if (a === b) return true;
+  if (!a || !b) return false;
+  return a.source === b.source && a.at === b.at && a.by === b.by && sameParts(a.parts, b.parts);
+}
+
+/** The same numbers and words in the same parts. */
+export function sameParts(a: FactValue['parts'] | undefined, b: FactValue['parts'] | undefined): boolean {
+  const keys = Object.keys(a ?? {});
+  return keys.length === Object.keys(b ?? {}).length && keys.every((key) => a?.[key] === b?.[key]);
+}

@@ -1,0 +1,11 @@
+export * from './book.ts';
+export * from './condition.ts';
+export * from './content.ts';
+export * from './evidence.ts';
+export * from './gate.ts';
+export * from './order.ts';
+export * from './sum.ts';
+export * from './truths.ts';
+export * from './value.ts';
+export * from './verdict.ts';
+export type * from './stamp.ts';

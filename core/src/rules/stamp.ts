@@ -1,0 +1,12 @@
+/**
+ * Who did an act and when. Put on by the server, never taken from who asks for it; people are kept by id, and `by` is the name
+ * as it is today, filled in when the act is read.
+ */
+export interface Stamp {
+  byId?: string | undefined;
+  by?: string | undefined;
+  at?: string | undefined;
+}
+
+/** An act with what was said at it. */
+export type Act<T = unknown> = T & Stamp;
