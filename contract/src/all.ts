@@ -1,16 +1,18 @@
+import * as calc from './calc.ts';
 import * as clock from './clock.ts';
 import * as crew from './crew.ts';
 import * as facts from './facts.ts';
 import * as handover from './handover.ts';
 import * as jobs from './jobs.ts';
 import * as logbook from './logbook.ts';
-import * as plan from './plan.ts';
 import * as records from './records.ts';
+import * as schools from './schools.ts';
 import type { Endpoint } from './endpoint.ts';
 
 /** Every endpoint there is, for the OpenAPI document and for tests that walk them. */
-export const endpoints: readonly [name: string, endpoint: Endpoint][] = [crew, clock, jobs, facts, records, logbook, plan, handover].flatMap((module) =>
-  Object.entries(module).filter(
-    (pair): pair is [string, Endpoint] => typeof pair[1] === 'object' && pair[1] !== null && 'method' in pair[1] && 'path' in pair[1],
-  ),
+export const endpoints: readonly [name: string, endpoint: Endpoint][] = [crew, clock, jobs, facts, records, logbook, schools, calc, handover].flatMap(
+  (module) =>
+    Object.entries(module).filter(
+      (pair): pair is [string, Endpoint] => typeof pair[1] === 'object' && pair[1] !== null && 'method' in pair[1] && 'path' in pair[1],
+    ),
 );

@@ -1,22 +1,5 @@
 import { z } from 'zod';
-import { command, endpoint } from './endpoint.ts';
-
-export const readSchools = endpoint({
-  method: 'get',
-  path: '/api/schools',
-  summary: "The shop's schools: chosen side by question",
-  access: 'look',
-  reply: z.object({ chosen: z.record(z.string(), z.string()) }),
-});
-export const chooseSchool = endpoint({
-  method: 'put',
-  path: '/api/schools/:question',
-  summary: 'Choose a side for the shop; an empty side goes back to the default',
-  access: 'manage',
-  params: z.object({ question: z.string() }),
-  body: z.object({ ...command, side: z.string() }),
-  reply: z.object({ chosen: z.record(z.string(), z.string()) }),
-});
+import { endpoint } from './endpoint.ts';
 
 export const listCalculators = endpoint({
   method: 'get',

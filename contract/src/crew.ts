@@ -13,6 +13,10 @@ export const shop = z.object({ id, name: z.string(), bays: z.array(z.string()) }
 
 const email = z.email('Not an e-mail address.').max(200);
 const password = z.string().min(10, 'At least 10 characters.').max(200, 'At most 200 characters.');
+const initials = z
+  .string()
+  .trim()
+  .regex(/^[A-Za-zÀ-ž]{2,3}$/, 'Two or three letters.');
 const pin = z.string().regex(/^\d{4,8}$/, 'A PIN has 4 to 8 figures.');
 
 export const me = z.object({
@@ -69,15 +73,21 @@ export const addPerson = endpoint({
   body: z.object({
     ...command,
     name: line(60),
-    initials: z
-      .string()
-      .trim()
-      .regex(/^[A-Za-zÀ-ž]{2,3}$/, 'Two or three letters.'),
+    initials,
     role,
     pin: pin.optional(),
     email: email.optional(),
     password: password.optional(),
   }),
+  reply: z.object({ person }),
+});
+export const renamePerson = endpoint({
+  method: 'put',
+  path: '/api/crew/:personId',
+  summary: 'Somebody has another name now; what they did stays theirs',
+  access: 'manage',
+  params: z.object({ personId: id }),
+  body: z.object({ ...command, name: line(60), initials: initials.optional() }),
   reply: z.object({ person }),
 });
 export const setPin = endpoint({
@@ -134,11 +144,13 @@ export const endSession = endpoint({
 
 /** Something that waits for one person. */
 export const waitingItem = z.object({
-  sort: z.enum(['step', 'question', 'approval', 'signature', 'reading', 'clock']),
+  sort: z.enum(['step', 'question', 'approval', 'signature', 'reading', 'clock', 'second-signature']),
   jobId: id,
   number: z.string(),
   carName: z.string(),
-  /** Record to answer, where it is an ask; the step or the clock otherwise. */
+  /** Kind of the record it is about; none for a clock. */
+  kind: z.string().optional(),
+  /** Record to answer or to sign, or the step; the clock otherwise. */
   key: z.string(),
   revision: z.number(),
   what: z.string(),
@@ -152,7 +164,7 @@ export type WaitingItem = z.infer<typeof waitingItem>;
 export const readWaiting = endpoint({
   method: 'get',
   path: '/api/waiting',
-  summary: 'What waits for you: steps given to you, questions, approvals, signatures, readings asked for, forgotten clocks',
+  summary: 'What waits for you: steps given to you, questions, approvals, signatures, readings asked for, second signatures, forgotten clocks',
   access: 'look',
   reply: z.object({ items: z.array(waitingItem) }),
 });

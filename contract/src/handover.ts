@@ -1,6 +1,19 @@
 import { z } from 'zod';
-import { command, endpoint, id } from './endpoint.ts';
+import { command, endpoint, id, isoDate } from './endpoint.ts';
+import { amount, kind, text } from './kind.ts';
 import { logEntry } from './logbook.ts';
+
+export const handoverKinds = {
+  'follow-up': kind<'follow-up'>(
+    z.object({
+      what: text(200).min(2, 'Say what is to be done.'),
+      on: isoDate.optional(),
+      atKm: amount.positive().optional(),
+      done: z.object({ note: text(300).optional() }).optional(),
+    }),
+    { acts: ['done'], signed: 'once' },
+  ),
+};
 
 export const readTakeover = endpoint({
   method: 'get',

@@ -5,7 +5,7 @@ import { command, endpoint, id, isoDate, line } from './endpoint.ts';
 import { clockRow } from './clock.ts';
 import { factRow } from './facts.ts';
 import { logEntry } from './logbook.ts';
-import { recordRow } from './records.ts';
+import { recordRow } from './record-row.ts';
 
 export { unitKinds, unitRoles };
 export type { UnitRole };
@@ -53,8 +53,10 @@ export const readFloor = endpoint({
   access: 'look',
   reply: z.object({
     bays: z.array(z.string()),
+    /** Jobs in bays, and the first page of the yard. */
     strips: z.array(strip),
-    finished: z.array(jobHead),
+    /** How many open jobs wait outside in all. */
+    inYard: z.number(),
     crew: z.array(
       z.object({
         id,
@@ -65,6 +67,31 @@ export const readFloor = endpoint({
       }),
     ),
   }),
+});
+
+export const readYard = endpoint({
+  method: 'get',
+  path: '/api/floor/yard',
+  summary: 'More of the yard, by number',
+  access: 'look',
+  query: z.object({ after: z.string().max(20) }),
+  reply: z.object({ strips: z.array(strip) }),
+});
+export const readStrip = endpoint({
+  method: 'get',
+  path: '/api/floor/jobs/:jobId',
+  summary: 'One strip of the Floor, when only its job changed; none when it is finished',
+  access: 'look',
+  params: z.object({ jobId: id }),
+  reply: z.object({ strip: strip.nullable() }),
+});
+export const readFinishedJobs = endpoint({
+  method: 'get',
+  path: '/api/jobs/finished',
+  summary: 'Finished jobs, the last closed first',
+  access: 'look',
+  query: z.object({ before: z.iso.datetime().optional() }),
+  reply: z.object({ jobs: z.array(jobHead), more: z.boolean() }),
 });
 
 const carIn = z.object({ name: line(80), modelYear: z.number().int().min(1900).max(2100), identity: line(30) });
@@ -116,6 +143,36 @@ export const readJob = endpoint({
   reply: jobSheet,
 });
 
+const names = (most: number) =>
+  z
+    .string()
+    .max(most * 160)
+    .transform((s) => (s === '' ? [] : s.split(',')));
+export const readJobParts = endpoint({
+  method: 'get',
+  path: '/api/jobs/:jobId/parts',
+  summary: 'Only those parts of a job that a change named: facts by id, records as kind:key, the book after a line, the head, running clocks',
+  access: 'look',
+  params: z.object({ jobId: id }),
+  query: z.object({
+    facts: names(50).optional(),
+    records: names(50)
+      .transform((all) => all.map((one) => ({ kind: one.slice(0, one.indexOf(':')), key: one.slice(one.indexOf(':') + 1) })))
+      .optional(),
+    logAfter: z.coerce.number().int().min(0).optional(),
+    head: z.stringbool().optional(),
+    running: z.stringbool().optional(),
+  }),
+  reply: z.object({
+    job: jobHead.optional(),
+    units: z.array(sheetUnit).optional(),
+    facts: z.array(factRow),
+    records: z.array(recordRow),
+    log: z.array(logEntry),
+    running: z.array(clockRow).optional(),
+  }),
+});
+
 export const changeJob = endpoint({
   method: 'put',
   path: '/api/jobs/:jobId',
@@ -138,9 +195,26 @@ export const changeJob = endpoint({
 export const listUnits = endpoint({
   method: 'get',
   path: '/api/units',
-  summary: 'Every unit of the shop, where it is and which jobs it served',
+  summary: 'Units of the shop, where each is and which jobs it serves: a page, by words and by kind',
   access: 'look',
-  reply: z.object({ units: z.array(unit) }),
+  query: z.object({
+    q: z.string().trim().max(80).default(''),
+    kind: z.enum(unitKinds).optional(),
+    /** Only those that serve no job. */
+    free: z.stringbool().optional(),
+    /** The last one already shown. */
+    after: id.optional(),
+    limit: z.coerce.number().int().min(1).max(200).default(80),
+  }),
+  reply: z.object({ units: z.array(unit), more: z.boolean(), counts: z.record(z.enum(unitKinds), z.number()) }),
+});
+export const readUnit = endpoint({
+  method: 'get',
+  path: '/api/units/:unitId',
+  summary: 'One unit, where it is and which jobs it serves',
+  access: 'look',
+  params: z.object({ unitId: id }),
+  reply: z.object({ unit }),
 });
 export const addUnit = endpoint({
   method: 'post',

@@ -1,8 +1,76 @@
 import { z } from 'zod';
-import { logKinds } from '@bay/core/logbook';
+import { askSorts, logKinds, pinSorts } from '@bay/core/logbook';
 import { stationIds } from '@bay/core/jobs';
 import { command, endpoint, id, isoDate, line } from './endpoint.ts';
-import { recordRow } from './records.ts';
+import { act, amount, kind, text } from './kind.ts';
+import { recordRow } from './record-row.ts';
+
+const share = amount.min(0).max(1);
+
+export const logbookKinds = {
+  hold: kind<'hold'>(z.object({ waitsFor: text(200).min(2, 'Say what it waits for.'), due: isoDate.optional(), released: act }), {
+    acts: ['released'],
+    signed: 'once',
+  }),
+  bag: kind<'bag'>(
+    z.object({
+      what: text(200).min(2, 'Say what is in the bag.'),
+      label: text(20).min(1, 'Give the bag its number.'),
+      place: text(80).optional(),
+      back: act,
+    }),
+    { acts: ['back'], signed: 'once' },
+  ),
+  fluid: kind<'fluid'>(
+    z.object({
+      way: z.enum(['drained', 'filled']),
+      litres: amount.positive().max(1000),
+      what: text(120).min(2, 'Say which fluid.'),
+      note: text(300).optional(),
+    }),
+  ),
+  decision: kind<'decision'>(
+    z.object({
+      chosen: text(200).min(2, 'Say what was chosen.'),
+      over: z.array(text(200)).max(10),
+      because: text(500).min(3, 'A decision says why.'),
+    }),
+  ),
+  tried: kind<'tried'>(
+    z.object({
+      part: text(160).min(2, 'Name the part.'),
+      how: text(400).min(3, 'Say how it fitted.'),
+      alsoNotStandard: text(300).optional(),
+      interfaceId: text(60).optional(),
+      back: z.boolean(),
+    }),
+  ),
+  photo: kind<'photo'>(z.object({ caption: text(200), about: text(120).optional(), width: z.number().int().positive(), height: z.number().int().positive() })),
+  pin: kind<'pin'>(
+    z.object({
+      photoId: id,
+      number: z.number().int().min(1).max(999),
+      x: share,
+      y: share,
+      toX: share.optional(),
+      toY: share.optional(),
+      sort: z.enum(pinSorts),
+      text: text(200),
+      removed: z.boolean().optional(),
+    }),
+  ),
+  ask: kind<'ask'>(
+    z.object({
+      ask: z.enum(askSorts),
+      to: z.union([z.literal('manager'), z.literal('customer'), id]),
+      what: text(400).min(2, 'Say what is asked.'),
+      about: text(120).optional(),
+      amount: amount.min(0).optional(),
+      answer: z.object({ yes: z.boolean().optional(), text: text(400).default('') }).optional(),
+    }),
+    { acts: ['answer'], signed: 'once', people: { to: 'toName' }, money: ['amount'] },
+  ),
+};
 
 export const markKinds = ['corrected', 'struck', 'undone'] as const;
 export const logMark = z.object({ kind: z.enum(markKinds), text: z.string(), by: z.string(), at: z.string() });

@@ -16,21 +16,21 @@ export function clockRoutes(on: Registry): void {
         about: body.about,
         text: `on: ${body.title}${body.work === 'work' ? '' : `, ${body.work}`}${body.redoes ? `, redoes ${body.redoes}` : ''}`,
       });
-      return { reply: { clock }, jobId: params.jobId, what: 'clock' };
+      return { reply: { clock }, jobId: params.jobId };
     }),
   );
 
   on.shop(contract.stopClock, (tx, { body }, caller) =>
     runCommand(tx, caller, 'stop-clock', body, async () => {
       const clock = await clockOff(tx, caller);
-      return { reply: { clock: clock ?? null }, ...(clock ? { jobId: clock.jobId } : {}), what: 'clock' };
+      return { reply: { clock: clock ?? null }, ...(clock ? { jobId: clock.jobId } : {}) };
     }),
   );
 
   on.shop(contract.correctClock, (tx, { params, body }, caller) =>
     runCommand(tx, caller, 'correct-clock', body, async () => {
       const clock = await correctClock(tx, caller, params.clockId, body);
-      return { reply: { clock }, jobId: clock.jobId, what: 'clock' };
+      return { reply: { clock }, jobId: clock.jobId };
     }),
   );
 

@@ -3,7 +3,7 @@ import { sql } from 'kysely';
 import type { ClockRow } from '@bay/contract/clock';
 import type { WorkKind } from '@bay/core/clock';
 import type { StationId } from '@bay/core/jobs';
-import { momentOf, writeLogEntry } from '../commands/run.ts';
+import { momentOf, noteChange, writeLogEntry } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import type { Caller } from '../http/register.ts';
@@ -22,6 +22,7 @@ async function read(tx: Tx, condition: ReturnType<typeof sql>): Promise<ClockRow
 }
 
 export const clocksOfJob = (tx: Tx, jobId: string): Promise<ClockRow[]> => read(tx, sql`c.job_id = ${jobId}`);
+export const runningOnJob = (tx: Tx, jobId: string): Promise<ClockRow[]> => read(tx, sql`c.job_id = ${jobId} and c.ended_at is null`);
 export const runningClocks = (tx: Tx): Promise<ClockRow[]> => read(tx, sql`c.ended_at is null`);
 export const runningOf = async (tx: Tx, personId: string): Promise<ClockRow | undefined> =>
   (await read(tx, sql`c.ended_at is null and c.person_id = ${personId}`))[0];
@@ -43,6 +44,7 @@ export async function startClock(tx: Tx, caller: Caller, start: ClockStart): Pro
   // Two taps at once take turns.
   await tx.selectFrom('person').select('id').where('id', '=', caller.personId).forNoKeyUpdate().execute();
   await stopClock(tx, caller, at);
+  noteChange(caller, { kind: 'clock', personId: caller.personId });
   const clockId = randomUUID();
   await tx
     .insertInto('clock')
@@ -68,6 +70,7 @@ export async function startClock(tx: Tx, caller: Caller, start: ClockStart): Pro
 export async function stopClock(tx: Tx, caller: Caller, at = momentOf(caller), about?: string): Promise<ClockRow | undefined> {
   const running = await runningOf(tx, caller.personId);
   if (!running || (about !== undefined && running.about !== about)) return undefined;
+  noteChange(caller, { kind: 'clock', personId: caller.personId });
   // A device that waited without a network may say an end before the beginning that somebody else wrote meanwhile.
   const end = new Date(Math.max(at.getTime(), Date.parse(running.startedAt)));
   await tx
@@ -99,6 +102,7 @@ export async function correctClock(
     .where('id', '=', clockId)
     .execute();
   const clock = (await read(tx, sql`c.id = ${clockId}`))[0]!;
+  noteChange(caller, { kind: 'clock', personId: clock.personId });
   await writeLogEntry(tx, caller, {
     jobId: clock.jobId,
     kind: 'clock',

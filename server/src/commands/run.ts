@@ -1,5 +1,6 @@
 import { sql } from 'kysely';
 import type { LogKind } from '@bay/core/logbook';
+import type { Change } from '@bay/contract/live';
 import type { Tx } from '../db/connection.ts';
 import type { Caller } from '../http/register.ts';
 import { Refusal } from '../http/problem.ts';
@@ -37,8 +38,12 @@ export async function writeLogEntry(tx: Tx, caller: Caller, entry: LogLine): Pro
     })
     .returning('id')
     .executeTakeFirstOrThrow();
+  noteChange(caller, { kind: 'log', entryId: row.id });
   return row.id;
 }
+
+/** Says what the running command changed; told to every device at its commit. */
+export const noteChange = (caller: Caller, change: Change): void => void caller.command?.changes.push(change);
 
 /** When the running command was done: now, or as long ago as the device says that it waited there. */
 export const momentOf = (caller: Caller, at?: Date): Date => at ?? caller.command?.at ?? new Date();
@@ -58,13 +63,13 @@ export async function runCommand<R extends object>(
   caller: Caller,
   name: string,
   head: CommandHead,
-  work: () => Promise<{ reply: R; jobId?: string; what?: string }>,
+  work: () => Promise<{ reply: R; jobId?: string | undefined }>,
 ): Promise<R> {
   // Two copies of one command at once: the second waits for the first to commit.
   const claimed = await tx
     .insertInto('command')
     .values({ id: head.commandId, shop_id: caller.shopId, by_id: caller.personId, name })
-    .onConflict((c) => c.column('id').doNothing())
+    .onConflict((c) => c.columns(['shop_id', 'id']).doNothing())
     .returning('id')
     .executeTakeFirst();
   if (!claimed) {
@@ -78,13 +83,13 @@ export async function runCommand<R extends object>(
     if (!earlier) throw new Refusal(409, 'This command id is already taken.');
     return earlier.reply as R;
   }
-  caller.command = { id: head.commandId, ...(head.agoMs ? { at: new Date(Date.now() - head.agoMs) } : {}) };
+  caller.command = { id: head.commandId, changes: [], ...(head.agoMs ? { at: new Date(Date.now() - head.agoMs) } : {}) };
   await sql`select set_config('bay.command', ${head.commandId}, true)`.execute(tx);
-  const { reply, jobId, what } = await work();
+  const { reply, jobId } = await work();
   await tx
     .insertInto('command_reply')
     .values({ command_id: head.commandId, shop_id: caller.shopId, reply: JSON.stringify(reply) })
     .execute();
-  await announce(tx, { shopId: caller.shopId, jobId, what: what ?? name, by: caller.initials, id: head.commandId });
+  await announce(tx, { shopId: caller.shopId, jobId, by: caller.initials, id: head.commandId, changes: caller.command.changes });
   return reply;
 }

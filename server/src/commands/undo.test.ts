@@ -4,7 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { factHistory, putFact } from '@bay/contract/facts';
 import * as jobs from '@bay/contract/jobs';
 import { addPhoto, undoCommand, writeLog } from '@bay/contract/logbook';
-import { readSchools, chooseSchool } from '@bay/contract/plan';
+import { readSchools, chooseSchool } from '@bay/contract/schools';
 import { putRecord } from '@bay/contract/records';
 import type { RecordKind } from '@bay/contract/records';
 import { commandId, freshDatabase, startServer } from '../testing/harness.ts';

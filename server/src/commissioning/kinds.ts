@@ -1,38 +1,39 @@
 import { formatMeasure } from '@bay/core/units';
-import { gateLines, refuseProof } from '@bay/core/commissioning';
+import { gateLines, refuseProof, wantsSecond } from '@bay/core/commissioning';
 import { may } from '@bay/contract/rights';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
-import { kindRule, stamped } from '../records/kind.ts';
+import { kindRule } from '../records/kind.ts';
 
 const results = { 'no-crank': 'does not crank', 'cranks-no-fire': 'cranks, no fire', 'fires-and-dies': 'fires and dies', runs: 'runs' } as const;
+
+const lineOf = (key: string) => gateLines.find((l) => l.id === key);
 
 export const commissioningKinds = [
   kindRule({
     kind: 'gate',
     logKind: (data) => (data.override ? 'override' : 'gate'),
-    prepare: (data, context) => {
-      const def = gateLines.find((l) => l.id === context.key);
+    check: (data, { key, caller }) => {
+      const def = lineOf(key);
       if (!def) throw notFound('This gate line');
-      const override = data.override && { ...data.override, by: context.caller.name };
-      if (!may(context.caller.role, 'sign-gates')) throw new Refusal(403, 'Your role does not sign gates.');
-      if (override && !may(context.caller.role, 'override')) throw new Refusal(403, 'Only the manager overrides a gate line.');
-      const proof = stamped({ ...data, override, signedBy: context.caller.name }, context);
-      const refused = data.voided ? undefined : refuseProof(def, proof);
+      if (!may(caller.role, 'sign-gates')) throw new Refusal(403, 'Your role does not sign gates.');
+      if (data.override && !may(caller.role, 'override')) throw new Refusal(403, 'Only the manager overrides a gate line.');
+      const refused = data.voided ? undefined : refuseProof(def, data);
       if (refused) throw badInput({ text: refused });
-      return proof;
     },
+    wantsSecond: (data, key) => !data.voided && wantsSecond(lineOf(key)!, data),
+    title: (_data, key) => lineOf(key)!.mustBe,
     describe: (data, { key }) => {
-      const line = gateLines.find((l) => l.id === key)!;
+      const line = lineOf(key)!;
+      const half = !data.voided && wantsSecond(line, data) && !data.second ? '. A second person is to sign' : '';
       if (data.voided) return `proof void: ${line.mustBe} (${data.voided.why})`;
-      if (data.override) return `override, ${line.mustBe}: ${data.override.reason}${data.override.second ? `, second signature ${data.override.second}` : ''}`;
-      return `proved: ${line.mustBe}${data.reading ? `, ${data.reading}` : ''}${data.text ? `, ${data.text}` : ''}`;
+      if (data.override) return `override, ${line.mustBe}: ${data.override.reason}${half}`;
+      return `proved: ${line.mustBe}${data.reading ? `, ${data.reading}` : ''}${data.text ? `, ${data.text}` : ''}${half}`;
     },
   }),
   kindRule({
     kind: 'priming',
     logKind: 'priming',
     station: 'start',
-    prepare: (data, context) => stamped(data, context),
     describe: (data) =>
       `oil pressure before spark: ${formatMeasure(data.bar, 'bar')} after ${data.seconds} s, ${data.way.replaceAll('-', ' ')}${data.note ? ` (${data.note})` : ''}`,
   }),
@@ -40,7 +41,6 @@ export const commissioningKinds = [
     kind: 'attempt',
     logKind: 'attempt',
     station: 'start',
-    prepare: (data, context) => stamped(data, context),
     describe: (data) => {
       const extras = [
         data.volts === undefined ? '' : `${data.volts} V at crank`,
@@ -51,10 +51,10 @@ export const commissioningKinds = [
       return `attempt ${data.number}: ${results[data.result]}, ${data.seconds} s${extras.length > 0 ? `. ${extras.join(', ')}` : ''}`;
     },
   }),
+  kindRule({ kind: 'signature', logKind: 'gate', describe: (data) => `signed: ${data.what}. ${data.statement}` }),
   kindRule({
-    kind: 'signature',
-    logKind: 'gate',
-    prepare: (data, context) => stamped(data, context),
-    describe: (data) => `signed: ${data.what}. ${data.statement}`,
+    kind: 'provisional',
+    logKind: 'provisional',
+    describe: (data) => (data.ended ? `no longer provisional: ${data.what}` : `provisional: ${data.what}${data.ends ? `. Ends when ${data.ends}` : ''}`),
   }),
 ];

@@ -5,13 +5,14 @@ import { sql } from 'kysely';
 import type pg from 'pg';
 import * as contract from '@bay/contract/crew';
 import type { Me, Person } from '@bay/contract/crew';
-import { runCommand } from '../commands/run.ts';
+import { noteChange, runCommand } from '../commands/run.ts';
 import { inShop } from '../db/connection.ts';
 import type { Db, Tx } from '../db/connection.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import { failedTries } from '../http/rate-limit.ts';
 import type { Registry } from '../http/register.ts';
 import { newToken } from '../http/session.ts';
+import { nobodysHash, personWithPin, pinTries } from './pins.ts';
 import { deviceWords, endSessionsOf } from './sessions.ts';
 
 interface PersonRow {
@@ -58,9 +59,6 @@ const renew = (req: Request, data: { shopId: string; personId?: string }): Promi
       req.session.save((failed: unknown) => (failed ? reject(failed instanceof Error ? failed : new Error(String(failed))) : resolve()));
     });
   });
-
-// Verified against when the e-mail is unknown, so that both answers take equally long.
-const nobodysHash = hash('nobody has this password');
 
 async function insertPerson(
   tx: Tx,
@@ -151,15 +149,11 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
     async ({ body, req }) => {
       const { shopId } = req.session;
       if (!shopId) throw new Refusal(401, 'Sign in first.');
-      const person = await inShop(db, shopId, (tx) =>
-        tx.selectFrom('person').select(['id', 'pin_hash']).where('id', '=', body.personId).where('active', '=', true).executeTakeFirst(),
-      );
-      const good = await verify(person?.pin_hash ?? (await nobodysHash), body.pin);
-      if (!person?.pin_hash || !good) throw new Refusal(401, 'That PIN is not right.', { fields: { pin: 'That PIN is not right.' } });
+      const person = await inShop(db, shopId, (tx) => personWithPin(tx, body.personId, body.pin));
       await renew(req, { shopId, personId: person.id });
       return whoIsHere(db, req);
     },
-    tries('pin', 8, (req) => `${req.session.shopId ?? ip(req)}:${String((req.body as { personId?: unknown })?.personId ?? '')}`),
+    pinTries(pool),
   );
 
   // At a locked tablet the names are shown before anybody has typed a PIN, so this asks for the shop only.
@@ -172,6 +166,7 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
 
   on.shop(contract.addPerson, (tx, { body }, caller) =>
     runCommand(tx, caller, 'add-person', body, async () => {
+      noteChange(caller, { kind: 'crew' });
       if (body.role === 'manager' && (!body.email || !body.password)) throw badInput({ email: 'A manager signs in with e-mail and password.' });
       if (body.role !== 'manager' && !body.pin) throw badInput({ pin: 'Somebody at a shared tablet needs a PIN.' });
       if (body.email) {
@@ -182,8 +177,23 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
     }),
   );
 
+  on.shop(contract.renamePerson, (tx, { body, params }, caller) =>
+    runCommand(tx, caller, 'rename-person', body, async () => {
+      noteChange(caller, { kind: 'crew' });
+      const row = await tx
+        .updateTable('person')
+        .set({ name: body.name, ...(body.initials ? { initials: body.initials.toUpperCase() } : {}) })
+        .where('id', '=', params.personId)
+        .returning(personColumns)
+        .executeTakeFirst();
+      if (!row) throw notFound('This person');
+      return { reply: { person: shown(row) } };
+    }),
+  );
+
   on.shop(contract.setPin, (tx, { body, params }, caller) =>
     runCommand(tx, caller, 'set-pin', body, async () => {
+      noteChange(caller, { kind: 'crew' });
       const row = await tx
         .updateTable('person')
         .set({ pin_hash: await hash(body.pin) })
@@ -197,6 +207,7 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
 
   on.shop(contract.setPassword, (tx, { body, params, req }, caller) =>
     runCommand(tx, caller, 'set-password', body, async () => {
+      noteChange(caller, { kind: 'crew' });
       const now = await tx.selectFrom('person').select('email').where('id', '=', params.personId).executeTakeFirst();
       if (!now) throw notFound('This person');
       const email = body.email ?? now.email;
@@ -210,12 +221,14 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
         .returning(personColumns)
         .executeTakeFirstOrThrow();
       await endSessionsOf(tx, caller.shopId, params.personId, req.sessionID);
-      return { reply: { person: shown(row) }, what: 'crew' };
+      return { reply: { person: shown(row) } };
     }),
   );
 
   on.shop(contract.removePerson, (tx, { body, params, req }, caller) =>
     runCommand(tx, caller, 'remove-person', body, async () => {
+      noteChange(caller, { kind: 'crew' });
+      noteChange(caller, { kind: 'clock', personId: params.personId });
       if (params.personId === caller.personId) throw new Refusal(409, 'You cannot take yourself off the crew.');
       const row = await tx
         .updateTable('person')
@@ -227,7 +240,7 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
       if (!row) throw notFound('This person');
       await tx.updateTable('clock').set({ ended_at: new Date() }).where('person_id', '=', params.personId).where('ended_at', 'is', null).execute();
       await endSessionsOf(tx, caller.shopId, params.personId, req.sessionID);
-      return { reply: { person: shown(row) }, what: 'crew' };
+      return { reply: { person: shown(row) } };
     }),
   );
 }

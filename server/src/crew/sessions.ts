@@ -71,7 +71,7 @@ export function sessionRoutes(on: Registry): void {
     const row = (await sessionsOf(tx, caller)).find((r) => shownId(r.sid) === params.sessionId);
     if (!row) throw notFound('This device');
     await sql`delete from session where sid = ${row.sid}`.execute(tx);
-    await announce(tx, { shopId: caller.shopId, what: 'sessions', by: caller.initials });
+    await announce(tx, { shopId: caller.shopId, by: caller.initials, changes: [{ kind: 'sessions' }] });
     return { ended: true };
   });
 }

@@ -1,16 +1,19 @@
 import { sql } from 'kysely';
 import * as contract from '@bay/contract/crew';
 import type { WaitingItem } from '@bay/contract/crew';
+import type { RecordKind } from '@bay/contract/records';
 import { looksForgotten } from '@bay/core/clock';
 import { taskTitle } from '@bay/core/plan';
+import { may } from '@bay/contract/rights';
 import { runningOf } from '../clock/store.ts';
 import type { Tx } from '../db/connection.ts';
 import type { Caller, Registry } from '../http/register.ts';
 import { readHead } from '../jobs/store.ts';
-import { withoutMoney } from '../records/money.ts';
+import { ruleOf } from '../records/kind.ts';
+import { readNames, withNames, withoutMoney } from '../records/shown.ts';
 
 interface Row {
-  kind: 'ask' | 'task';
+  kind: RecordKind;
   key: string;
   data: Record<string, unknown>;
   revision: number;
@@ -30,19 +33,23 @@ async function waitingFor(tx: Tx, caller: Caller): Promise<WaitingItem[]> {
     from (
       select * from record where kind = 'ask' and not data ? 'answer' and data->>'to' = any(${sql.val(targets)})
       union all
-      select * from record where kind = 'task' and data ? 'handedTo' and data->>'handedTo' = ${caller.name} and data->>'status' in ('open', 'on-it')
+      select * from record where kind = 'task' and data ? 'handedToId' and data->>'handedToId' = ${caller.personId} and data->>'status' in ('open', 'on-it')
+      union all
+      select * from record where half_signed and by_id <> ${caller.personId} and ${may(caller.role, 'sign-gates')}
     ) r join job on job.id = r.job_id join person p on p.id = r.by_id
     where job.closed_at is null and job.withdrawn_at is null order by r.at`.execute(tx);
+  const names = await readNames(tx);
   return rows.map((r) => {
-    const data = withoutMoney(caller, r.kind, r.data);
+    const data = withNames(r.kind, withoutMoney(caller, r.kind, r.data), names);
     return {
-      sort: r.kind === 'task' ? 'step' : (r.data['ask'] as WaitingItem['sort']),
+      sort: r.kind === 'task' ? 'step' : r.kind === 'ask' ? (r.data['ask'] as WaitingItem['sort']) : 'second-signature',
       jobId: r.job_id,
       number: r.number,
       carName: r.car_name,
+      kind: r.kind,
       key: r.key,
       revision: r.revision,
-      what: r.kind === 'task' ? taskTitle(r.key) : String(r.data['what']),
+      what: r.kind === 'task' ? taskTitle(r.key) : r.kind === 'ask' ? String(r.data['what']) : (ruleOf(r.kind).title?.(r.data as never, r.key) ?? r.key),
       from: r.by,
       since: r.at.toISOString(),
       ...(typeof data['amount'] === 'number' ? { amount: data['amount'] } : {}),

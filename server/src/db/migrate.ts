@@ -1,6 +1,8 @@
 import pg from 'pg';
 import { appRole } from './connection.ts';
 import * as ground from './migrations/0001-ground.ts';
+import * as peopleById from './migrations/0004-people-by-id.ts';
+import * as volume from './migrations/0005-volume.ts';
 import * as sharedRecord from './migrations/0003-shared-record.ts';
 import * as recordsOnUnits from './migrations/0002-records-on-units.ts';
 
@@ -9,6 +11,8 @@ const migrations: readonly { name: string; up: string }[] = [
   { name: '0001-ground', up: ground.up },
   { name: '0002-records-on-units', up: recordsOnUnits.up },
   { name: '0003-shared-record', up: sharedRecord.up },
+  { name: '0004-people-by-id', up: peopleById.up },
+  { name: '0005-volume', up: volume.up },
 ];
 
 const lockNumber = 7_240_117;

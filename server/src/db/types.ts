@@ -85,6 +85,8 @@ export interface Database {
     revision: number;
     by_id: string;
     at: Stamp;
+    /** Signed by one where two are wanted. */
+    half_signed: Generated<boolean>;
   };
   log_entry: {
     id: Generated<number>;
@@ -124,6 +126,8 @@ export interface Database {
   session: { sid: string; sess: Json<Record<string, unknown>>; expire: Date };
   command: { id: string; shop_id: string; by_id: string; name: string; at: Stamp };
   command_reply: { command_id: string; shop_id: string; reply: Json<object> };
+  job_version: { shop_id: string; job_id: string; version: number };
+  job_digest: { shop_id: string; job_id: string; version: number; basis: string; digest: Json<object> };
   shop_school: { shop_id: string; question: string; side: string; by_id: string; at: Stamp };
   rate: { key: string; hits: number; resets_at: Stamp };
 }

@@ -1,15 +1,12 @@
-import { faults, observationOf } from '@bay/core/diagnosis';
-import { kindRule, stamped } from '../records/kind.ts';
+import { faults, observationOf, observations } from '@bay/core/diagnosis';
+import { badInput } from '../http/problem.ts';
+import { kindRule } from '../records/kind.ts';
 
 export const diagnosisKinds = [
   kindRule({
     kind: 'case',
     logKind: 'diagnosis',
     station: 'start',
-    prepare: (data, context) => {
-      const closed = data.closed && (context.before?.closed ?? { ...data.closed, by: context.caller.name, at: context.at });
-      return context.before ? { ...data, closed } : stamped({ ...data, closed }, context);
-    },
     describe: (data, { before }) => {
       if (data.closed && !before?.closed)
         return `found: ${faults.find((f) => f.id === data.closed!.faultId)?.title ?? data.closed.faultId}. ${data.closed.reason}`;
@@ -20,7 +17,11 @@ export const diagnosisKinds = [
     kind: 'observation',
     logKind: 'diagnosis',
     station: 'start',
-    prepare: (data, context) => stamped(data, context),
+    check: (data) => {
+      const known = observations.find((o) => o.id === data.observationId);
+      if (!known) throw badInput({ observationId: 'This observation is not known.' });
+      if (!known.outcomes.some((o) => o.id === data.outcome)) throw badInput({ outcome: 'This is no outcome of it.' });
+    },
     describe: (data) => {
       const o = observationOf(data.observationId);
       if (data.withdrawn) return `observation withdrawn: ${o.question}`;

@@ -1,17 +1,15 @@
 import { bearerOf, factDef, isFactId, readFact, showFact } from '@bay/core/facts';
 import type { FactSource, FactValue } from '@bay/core/facts';
-import { planInputOf } from '@bay/core/jobs';
-import { computePlan, hasDifference, planDifference, titleOf } from '@bay/core/plan';
+import { hasDifference, planDifference, planInputOf, Planner, titleOf } from '@bay/core/plan';
 import type { PlanDifference } from '@bay/core/plan';
 import type { FactRow } from '@bay/contract/facts';
 import type { UnitRole } from '@bay/contract/jobs';
-import { momentOf, writeLogEntry } from '../commands/run.ts';
+import { momentOf, noteChange, writeLogEntry } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import type { Caller } from '../http/register.ts';
-import { readMaterial, unitInRole } from '../jobs/store.ts';
-import { readShopSchools } from '../plan/store.ts';
-import { holdJob } from '../records/store.ts';
+import { holdJob, unitInRole } from '../jobs/store.ts';
+import { jobMaterial } from '../plan/material.ts';
 
 export interface FactWrite {
   jobId: string;
@@ -61,9 +59,9 @@ export async function writeFact(tx: Tx, caller: Caller, write: FactWrite): Promi
       current: now ? { bearerId: bearer, factId, ...now, at: now.at.toISOString() } : null,
     });
   }
-  const material = (await readMaterial(tx, [jobId])).get(jobId)!;
-  const shopSchools = await readShopSchools(tx);
-  const before = computePlan(planInputOf({ jobId, ...material, shopSchools }));
+  const material = await jobMaterial(tx, jobId);
+  const planner = new Planner();
+  const before = planner.plan(planInputOf(material));
   const at = momentOf(caller, write.at);
   const row = {
     shop_id: caller.shopId,
@@ -83,7 +81,7 @@ export async function writeFact(tx: Tx, caller: Caller, write: FactWrite): Promi
     await tx
       .insertInto('fact')
       .values(row)
-      .onConflict((c) => c.columns(['bearer_id', 'fact_id']).doUpdateSet(row))
+      .onConflict((c) => c.columns(['shop_id', 'bearer_id', 'fact_id']).doUpdateSet(row))
       .execute();
   const value: FactValue = { parts: entry.parts, typed: entry.typed, source: write.source, by: caller.name, at: at.toISOString() };
   const others = material.facts.filter((f) => !(f.bearerId === bearer && f.factId === factId));
@@ -103,7 +101,8 @@ export async function writeFact(tx: Tx, caller: Caller, write: FactWrite): Promi
           source: write.source,
         },
       ];
-  const difference = planDifference(before, computePlan(planInputOf({ jobId, ...material, facts, shopSchools })));
+  const difference = planDifference(before, planner.plan(planInputOf({ ...material, facts })));
+  noteChange(caller, { kind: 'fact', factId, revision: row.revision });
   const def = factDef(factId);
   const said = clearing
     ? `not known again: ${def.label}`

@@ -1,31 +1,52 @@
-import { interfaceOf } from '@bay/core/fit';
+import { interfaceOf, interfaces, stoodOn } from '@bay/core/fit';
+import { sameValue } from '@bay/core/rules';
+import { planInputOf } from '@bay/core/plan';
+import { chooseSchools, withSchools } from '@bay/core/schools';
+import { notFound } from '../http/problem.ts';
+import { jobMaterial } from '../plan/material.ts';
 import { kindRule } from '../records/kind.ts';
 
 const words = { 'bolts-up': 'Bolts up', adapt: 'Adapt', clash: 'Clash' } as const;
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 export const fitKinds = [
   kindRule({
     kind: 'fit',
     logKind: 'fit',
     station: 'fit',
-    prepare: (data, { before, caller, at }) => {
-      // What nobody touched in this write keeps the name and time it had.
-      const signed = <T extends { by: string; at: string } | undefined>(now: T, was: T): T =>
-        now === undefined || same(now, was) ? now : { ...now, by: caller.name, at };
-      return { judged: signed(data.judged, before?.judged), trial: signed(data.trial, before?.trial), resolution: signed(data.resolution, before?.resolution) };
+    check: (_data, { key }) => {
+      if (!interfaces.some((i) => i.id === key)) throw notFound('This interface');
+    },
+    // What a reading or a judgement stands on is kept with it, so that it is known to be stale when any of that changes.
+    complete: async (tx, data, { jobId, key, at }) => {
+      const fresh = (act: { at?: string | undefined; stoodOn?: unknown } | undefined): boolean =>
+        act !== undefined && act.at === at && act.stoodOn === undefined;
+      if (!fresh(data.trial) && !fresh(data.judged)) return data;
+      const input = planInputOf(await jobMaterial(tx, jobId));
+      const facts = withSchools(input.facts, chooseSchools(input.shopSchools, input.jobSchools));
+      const stood = stoodOn(key, { job: facts, outgoing: input.outgoing });
+      return {
+        ...data,
+        ...(data.trial && fresh(data.trial) ? { trial: { ...data.trial, stoodOn: stood } } : {}),
+        ...(data.judged && fresh(data.judged) ? { judged: { ...data.judged, stoodOn: stood } } : {}),
+      };
     },
     describe: (data, { key, before }) => {
       const title = interfaceOf(key).title;
-      if (data.trial && !same(data.trial.gapMm, before?.trial?.gapMm))
+      if (data.trial && !sameValue(data.trial.gapMm, before?.trial?.gapMm))
         return `trial fit, ${title}: ${data.trial.gapMm === undefined ? '' : `${data.trial.gapMm} mm, `}${data.trial.place}, ${data.trial.condition}. ${words[data.trial.word]}`;
       if (data.resolution && data.resolution.text !== before?.resolution?.text) return `way out, ${title}: ${data.resolution.text}`;
       if (data.resolution && data.resolution.asked.length !== before?.resolution?.asked.length) {
         const asked = data.resolution.asked.filter((id) => !before?.resolution?.asked.includes(id));
         return `knock-on of ${title} looked at: ${asked.map((id) => interfaceOf(id).title).join(', ')}`;
       }
-      if (data.judged && !same(data.judged.word, before?.judged?.word)) return `judged, ${title}: ${words[data.judged.word]}, ${data.judged.why}`;
+      if (data.judged && data.judged.word !== before?.judged?.word) return `judged, ${title}: ${words[data.judged.word]}, ${data.judged.why}`;
       return before?.resolution && !data.resolution ? `way out withdrawn: ${title}` : `changed: ${title}`;
     },
+  }),
+  kindRule({
+    kind: 'candidate',
+    logKind: 'unit',
+    station: 'scope',
+    describe: (data) => `candidate priced${data.note ? `, ${data.note}` : ''}`,
   }),
 ];

@@ -1,49 +1,29 @@
 import { faults, rankSuspects, startWeights } from '@bay/core/diagnosis';
-import { planInputOf, recordsOf } from '@bay/core/jobs';
-import { computePlan, firstClause, titleOf } from '@bay/core/plan';
+import { firstClause, titleOf } from '@bay/core/plan';
 import type { Plan } from '@bay/core/plan';
 import { stepStates } from '@bay/core/pull';
-import type { TaskRecord } from '@bay/core/pull';
+import { recordsOf } from '@bay/core/records';
 import type { JobHead, Strip } from '@bay/contract/jobs';
-import type { Material } from './store.ts';
-
-interface Hold {
-  waitsFor: string;
-  due?: string;
-  released?: unknown;
-}
-
-interface OpenCase {
-  symptom: string;
-  touched: string[];
-  closed?: unknown;
-}
-
-interface Observation {
-  caseId: string;
-  observationId: string;
-  outcome: string;
-  withdrawn?: boolean;
-}
+import type { Material } from '../plan/material.ts';
 
 const plural = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
 
 /** What holds a job, in plain words, the most serious first. `today` is an ISO date. */
-function stateOf(material: Material, plan: Plan, today: string): Strip['state'] {
-  const attempts = Object.values(recordsOf<{ result: string; at?: string }>(material, 'attempt')).sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1));
+export function stateOf(material: Material, plan: Plan, today: string): Strip['state'] {
+  const attempts = Object.values(recordsOf(material, 'attempt')).sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1));
   const last = attempts.at(-1);
   if (last && last.result !== 'runs' && attempts.length >= 3 && attempts.slice(-3).every((a) => a.result !== 'runs')) {
     return { kind: 'stop', title: 'Stop: three attempts without running', sentence: 'Find the fault before the next crank.' };
   }
-  const search = Object.entries(recordsOf<OpenCase>(material, 'case')).find(([, c]) => !c.closed);
+  const search = Object.entries(recordsOf(material, 'case')).find(([, c]) => !c.closed);
   if (search) {
     const [caseId, { symptom, touched }] = search;
-    const seen = Object.values(recordsOf<Observation>(material, 'observation')).filter((o) => o.caseId === caseId && !o.withdrawn);
+    const seen = Object.values(recordsOf(material, 'observation')).filter((o) => o.caseId === caseId && !o.withdrawn);
     const first = rankSuspects(startWeights(plan.scope, touched), seen)[0]!;
     const suspect = faults.find((f) => f.id === first.id)?.title ?? 'none of the known faults';
     return { kind: 'waits', title: `Waits for you: ${symptom}`, sentence: `${Math.round(first.now * 100)} % ${firstClause(suspect)}` };
   }
-  const holds = Object.values(recordsOf<Hold>(material, 'hold'))
+  const holds = Object.values(recordsOf(material, 'hold'))
     .filter((h) => !h.released)
     .sort((a, b) => ((a.due ?? '9') < (b.due ?? '9') ? -1 : 1));
   const hold = holds[0];
@@ -71,8 +51,8 @@ function stateOf(material: Material, plan: Plan, today: string): Strip['state'] 
 }
 
 /** "trial fit 2: sump clears": where work stands at the job's station, in one clause. */
-function doingOf(job: JobHead, material: Material, plan: Plan): string {
-  const tasks = recordsOf<TaskRecord>(material, 'task');
+export function doingOf(job: JobHead, material: Material, plan: Plan): string {
+  const tasks = recordsOf(material, 'task');
   switch (job.station) {
     case 'scope':
       return `${plural(plan.waitingFor.size, 'fact')} still asked for`;
@@ -90,19 +70,13 @@ function doingOf(job: JobHead, material: Material, plan: Plan): string {
       return `${by('bolts-up')} bolt up, ${by('adapt')} to adapt, ${plural(by('clash'), 'clash', 'clashes')}`;
     }
     case 'connect':
-      return `${Object.values(recordsOf<{ testedBy?: string }>(material, 'circuit')).filter((c) => c.testedBy).length} of ${plan.circuits.length} circuits tested`;
+      return `${Object.values(recordsOf(material, 'circuit')).filter((c) => c.tested).length} of ${plan.circuits.length} circuits tested`;
     case 'start': {
       const gate = plan.gates.find((g) => g.gate === 'First crank')!;
       const attempts = Object.keys(recordsOf(material, 'attempt')).length;
       return attempts > 0 ? `attempt ${attempts}` : `first crank ${gate.proved} of ${gate.of}`;
     }
     case 'hand-over':
-      return `${plural(Object.values(recordsOf<{ done?: unknown }>(material, 'follow-up')).filter((f) => !f.done).length, 'follow-up')} open`;
+      return `${plural(Object.values(recordsOf(material, 'follow-up')).filter((f) => !f.done).length, 'follow-up')} open`;
   }
-}
-
-/** A strip of the Floor, computed from one job's material. */
-export function stripOf(job: JobHead, material: Material, shopSchools: Record<string, string>, today: string): Omit<Strip, 'onIt'> {
-  const plan = computePlan(planInputOf({ jobId: job.id, ...material, shopSchools }));
-  return { ...job, state: stateOf(material, plan, today), doing: doingOf(job, material, plan) };
 }

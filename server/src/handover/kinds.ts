@@ -1,14 +1,10 @@
-import { kindRule, stamped } from '../records/kind.ts';
+import { kindRule } from '../records/kind.ts';
 
 export const handoverKinds = [
   kindRule({
     kind: 'follow-up',
     logKind: 'follow-up',
     station: 'hand-over',
-    prepare: (data, context) => ({
-      ...(context.before ? data : stamped(data, context)),
-      done: data.done && (context.before?.done ?? { ...data.done, by: context.caller.name, at: context.at }),
-    }),
     describe: (data, { before }) => {
       if (data.done && !before?.done) return `follow-up done: ${data.what}`;
       const when = [data.on ? `on ${data.on}` : '', data.atKm ? `at ${data.atKm} km` : ''].filter(Boolean).join(' or ');

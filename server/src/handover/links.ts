@@ -4,7 +4,7 @@ import { sql } from 'kysely';
 import type pg from 'pg';
 import * as contract from '@bay/contract/handover';
 import type { CustomerView } from '@bay/contract/handover';
-import { runCommand, writeLogEntry } from '../commands/run.ts';
+import { noteChange, runCommand, writeLogEntry } from '../commands/run.ts';
 import { inShop } from '../db/connection.ts';
 import type { Db, Tx } from '../db/connection.ts';
 import { notFound, Refusal } from '../http/problem.ts';
@@ -76,6 +76,7 @@ export function linkRoutes(on: Registry, db: Db, pool: pg.Pool): void {
     const token = randomBytes(24).toString('base64url');
     // The reply is kept so that a command sent twice answers the same; the token itself must not be kept, so it is added behind.
     const { link } = await runCommand(tx, caller, 'make-link', body, async () => {
+      noteChange(caller, { kind: 'links' });
       await readHead(tx, params.jobId);
       const linkId = randomUUID();
       await tx
@@ -90,7 +91,7 @@ export function linkRoutes(on: Registry, db: Db, pool: pg.Pool): void {
         })
         .execute();
       await writeLogEntry(tx, caller, { jobId: params.jobId, kind: 'job', text: `link for the customer made, good for ${body.days} days` });
-      return { reply: { link: (await linksOf(tx, params.jobId)).find((l) => l.id === linkId)! }, jobId: params.jobId, what: 'links' };
+      return { reply: { link: (await linksOf(tx, params.jobId)).find((l) => l.id === linkId)! }, jobId: params.jobId };
     });
     const known = await tx.selectFrom('customer_link').select('id').where('token_hash', '=', hashOf(token)).executeTakeFirst();
     if (!known) throw new Refusal(409, 'This link was made already and is shown only once. End it and make a new one.');
@@ -99,6 +100,7 @@ export function linkRoutes(on: Registry, db: Db, pool: pg.Pool): void {
 
   on.shop(contract.revokeLink, (tx, { params, body }, caller) =>
     runCommand(tx, caller, 'revoke-link', body, async () => {
+      noteChange(caller, { kind: 'links' });
       const { numUpdatedRows } = await tx
         .updateTable('customer_link')
         .set({ revoked_at: new Date() })
@@ -107,7 +109,7 @@ export function linkRoutes(on: Registry, db: Db, pool: pg.Pool): void {
         .executeTakeFirst();
       if (numUpdatedRows === 0n) throw notFound('This link');
       await writeLogEntry(tx, caller, { jobId: params.jobId, kind: 'job', text: 'link for the customer ended' });
-      return { reply: { link: (await linksOf(tx, params.jobId)).find((l) => l.id === params.linkId)! }, jobId: params.jobId, what: 'links' };
+      return { reply: { link: (await linksOf(tx, params.jobId)).find((l) => l.id === params.linkId)! }, jobId: params.jobId };
     }),
   );
 
@@ -146,7 +148,7 @@ export function linkRoutes(on: Registry, db: Db, pool: pg.Pool): void {
           .where('key', '=', body.key)
           .execute();
         const asker = await tx.selectFrom('person').select(['id', 'name', 'initials', 'role']).where('id', '=', ask.by_id).executeTakeFirstOrThrow();
-        await writeLogEntry(
+        const entryId = await writeLogEntry(
           tx,
           { shopId, personId: asker.id, ...asker },
           {
@@ -157,7 +159,15 @@ export function linkRoutes(on: Registry, db: Db, pool: pg.Pool): void {
             data: { byCustomer: true },
           },
         );
-        await announce(tx, { shopId, jobId, what: 'record:ask', by: 'customer' });
+        await announce(tx, {
+          shopId,
+          jobId,
+          by: 'customer',
+          changes: [
+            { kind: 'record', record: 'ask', key: body.key, revision: ask.revision + 1 },
+            { kind: 'log', entryId },
+          ],
+        });
         return viewOf(tx, jobId);
       }),
     tries,

@@ -42,9 +42,9 @@ export function takeoverRoutes(on: Registry): void {
       await tx
         .insertInto('looked')
         .values(row)
-        .onConflict((c) => c.columns(['job_id', 'person_id']).doUpdateSet(row))
+        .onConflict((c) => c.columns(['shop_id', 'job_id', 'person_id']).doUpdateSet(row))
         .execute();
-      return { reply: { at: row.at.toISOString() }, jobId: params.jobId, what: 'log' };
+      return { reply: { at: row.at.toISOString() }, jobId: params.jobId };
     }),
   );
 }

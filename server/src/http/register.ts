@@ -4,6 +4,7 @@ import multer from 'multer';
 import { mostPhotoBytes } from '@bay/contract/logbook';
 import type { Endpoint } from '@bay/contract/endpoint';
 import type { Role } from '@bay/contract/crew';
+import type { Change } from '@bay/contract/live';
 import type { Db, Tx } from '../db/connection.ts';
 import { inShop } from '../db/connection.ts';
 import { badInput, fieldsOf, Refusal } from './problem.ts';
@@ -16,7 +17,7 @@ export interface Caller {
   initials: string;
   role: Role;
   /** The command that runs for this caller. */
-  command?: { id: string; at?: Date; about?: string };
+  command?: { id: string; at?: Date; about?: string; changes: Change[] };
 }
 
 export interface Call<E extends Endpoint> {
@@ -100,8 +101,8 @@ export class Registry {
   }
 
   /** An endpoint inside the caller's shop: one transaction, row-level security on. */
-  shop<E extends Endpoint>(e: E, handler: (tx: Tx, call: Call<E>, caller: Caller) => Promise<z.infer<E['reply']>>): void {
-    this.app[e.method](e.path, ...(e.form ? [oneFile] : []), async (req, res) => {
+  shop<E extends Endpoint>(e: E, handler: (tx: Tx, call: Call<E>, caller: Caller) => Promise<z.infer<E['reply']>>, ...before: RequestHandler[]): void {
+    this.app[e.method](e.path, ...before, ...(e.form ? [oneFile] : []), async (req, res) => {
       const { shopId } = req.session;
       if (!shopId) throw new Refusal(401, 'Sign in first.');
       const reply = await inShop(this.db, shopId, async (tx) => {

@@ -49,7 +49,7 @@ interface Ids {
 async function material(shop: TestShop, by: Client): Promise<Ids> {
   const jobId = await bookedJob(shop.manager);
   const put = (
-    kind: 'part' | 'ask' | 'task',
+    kind: 'part' | 'ask' | 'task' | 'gate',
     key: string,
     data: Record<string, unknown>,
     who = shop.manager,
@@ -68,6 +68,9 @@ async function material(shop: TestShop, by: Client): Promise<Ids> {
   });
   const askKey = commandId();
   await put('ask', askKey, { ask: 'approval', to: 'customer', what: 'Regrind?', amount: 300 });
+  // Signed by one where two are wanted: the other is asked.
+  const first = by === shop.manager ? shop.technician : shop.manager;
+  await put('gate', 'gate-fd-brakes', { text: 'pedal held' }, first);
   const command = commandId();
   const writer = by === shop.onlooker ? shop.manager : by;
   await writer.good(writeLog, {
@@ -141,6 +144,19 @@ const calls: Record<string, (ids: Ids) => Input> = {
   }),
   readClocks: (i) => ({ params: { jobId: i.jobId } }),
   readFloor: () => ({}),
+  readYard: () => ({ query: { after: '' } }),
+  readStrip: (i) => ({ params: { jobId: i.jobId } }),
+  readFinishedJobs: () => ({}),
+  readJobParts: (i) => ({
+    params: { jobId: i.jobId },
+    query: { head: 'true', facts: 'rec-model-year' },
+  }),
+  readUnit: (i) => ({ params: { unitId: i.carId } }),
+  countersign: (i) => ({
+    params: { jobId: i.jobId, kind: 'gate', key: 'gate-fd-brakes' },
+    body: body({ revision: 1 }),
+  }),
+  renamePerson: (i) => ({ params: { personId: i.person }, body: body({ name: 'New name' }) }),
   bookIn: () => ({
     body: body({
       car: { name: 'Car', modelYear: 1970, identity: 'A-123' },
@@ -213,6 +229,8 @@ const mayCall: Record<Endpoint['access'], readonly (typeof roles)[number][]> = {
 const nothingThere = new Set(['endSession']);
 /** Lists of the whole shop: asked from another shop they answer, with nothing of this one. */
 const wholeShop = new Set([
+  'readYard',
+  'readFinishedJobs',
   'listSessions',
   'readWaiting',
   'readBench',

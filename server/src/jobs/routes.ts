@@ -1,18 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import { sql } from 'kysely';
 import * as contract from '@bay/contract/jobs';
-import type { RecordRow } from '@bay/contract/records';
 import { stationName } from '@bay/core/jobs';
-import { firstClause } from '@bay/core/plan';
 import { checkIdentity } from '@bay/core/sums';
-import { runningClocks } from '../clock/store.ts';
-import { runCommand, writeLogEntry } from '../commands/run.ts';
+import { noteChange, runCommand, writeLogEntry } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import type { Caller, Registry } from '../http/register.ts';
-import { readShopSchools } from '../plan/store.ts';
-import { stripOf } from './floor.ts';
-import { readKnowledgeOfUnit, readHead, readHeads, readMaterial, readSheet } from './store.ts';
+import { readHead } from './store.ts';
+import { insertUnit, putInRole, readUnit, readUnitPage } from './units.ts';
 
 interface NewJob {
   car: { name: string; modelYear: number; identity: string };
@@ -25,38 +21,6 @@ interface NewJob {
   bay?: string | undefined;
   identityWaived?: string | undefined;
   at?: Date | undefined;
-}
-
-async function insertUnit(
-  tx: Tx,
-  caller: Caller,
-  u: { kind: 'car' | 'engine' | 'gearbox' | 'computer' | 'loom'; name: string; identity: string | null; place: string },
-): Promise<string> {
-  const unitId = randomUUID();
-  await tx
-    .insertInto('unit')
-    .values({ id: unitId, shop_id: caller.shopId, ...u })
-    .execute();
-  return unitId;
-}
-
-async function putInRole(tx: Tx, caller: Caller, jobId: string, unitId: string, role: contract.UnitRole): Promise<void> {
-  if (role !== 'candidate') {
-    const holder = await tx
-      .selectFrom('job_unit')
-      .innerJoin('unit', 'unit.id', 'job_unit.unit_id')
-      .select(['unit.name', 'unit.id'])
-      .where('job_id', '=', jobId)
-      .where('role', '=', role)
-      .where('left_at', 'is', null)
-      .executeTakeFirst();
-    if (holder && holder.id !== unitId) throw new Refusal(409, `${holder.name} is already there as ${role.replaceAll('-', ' ')}. Move it away first.`);
-  }
-  await tx
-    .insertInto('job_unit')
-    .values({ shop_id: caller.shopId, job_id: jobId, unit_id: unitId, role })
-    .onConflict((c) => c.doNothing())
-    .execute();
 }
 
 /** Books a car in: customer, car and its own engine as units, the model year as its first fact. */
@@ -87,6 +51,7 @@ export async function insertJob(tx: Tx, caller: Caller, job: NewJob): Promise<st
       ...at,
     })
     .execute();
+  noteChange(caller, { kind: 'job' });
   const place = job.bay ? `bay ${job.bay}` : 'yard';
   const carId = await insertUnit(tx, caller, { kind: 'car', name: job.car.name, identity: check.vin, place });
   await putInRole(tx, caller, jobId, carId, 'car');
@@ -166,54 +131,18 @@ export async function updateJob(tx: Tx, caller: Caller, jobId: string, change: J
   }
   if (said.length === 0) return now;
   await tx.updateTable('job').set(set).where('id', '=', jobId).execute();
+  noteChange(caller, { kind: 'job' });
   await writeLogEntry(tx, caller, { jobId, kind: 'job', station: change.signStation ?? change.station, text: said.join('. '), at });
   return readHead(tx, jobId);
 }
 
-export { insertUnit, putInRole };
-
 export function jobRoutes(on: Registry): void {
-  on.shop(contract.readFloor, async (tx, _call, caller) => {
-    const shop = await tx.selectFrom('shop').select('bays').where('id', '=', caller.shopId).executeTakeFirstOrThrow();
-    const heads = await readHeads(tx);
-    const open = heads.filter((h) => h.closedAt === null);
-    const material = await readMaterial(
-      tx,
-      open.map((h) => h.id),
-    );
-    const schools = await readShopSchools(tx);
-    const people = await tx
-      .selectFrom('person')
-      .select(['id', 'name', 'initials', 'role'])
-      .where('active', '=', true)
-      .where('role', '<>', 'onlooker')
-      .orderBy('name')
-      .execute();
-    const today = new Date().toISOString().slice(0, 10);
-    const running = await runningClocks(tx);
-    const strips = open.map((job) => ({
-      ...stripOf(job, material.get(job.id)!, schools, today),
-      onIt: running.filter((c) => c.jobId === job.id).map((c) => ({ initials: c.initials, name: c.person, what: firstClause(c.title), since: c.startedAt })),
-    }));
-    const crew = people.map((p) => {
-      const clock = running.find((c) => c.personId === p.id);
-      const strip = strips.find((s) => s.id === clock?.jobId);
-      return {
-        ...p,
-        on: clock && strip ? { jobId: strip.id, number: strip.number, bay: strip.bay, what: firstClause(clock.title), since: clock.startedAt } : null,
-      };
-    });
-    return { bays: shop.bays, strips, finished: heads.filter((h) => h.closedAt !== null), crew };
-  });
-
   on.shop(contract.bookIn, (tx, { body }, caller) =>
     runCommand(tx, caller, 'book-in', body, async () => {
       const jobId = await insertJob(tx, caller, body);
       return { reply: { job: await readHead(tx, jobId) }, jobId };
     }),
   );
-
-  on.shop(contract.readJob, (tx, { params }, caller) => readSheet(tx, caller, params.jobId));
 
   on.shop(contract.changeJob, (tx, { params, body }, caller) =>
     runCommand(tx, caller, 'change-job', body, async () => ({
@@ -222,13 +151,9 @@ export function jobRoutes(on: Registry): void {
     })),
   );
 
-  on.shop(contract.listUnits, async (tx) => {
-    const { rows } = await sql<contract.Unit>`
-      select unit.id, unit.kind, unit.name, unit.identity, unit.place,
-        coalesce((select json_agg(json_build_object('jobId', job.id, 'number', job.number, 'role', ju.role) order by job.number) from job_unit ju join job on job.id = ju.job_id where ju.unit_id = unit.id and ju.left_at is null), '[]') as jobs
-      from unit order by unit.kind, unit.name`.execute(tx);
-    return { units: rows };
-  });
+  on.shop(contract.listUnits, (tx, { query }) => readUnitPage(tx, query));
+
+  on.shop(contract.readUnit, async (tx, { params }) => ({ unit: await readUnit(tx, params.unitId) }));
 
   on.shop(contract.addUnit, (tx, { body }, caller) =>
     runCommand(tx, caller, 'add-unit', body, async () => {
@@ -251,6 +176,8 @@ export function jobRoutes(on: Registry): void {
     runCommand(tx, caller, 'move-unit', body, async () => {
       const unit = await tx.updateTable('unit').set({ place: body.place }).where('id', '=', params.unitId).returning('name').executeTakeFirst();
       if (!unit) throw notFound('This unit');
+      noteChange(caller, { kind: 'unit', unitId: params.unitId });
+      noteChange(caller, { kind: 'job' });
       if (body.leaveJobId) {
         await tx
           .updateTable('job_unit')
@@ -280,8 +207,6 @@ export function jobRoutes(on: Registry): void {
     }),
   );
 
-  on.shop(contract.unitFacts, (tx, { params }) => readKnowledgeOfUnit(tx, params.unitId));
-
   on.shop(contract.find, async (tx, { query }) => {
     const like = `%${query.q.replace(/[\\%_]/g, '\\$&')}%`;
     const { rows } = await sql<{ kind: 'job' | 'unit' | 'part'; title: string; detail: string; to: string }>`
@@ -295,19 +220,5 @@ export function jobRoutes(on: Registry): void {
         select 'part', r.data->>'title', coalesce(r.data->>'label', '') || ', ' || coalesce(r.data->>'place', ''), '/parts/' || r.key from record r
           where r.kind = 'part' and (r.data->>'title') || ' ' || coalesce(r.data->>'label', '') ilike ${like} limit 8) parts`.execute(tx);
     return { hits: rows };
-  });
-
-  on.shop(contract.readPart, async (tx, { params }) => {
-    const row = await tx
-      .selectFrom('record')
-      .innerJoin('person', 'person.id', 'record.by_id')
-      .select(['record.job_id', 'record.data', 'record.revision', 'record.at', 'person.name as by'])
-      .where('kind', '=', 'part')
-      .where('key', '=', params.partId)
-      .executeTakeFirst();
-    if (!row) throw notFound('This part');
-    const job = await readHead(tx, row.job_id);
-    const record: RecordRow = { kind: 'part', key: params.partId, data: row.data, revision: row.revision, by: row.by, at: row.at.toISOString() };
-    return { jobId: job.id, number: job.number, carName: job.carName, record };
   });
 }

@@ -3,23 +3,22 @@ import { sql } from 'kysely';
 import pg from 'pg';
 import type { Logger } from 'pino';
 import type { Response } from 'express';
+import type { LiveEvent } from '@bay/contract/live';
 import type { Tx } from '../db/connection.ts';
 import { Refusal } from '../http/problem.ts';
 
 const channel = 'bay_change';
-
-/** What changed: small, because a notification carries at most 8000 bytes; clients fetch the rest. */
-export interface Change {
-  shopId: string;
-  jobId?: string | undefined;
-  what: string;
-  by: string;
-  /** The command that made it. */
-  id?: string | undefined;
-}
+const mostBytes = 7500;
+const firstRetryMs = 250;
+const longestRetryMs = 10_000;
 
 /** Tells every server process, at commit. */
-export const announce = (tx: Tx, change: Change): Promise<unknown> => sql`select pg_notify(${channel}, ${JSON.stringify(change)})`.execute(tx);
+export function announce(tx: Tx, event: LiveEvent): Promise<unknown> {
+  const whole = JSON.stringify(event);
+  // PostgreSQL takes less than 8000 bytes; a command that changed more says that everything is to be read again.
+  const payload = Buffer.byteLength(whole) < mostBytes ? whole : JSON.stringify({ ...event, changes: [{ kind: 'all' }] } satisfies LiveEvent);
+  return sql`select pg_notify(${channel}, ${payload})`.execute(tx);
+}
 
 /** One listening connection a process, fanned out to the browsers that are connected to it. */
 export class LiveFeed {
@@ -48,15 +47,15 @@ export class LiveFeed {
       if (this.stopped || this.client !== client) return;
       this.client = undefined;
       this.log.warn('lost the database; listening again');
-      const retry = (): void => {
+      const retry = (waitMs: number): void => {
         if (this.stopped) return;
         this.listen().then(
           // Whatever was said meanwhile is lost: everybody reads again.
           () => this.each((res) => res.write('event: again\ndata: {}\n\n')),
-          () => setTimeout(retry, 500).unref(),
+          () => setTimeout(() => retry(Math.min(waitMs * 2, longestRetryMs)), waitMs).unref(),
         );
       };
-      retry();
+      retry(firstRetryMs);
     };
     client.on('error', again);
     client.on('end', again);
@@ -66,8 +65,8 @@ export class LiveFeed {
   }
 
   private pass(payload: string): void {
-    const change = JSON.parse(payload) as Change;
-    for (const res of this.watchers.get(change.shopId) ?? []) res.write(`event: change\ndata: ${payload}\n\n`);
+    const { shopId } = JSON.parse(payload) as LiveEvent;
+    for (const res of this.watchers.get(shopId) ?? []) res.write(`event: change\ndata: ${payload}\n\n`);
   }
 
   /** How many browsers listen to this process. */

@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { bearerOf, factDef } from '@bay/core/facts';
-import { lineContextOf, planInputOf, recordsOf, stepBasis } from '@bay/core/jobs';
 import { readLogLine } from '@bay/core/logbook';
 import type { LineContext, LogEntryDraft } from '@bay/core/logbook';
-import { computePlan } from '@bay/core/plan';
+import { computePlan, lineContextOf, planInputOf, stepBasis } from '@bay/core/plan';
 import { sheetOf } from '@bay/core/prep';
+import { recordsOf } from '@bay/core/records';
 import type { RecordKind } from '@bay/contract/records';
 import { clockOff, startClock } from '../clock/store.ts';
 import { writeLogEntry } from '../commands/run.ts';
@@ -12,10 +12,10 @@ import type { Tx } from '../db/connection.ts';
 import { writeFact } from '../facts/store.ts';
 import { Refusal } from '../http/problem.ts';
 import type { Caller } from '../http/register.ts';
-import { readHead, readMaterial } from '../jobs/store.ts';
-import type { Material } from '../jobs/store.ts';
-import { readShopSchools } from '../plan/store.ts';
-import { findRecord, holdJob, writeRecord } from '../records/store.ts';
+import { holdJob, readHead } from '../jobs/store.ts';
+import { jobMaterial } from '../plan/material.ts';
+import type { Material } from '../plan/material.ts';
+import { findRecord, writeRecord } from '../records/store.ts';
 
 interface Line {
   jobId: string;
@@ -28,8 +28,8 @@ type Draft<K extends LogEntryDraft['kind']> = Extract<LogEntryDraft, { kind: K }
 
 /** What the words of a line are looked up among, as the browser has it too. */
 async function contextOf(tx: Tx, jobId: string, today: string): Promise<{ material: Material; context: LineContext }> {
-  const material = (await readMaterial(tx, [jobId])).get(jobId)!;
-  const plan = computePlan(planInputOf({ jobId, ...material, shopSchools: await readShopSchools(tx) }));
+  const material = await jobMaterial(tx, jobId);
+  const plan = computePlan(planInputOf(material));
   const people = await tx.selectFrom('person').select(['id', 'name', 'initials']).where('active', '=', true).execute();
   return { material, context: lineContextOf(material, plan, people, today) };
 }
@@ -89,7 +89,7 @@ async function addFact(tx: Tx, caller: Caller, { jobId, at }: Line, draft: Draft
 }
 
 async function release(tx: Tx, caller: Caller, line: Line, draft: Draft<'release'>): Promise<boolean> {
-  const holds = Object.entries(recordsOf<{ waitsFor: string; released?: unknown }>(line.material, 'hold'));
+  const holds = Object.entries(recordsOf(line.material, 'hold'));
   const hit = holds.find(([, h]) => !h.released && h.waitsFor.toLowerCase().includes(draft.what.toLowerCase()));
   if (!hit) return false;
   await put(tx, caller, line, 'hold', hit[0], (now) => ({ ...now, released: {} }));
@@ -138,7 +138,7 @@ export async function writeLine(
       return addReading(tx, caller, line, draft);
     case 'torque':
       return put(tx, caller, line, 'torque', `${draft.joint}:${draft.bolt}`, () => {
-        const joint = Object.values(recordsOf<{ name: string; on?: string }>(material, 'joint')).find((j) => j.name === draft.joint);
+        const joint = Object.values(recordsOf(material, 'joint')).find((j) => j.name === draft.joint);
         return {
           joint: draft.joint,
           on: joint?.on ?? 'engine',
@@ -172,7 +172,7 @@ export async function writeLine(
     case 'step':
       return put(tx, caller, line, 'task', draft.key, () => ({ status: draft.status }));
     case 'tested':
-      return put(tx, caller, line, 'circuit', draft.key, (now) => ({ ...now, testedBy: caller.name }));
+      return put(tx, caller, line, 'circuit', draft.key, (now) => ({ ...now, tested: {} }));
     case 'decision':
       if (!draft.because) throw new Refusal(422, 'A decision says why: add "because …".');
       return add(tx, caller, line, 'decision', { chosen: draft.chosen, over: draft.over, because: draft.because });
@@ -186,7 +186,6 @@ export async function writeLine(
       return add(tx, caller, line, 'ask', {
         ask: draft.ask,
         to: draft.to,
-        toName: context.people.find((p) => p.id === draft.to)?.name,
         what: draft.what,
         about: options.about,
       });

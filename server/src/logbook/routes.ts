@@ -19,7 +19,7 @@ export function logbookRoutes(on: Registry): void {
     runCommand(tx, caller, 'write-log', body, async () => {
       if (body.about) caller.command!.about = body.about;
       await writeLine(tx, caller, params.jobId, body.line, body.today, { about: body.about });
-      return { reply: { entry: await lastEntryBy(tx, params.jobId, caller.personId) }, jobId: params.jobId, what: 'log' };
+      return { reply: { entry: await lastEntryBy(tx, params.jobId, caller.personId) }, jobId: params.jobId };
     }),
   );
 
@@ -27,7 +27,6 @@ export function logbookRoutes(on: Registry): void {
     runCommand(tx, caller, 'mark-entry', body, async () => ({
       reply: { entry: await markEntry(tx, caller, params.jobId, params.entryId, body) },
       jobId: params.jobId,
-      what: 'log',
     })),
   );
 
@@ -35,7 +34,6 @@ export function logbookRoutes(on: Registry): void {
     runCommand(tx, caller, 'add-photo', body, async () => ({
       reply: { record: await keepPhoto(tx, caller, req.file?.buffer, { jobId: params.jobId, ...body }) },
       jobId: params.jobId,
-      what: 'record:photo',
     })),
   );
 }

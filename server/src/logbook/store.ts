@@ -3,6 +3,7 @@ import type { RawBuilder } from 'kysely';
 import type { LogKind } from '@bay/core/logbook';
 import type { LogEntry, LogHit } from '@bay/contract/logbook';
 import { may } from '@bay/contract/rights';
+import { noteChange } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import type { Caller } from '../http/register.ts';
@@ -25,6 +26,8 @@ export interface LogFilter {
   /** Minutes that the reader's clock is ahead of UTC: days are the reader's. */
   offset?: number;
   about?: string | undefined;
+  /** Only lines written after this one. */
+  after?: number | undefined;
 }
 
 function conditions(f: LogFilter): RawBuilder<unknown> {
@@ -37,6 +40,7 @@ function conditions(f: LogFilter): RawBuilder<unknown> {
     ...(f.from ? [sql`l.at >= ${day(f.from, 0)}`] : []),
     ...(f.to ? [sql`l.at < ${day(f.to, 1)}`] : []),
     ...(f.about ? [sql`l.about = ${f.about}`] : []),
+    ...(f.after === undefined ? [] : [sql`l.id > ${f.after}`]),
   ];
   return all.length === 0 ? sql`true` : sql.join(all, sql` and `);
 }
@@ -110,5 +114,6 @@ export async function markEntry(
     throw new Refusal(403, `${entry.by} wrote this. Only they or the manager correct it.`);
   if (mark.text === '') throw badInput({ text: mark.kind === 'corrected' ? 'Write how it should read.' : 'Say why it is struck.' });
   await tx.insertInto('log_mark').values({ shop_id: caller.shopId, entry_id: entryId, by_id: caller.personId, kind: mark.kind, text: mark.text }).execute();
+  noteChange(caller, { kind: 'log', entryId });
   return readEntry(tx, jobId, entryId);
 }

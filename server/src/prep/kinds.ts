@@ -1,14 +1,19 @@
 import { formatMeasure } from '@bay/core/units';
-import { sheetOf } from '@bay/core/prep';
-import { kindRule, stamped } from '../records/kind.ts';
+import { sheetDefs, sheetOf } from '@bay/core/prep';
+import { badInput } from '../http/problem.ts';
+import { kindRule } from '../records/kind.ts';
+
+const knownSheet = (id: string): void => {
+  if (!sheetDefs.some((d) => d.id === id)) throw badInput({ sheet: 'This sheet is not known.' });
+};
 
 export const prepKinds = [
   kindRule({
     kind: 'sheet',
+    check: (data) => knownSheet(data.sheet),
     bearer: () => 'engine',
     logKind: 'measurement',
     station: 'prep',
-    prepare: (data, context) => stamped(data, context),
     describe: (data, { before }) => {
       const def = sheetOf(data.sheet);
       const changed = def.readings.filter((r) => data.readings[r.key] !== before?.readings[r.key] && data.readings[r.key] !== undefined);
@@ -17,10 +22,10 @@ export const prepKinds = [
   }),
   kindRule({
     kind: 'limits',
+    check: (_data, { key }) => knownSheet(key),
     bearer: () => 'engine',
     logKind: 'measurement',
     station: 'prep',
-    prepare: (data, context) => stamped(data, context),
     describe: (data, { key }) =>
       `limits for ${sheetOf(key).title.toLowerCase()}: ${Object.entries(data.limits)
         .map(([n, v]) => `${n.replaceAll('-', ' ')} ${v} mm`)
@@ -31,7 +36,6 @@ export const prepKinds = [
     bearer: (data) => data.on,
     logKind: 'torque',
     station: 'prep',
-    prepare: (data, context) => stamped(data, context),
     describe: (data) => `joint: ${data.name}, ${data.bolts} bolts`,
   }),
   kindRule({
@@ -39,8 +43,6 @@ export const prepKinds = [
     bearer: (data) => data.on,
     logKind: 'torque',
     station: 'prep',
-    prepare: (data, context) =>
-      data.voided ? { ...data, voided: context.before?.voided ?? { ...data.voided, by: context.caller.name, at: context.at } } : stamped(data, context),
     describe: (data) =>
       data.voided
         ? `taken apart, torque void: ${data.joint}, bolt ${data.bolt} (${data.voided.why})`
@@ -51,10 +53,6 @@ export const prepKinds = [
     kind: 'finding',
     logKind: 'finding',
     bearer: (data) => data.on,
-    prepare: (data, context) => ({
-      ...(context.before ? data : stamped(data, context)),
-      settled: data.settled && (context.before?.settled ?? { ...data.settled, by: context.caller.name, at: context.at }),
-    }),
     describe: (data, { before }) => {
       if (data.settled && !before?.settled) return `finding settled: ${data.what}. ${data.settled.how}`;
       if (!data.settled && before?.settled) return `finding open again: ${data.what}`;

@@ -1,7 +1,6 @@
-import { stepBasis } from '@bay/core/jobs';
-import { taskTitle } from '@bay/core/plan';
+import { stepBasis, taskTitle } from '@bay/core/plan';
 import { startClock, stopClock } from '../clock/store.ts';
-import { kindRule, stamped } from '../records/kind.ts';
+import { kindRule } from '../records/kind.ts';
 
 const words = { open: 'undone', 'on-it': 'started', done: 'done', waived: 'not needed here' } as const;
 
@@ -9,7 +8,6 @@ export const pullKinds = [
   kindRule({
     kind: 'task',
     logKind: 'step',
-    prepare: (data, context) => stamped(data, context),
     describe: (data, { key }) => {
       const handed = data.handedTo ? `, handed over to ${data.handedTo}` : '';
       return `${words[data.status]}: ${taskTitle(key)}${handed}${data.note ? ` (${data.note})` : ''}`;

@@ -7,7 +7,7 @@ export function recordRoutes(on: Registry): void {
   on.shop(contract.putRecord, (tx, { params, body }, caller) =>
     runCommand(tx, caller, 'put-record', body, async () => {
       const record = await writeRecord(tx, caller, { ...params, data: body.data, revision: body.revision });
-      return { reply: { record }, jobId: params.jobId, what: `record:${params.kind}` };
+      return { reply: { record }, jobId: params.jobId };
     }),
   );
 }

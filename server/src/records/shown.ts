@@ -1,20 +1,52 @@
-import { moneyFields } from '@bay/contract/records';
-import type { RecordKind } from '@bay/contract/records';
+import { kindSchema } from '@bay/contract/records';
+import type { RecordKind, RecordRow } from '@bay/contract/records';
 import { may } from '@bay/contract/rights';
+import type { Tx } from '../db/connection.ts';
 import type { Caller } from '../http/register.ts';
 
 type Data = Record<string, unknown>;
 
+/** Names of the people of the shop by their id, those who left too: what they did keeps their name. */
+export type Names = ReadonlyMap<string, string>;
+
+export async function readNames(tx: Tx): Promise<Names> {
+  const people = await tx.selectFrom('person').select(['id', 'name']).execute();
+  return new Map(people.map((p) => [p.id, p.name]));
+}
+
+function named(data: Data, names: Names): Data {
+  const { byId } = data;
+  return typeof byId === 'string' ? { ...data, by: names.get(byId) ?? 'somebody' } : data;
+}
+
+const roles: Readonly<Record<string, string>> = { manager: 'the manager', customer: 'the customer' };
+
+/** Stored data with the names of today beside the ids of people. */
+export function withNames(kind: RecordKind, data: Data, names: Names): Data {
+  const { acts, people } = kindSchema(kind);
+  const out = named(data, names);
+  for (const act of [...acts, 'second']) if (typeof out[act] === 'object' && out[act] !== null) out[act] = named(out[act] as Data, names);
+  for (const [field, shown] of Object.entries(people)) {
+    const name = names.get(String(out[field])) ?? roles[String(out[field])];
+    if (name) out[shown] = name;
+  }
+  return out;
+}
+
 /** A record as this person may see it: amounts of money only for those who may see money. */
 export function withoutMoney(caller: Caller, kind: RecordKind, data: Data): Data {
-  const hidden = moneyFields[kind];
-  if (!hidden || may(caller.role, 'see-money')) return data;
-  return Object.fromEntries(Object.entries(data).filter(([field]) => !hidden.includes(field)));
+  const { money } = kindSchema(kind);
+  if (money.length === 0 || may(caller.role, 'see-money')) return data;
+  return Object.fromEntries(Object.entries(data).filter(([field]) => !money.includes(field)));
 }
 
 /** What somebody cannot see they cannot erase by writing the rest. */
 export function keepMoney(caller: Caller, kind: RecordKind, data: Data, before: Data | undefined): Data {
-  const hidden = moneyFields[kind];
-  if (!hidden || !before || may(caller.role, 'see-money')) return data;
-  return { ...data, ...Object.fromEntries(hidden.filter((f) => before[f] !== undefined && data[f] === undefined).map((f) => [f, before[f]])) };
+  const { money } = kindSchema(kind);
+  if (!before || money.length === 0 || may(caller.role, 'see-money')) return data;
+  return { ...data, ...Object.fromEntries(money.filter((f) => before[f] !== undefined && data[f] === undefined).map((f) => [f, before[f]])) };
 }
+
+/** A stored row as it is sent. */
+export const shownRow = (row: Omit<RecordRow, 'data'> & { data: Data }, names: Names): RecordRow =>
+  ({ ...row, data: withNames(row.kind, row.data, names) }) as RecordRow;

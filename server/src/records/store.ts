@@ -1,27 +1,24 @@
 import { sql } from 'kysely';
 import type { RawBuilder } from 'kysely';
 import type { UnitRole } from '@bay/contract/jobs';
+import { kindSchema } from '@bay/contract/records';
 import type { RecordKind, RecordRow } from '@bay/contract/records';
-import { recordSchemas } from '@bay/contract/records';
+import { momentOf, noteChange, writeLogEntry } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
-import { badInput, fieldsOf, notFound, Refusal } from '../http/problem.ts';
+import { badInput, fieldsOf, Refusal } from '../http/problem.ts';
 import type { Caller } from '../http/register.ts';
-import { momentOf, writeLogEntry } from '../commands/run.ts';
-import { unitInRole } from '../jobs/store.ts';
-import { ruleOf } from './kinds.ts';
-import { keepMoney, withoutMoney } from './money.ts';
+import { holdJob, unitInRole } from '../jobs/store.ts';
+import { ruleOf } from './kind.ts';
+import { keepMoney, readNames, withNames, withoutMoney } from './shown.ts';
+import { stamped } from './stamp.ts';
 
-/** A job's row lock: writes on one job take turns, so that two of them never cross. Lines that only speak of the job pass. */
-export async function holdJob(tx: Tx, jobId: string): Promise<void> {
-  const job = await tx.selectFrom('job').select('id').where('id', '=', jobId).forNoKeyUpdate().executeTakeFirst();
-  if (!job) throw notFound('This job');
-}
+type Data = Record<string, unknown>;
 
 /** A record hangs on the job itself or on a unit that serves it. */
 const bearers = (jobId: string): RawBuilder<boolean> =>
   sql`(record.bearer_id = ${jobId} or record.bearer_id in (select unit_id from job_unit where job_id = ${jobId} and left_at is null))`;
 
-/** A record as it is now, wherever on the job it hangs. */
+/** A record as it is stored now, wherever on the job it hangs. */
 export async function findRecord(tx: Tx, jobId: string, kind: RecordKind, key: string) {
   return tx
     .selectFrom('record')
@@ -37,52 +34,102 @@ export interface RecordWrite {
   jobId: string;
   kind: RecordKind;
   key: string;
-  data: Record<string, unknown>;
+  data: Data;
   /** Revision the writer saw; 0 when there was none. */
   revision: number;
   /** Only the demo loader writes in the past. */
   at?: Date | undefined;
 }
 
-/** Writes one record and its line in the logbook. Refuses an old revision with the row as it is now. */
+type Stored = NonNullable<Awaited<ReturnType<typeof findRecord>>>;
+
+/** Refuses an old revision with the row as it is now and who changed it. */
+async function refuseOld(tx: Tx, caller: Caller, { kind, key, revision }: RecordWrite, now: Stored | undefined): Promise<void> {
+  if ((now?.revision ?? 0) === revision) return;
+  const data = now && withNames(kind, withoutMoney(caller, kind, now.data), await readNames(tx));
+  const current = now ? { kind, key, data, revision: now.revision, by: now.by, at: now.at.toISOString() } : null;
+  throw new Refusal(409, now ? `${now.by} changed this meanwhile.` : 'This was removed meanwhile.', { current });
+}
+
+/** Writes one record and its line in the logbook. */
 export async function writeRecord(tx: Tx, caller: Caller, write: RecordWrite): Promise<RecordRow> {
   const { jobId, kind, key } = write;
-  const schema = recordSchemas[kind];
-  const read = schema.safeParse(write.data);
+  const read = kindSchema(kind).input.safeParse(write.data);
   if (!read.success) throw badInput(fieldsOf(read.error));
   await holdJob(tx, jobId);
   const now = await findRecord(tx, jobId, kind, key);
-  if ((now?.revision ?? 0) !== write.revision) {
-    const current: RecordRow | null = now
-      ? { kind, key, data: withoutMoney(caller, kind, now.data), revision: now.revision, by: now.by, at: now.at.toISOString() }
-      : null;
-    throw new Refusal(409, now ? `${now.by} changed this meanwhile.` : 'This was removed meanwhile.', { current });
-  }
+  await refuseOld(tx, caller, write, now);
   const at = momentOf(caller, write.at);
   const rule = ruleOf(kind);
-  const context = { key, before: now?.data as never, caller, at: at.toISOString() };
-  const data = keepMoney(caller, kind, (rule.prepare?.(read.data as never, context) ?? read.data) as Record<string, unknown>, now?.data);
+  const context = { jobId, key, before: now?.data as never, caller, at: at.toISOString() };
+  rule.check?.(read.data as never, context);
+  const checked = (rule.settle?.(read.data as never, context) ?? read.data) as Data;
+  const signed = stamped(kind, keepMoney(caller, kind, checked, now?.data), now?.data, context);
+  const data = ((await rule.complete?.(tx, signed as never, context)) ?? signed) as Data;
   const on: UnitRole | undefined = rule.bearer?.(data as never);
   const bearer = now?.bearer_id ?? (on ? (await unitInRole(tx, jobId, on)).id : jobId);
   const revision = write.revision + 1;
-  const row = { data: JSON.stringify(data), revision, by_id: caller.personId, at, job_id: jobId };
+  const halfSigned = data['second'] === undefined && (rule.wantsSecond?.(data as never, key) ?? false);
+  const row = { data: JSON.stringify(data), revision, by_id: caller.personId, at, job_id: jobId, half_signed: halfSigned };
   // A unit may serve two jobs, whose locks do not exclude each other: the revision is looked at once more in the write itself.
   const written = await tx
     .insertInto('record')
     .values({ shop_id: caller.shopId, bearer_id: bearer, kind, key, ...row })
-    .onConflict((c) => c.columns(['bearer_id', 'kind', 'key']).doUpdateSet(row).where('record.revision', '=', write.revision))
+    .onConflict((c) => c.columns(['shop_id', 'bearer_id', 'kind', 'key']).doUpdateSet(row).where('record.revision', '=', write.revision))
     .returning('revision')
     .executeTakeFirst();
   if (!written) throw new Refusal(409, 'Somebody changed this meanwhile, on another job that this unit serves. Load it again.');
+  noteChange(caller, { kind: 'record', record: kind, key, revision });
+  const names = await readNames(tx);
+  const shown = withNames(kind, withoutMoney(caller, kind, data), names);
   await writeLogEntry(tx, caller, {
     jobId,
     kind: typeof rule.logKind === 'function' ? rule.logKind(data as never, context) : rule.logKind,
     station: rule.station,
-    text: rule.describe(data as never, context),
+    text: rule.describe(withNames(kind, data, names) as never, context),
     about: rule.about?.(data as never, key) ?? key,
     data: { record: kind, key, revision, ...(now ? { before: now.data } : {}) },
     at: write.at,
   });
-  await rule.after?.(tx, data as never, { ...context, jobId });
-  return { kind, key, data: withoutMoney(caller, kind, data), revision, by: caller.name, at: at.toISOString() };
+  await rule.after?.(tx, data as never, context);
+  return { kind, key, data: shown, revision, by: caller.name, at: at.toISOString() } as unknown as RecordRow;
+}
+
+/** The second person signs what the first wrote: their own act, under their own name. */
+export async function writeSecond(tx: Tx, caller: Caller, signer: { personId: string; name: string }, write: Omit<RecordWrite, 'data'>): Promise<RecordRow> {
+  const { jobId, kind, key } = write;
+  await holdJob(tx, jobId);
+  const now = await findRecord(tx, jobId, kind, key);
+  if (!now) throw new Refusal(404, 'There is nothing to sign here.');
+  await refuseOld(tx, caller, { ...write, data: {} }, now);
+  const rule = ruleOf(kind);
+  const first = firstSigner(kind, now.data);
+  if (!rule.wantsSecond?.(now.data as never, key)) throw new Refusal(409, 'This wants one signature, and has it.');
+  if (now.data['second']) throw new Refusal(409, 'Two people have signed this already.');
+  if (first === signer.personId) throw new Refusal(409, 'The second signature is another person.');
+  const at = momentOf(caller, write.at);
+  const data = { ...now.data, second: { byId: signer.personId, at: at.toISOString() } };
+  const row = { data: JSON.stringify(data), revision: now.revision + 1, by_id: signer.personId, at, half_signed: false };
+  await tx.updateTable('record').set(row).where('bearer_id', '=', now.bearer_id).where('kind', '=', kind).where('key', '=', key).execute();
+  noteChange(caller, { kind: 'record', record: kind, key, revision: row.revision });
+  await writeLogEntry(
+    tx,
+    { ...caller, personId: signer.personId, name: signer.name },
+    {
+      jobId,
+      kind: 'gate',
+      text: `second signature: ${rule.title?.(now.data as never, key) ?? key}`,
+      about: key,
+      data: { record: kind, key, revision: row.revision },
+      at: write.at,
+    },
+  );
+  const shown = withNames(kind, withoutMoney(caller, kind, data), await readNames(tx));
+  return { kind, key, data: shown, revision: row.revision, by: signer.name, at: at.toISOString() } as unknown as RecordRow;
+}
+
+/** Who signed first: the latest of the acts and of the whole, which a second signature stands under. */
+function firstSigner(kind: RecordKind, data: Data): unknown {
+  const stamps = [data, ...kindSchema(kind).acts.map((act) => data[act] as Data | undefined)].filter((s): s is Data => typeof s?.['at'] === 'string');
+  return stamps.sort((a, b) => (String(a['at']) < String(b['at']) ? 1 : -1))[0]?.['byId'];
 }

@@ -286,7 +286,7 @@ describe('three processes behind a plain TCP balancer', () => {
         params: { jobId, kind: 'hold', key },
         body: { commandId: commandId(), data: { waitsFor: 'air' }, revision: 0 },
       });
-    const changes = (port: number) => (heard.get(port) ?? '').split('record:hold').length - 1;
+    const changes = (port: number) => (heard.get(port) ?? '').split('"record":"hold"').length - 1;
     const until = async (n: number, ports: number[]) => {
       for (let i = 0; i < 60 && !ports.every((p) => changes(p) >= n); i += 1) await pause(50);
       return ports.map(changes);
@@ -355,9 +355,9 @@ describe.runIf(ownCluster)('a database that is restarted', () => {
     expect(heard, 'listeners are told to read anew').toContain('event: again');
     const before = heard.length;
     await write(own.technician, 'after the restart', commandId(), job);
-    for (let i = 0; i < 60 && !heard.slice(before).includes('"what":"log"'); i += 1)
+    for (let i = 0; i < 60 && !heard.slice(before).includes('"kind":"log"'); i += 1)
       await pause(50);
-    expect(heard.slice(before)).toContain('"what":"log"');
+    expect(heard.slice(before)).toContain('"kind":"log"');
     await server.stop();
     await listening;
     const client = new pg.Client({ connectionString: url });

@@ -1,0 +1,37 @@
+import { z } from 'zod';
+import { attemptResults, provisionalKindIds } from '@bay/core/commissioning';
+import { act, amount, kind, text } from './kind.ts';
+
+export const commissioningKinds = {
+  gate: kind<'gate'>(
+    z.object({
+      text: text(500),
+      reading: text(80).optional(),
+      override: z.object({ reason: text(500) }).optional(),
+      voided: z.object({ why: text(200) }).optional(),
+    }),
+    { acts: ['override', 'voided'] },
+  ),
+  priming: kind<'priming'>(z.object({ way: text(60), bar: amount.min(0).max(20), seconds: amount.min(0).max(3600), note: text(300).optional() })),
+  attempt: kind<'attempt'>(
+    z.object({
+      number: z.number().int().min(1),
+      seconds: amount.min(0).max(60),
+      result: z.enum(attemptResults),
+      volts: amount.min(0).max(40).optional(),
+      rpm: amount.min(0).max(10000).optional(),
+      heard: text(300).optional(),
+      change: text(300).optional(),
+    }),
+  ),
+  signature: kind<'signature'>(z.object({ what: text(80), statement: text(500) })),
+  provisional: kind<'provisional'>(
+    z.object({
+      what: text(200).min(2, 'Say what is provisional.'),
+      kind: z.enum(provisionalKindIds).optional(),
+      ends: text(200).optional(),
+      ended: act,
+    }),
+    { acts: ['ended'], signed: 'once' },
+  ),
+};

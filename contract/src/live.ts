@@ -1,0 +1,32 @@
+import { z } from 'zod';
+import type { RecordKind } from '@bay/core/records';
+import { id } from './endpoint.ts';
+
+/** One thing that changed: small, because a notification carries little; a device fetches what it shows of it. */
+export const change = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('record'), record: z.custom<RecordKind>((v) => typeof v === 'string'), key: z.string(), revision: z.number() }),
+  z.object({ kind: z.literal('fact'), factId: z.string(), revision: z.number() }),
+  z.object({ kind: z.literal('log'), entryId: z.number() }),
+  /** The job's own row, or which units serve it. */
+  z.object({ kind: z.literal('job') }),
+  z.object({ kind: z.literal('clock'), personId: id }),
+  z.object({ kind: z.literal('unit'), unitId: id }),
+  z.object({ kind: z.literal('links') }),
+  z.object({ kind: z.literal('schools') }),
+  z.object({ kind: z.literal('crew') }),
+  z.object({ kind: z.literal('sessions') }),
+  /** More than can be named: everything on the job is read again. */
+  z.object({ kind: z.literal('all') }),
+]);
+export type Change = z.infer<typeof change>;
+
+/** What a command changed, told to every device of the shop at its commit. */
+export const liveEvent = z.object({
+  shopId: id,
+  jobId: id.optional(),
+  by: z.string(),
+  /** The command that did it. */
+  id: id.optional(),
+  changes: z.array(change),
+});
+export type LiveEvent = z.infer<typeof liveEvent>;

@@ -1,0 +1,34 @@
+import { z } from 'zod';
+import { unitRoles } from '@bay/core/jobs';
+import { boltedRoles } from '@bay/core/prep';
+import { amount, kind, text } from './kind.ts';
+
+export const prepKinds = {
+  sheet: kind<'sheet'>(z.object({ sheet: text(20), place: text(10), readings: z.record(z.string(), amount), typed: z.record(z.string(), z.string()) })),
+  limits: kind<'limits'>(z.object({ limits: z.record(z.string(), amount), source: text(200) })),
+  joint: kind<'joint'>(
+    z.object({ name: text(80).min(2, 'Name the joint.'), on: z.enum(boltedRoles).default('engine'), bolts: z.number().int().min(1).max(60) }),
+  ),
+  torque: kind<'torque'>(
+    z.object({
+      joint: text(80),
+      on: z.enum(boltedRoles).default('engine'),
+      bolt: text(10),
+      stagesNm: z.array(amount.positive().max(2000)).max(6),
+      angleDeg: amount.positive().max(720).optional(),
+      source: text(200),
+      voided: z.object({ why: text(200) }).optional(),
+    }),
+    { acts: ['voided'] },
+  ),
+  finding: kind<'finding'>(
+    z.object({
+      on: z.enum(unitRoles),
+      what: text(300).min(3, 'Say what was found.'),
+      lookedAt: text(40).optional(),
+      follows: text(300).optional(),
+      settled: z.object({ how: text(300).min(3, 'Say how it was settled.') }).optional(),
+    }),
+    { acts: ['settled'], signed: 'once' },
+  ),
+};

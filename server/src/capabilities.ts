@@ -1,0 +1,71 @@
+import type pg from 'pg';
+import { calcRoutes } from './calc/routes.ts';
+import { clockRoutes } from './clock/routes.ts';
+import { commandRoutes } from './commands/routes.ts';
+import { commissioningKinds } from './commissioning/kinds.ts';
+import { benchRoutes } from './crew/bench.ts';
+import { countersignRoutes } from './crew/countersign.ts';
+import { crewRoutes } from './crew/routes.ts';
+import { sessionRoutes } from './crew/sessions.ts';
+import { waitingRoutes } from './crew/waiting.ts';
+import type { Db } from './db/connection.ts';
+import { diagnosisKinds } from './diagnosis/kinds.ts';
+import { donorKinds } from './donors/kinds.ts';
+import { donorRoutes } from './donors/routes.ts';
+import { factRoutes } from './facts/routes.ts';
+import { fitKinds } from './fit/kinds.ts';
+import { floorRoutes } from './floor/routes.ts';
+import { handoverKinds } from './handover/kinds.ts';
+import { linkRoutes } from './handover/links.ts';
+import { takeoverRoutes } from './handover/takeover.ts';
+import type { Registry } from './http/register.ts';
+import { jobRoutes } from './jobs/routes.ts';
+import { kitKinds } from './kit/kinds.ts';
+import { logbookKinds } from './logbook/kinds.ts';
+import { logbookRoutes } from './logbook/routes.ts';
+import { prepKinds } from './prep/kinds.ts';
+import { pullKinds } from './pull/kinds.ts';
+import { registerKinds } from './records/kind.ts';
+import { recordRoutes } from './records/routes.ts';
+import { schoolKinds } from './schools/kinds.ts';
+import { schoolRoutes } from './schools/routes.ts';
+import { sheetRoutes } from './sheet/routes.ts';
+import { systemsKinds } from './systems/kinds.ts';
+
+/** What the capabilities bring: the kinds of records that each knows how to write. A new one is added here and nowhere else. */
+for (const kinds of [
+  commissioningKinds,
+  diagnosisKinds,
+  donorKinds,
+  fitKinds,
+  handoverKinds,
+  kitKinds,
+  logbookKinds,
+  prepKinds,
+  pullKinds,
+  schoolKinds,
+  systemsKinds,
+])
+  registerKinds(kinds);
+
+/** What the capabilities bring: the handlers of their endpoints. */
+export function registerRoutes(on: Registry, db: Db, pool: pg.Pool): void {
+  crewRoutes(on, db, pool);
+  countersignRoutes(on, pool);
+  jobRoutes(on);
+  floorRoutes(on);
+  sheetRoutes(on);
+  factRoutes(on);
+  recordRoutes(on);
+  donorRoutes(on);
+  logbookRoutes(on);
+  clockRoutes(on);
+  sessionRoutes(on);
+  waitingRoutes(on);
+  benchRoutes(on);
+  takeoverRoutes(on);
+  linkRoutes(on, db, pool);
+  commandRoutes(on);
+  schoolRoutes(on);
+  calcRoutes(on);
+}

@@ -1,0 +1,91 @@
+import { createHash } from 'node:crypto';
+import { sql } from 'kysely';
+import type { JobHead, Strip } from '@bay/contract/jobs';
+import { computePlan, planInputOf, workSteps } from '@bay/core/plan';
+import type { WorkStep } from '@bay/core/jobs';
+import { recordsOf } from '@bay/core/records';
+import type { Tx } from '../db/connection.ts';
+import type { Caller } from '../http/register.ts';
+import { readMaterial } from '../plan/material.ts';
+import type { Material } from '../plan/material.ts';
+import { readShopSchools } from '../schools/store.ts';
+import { doingOf, stateOf } from './strip.ts';
+
+/** A step that somebody could take up, as lists over many jobs show it. */
+export type OpenStep = Pick<WorkStep, 'key' | 'title' | 'station' | 'status' | 'minutes' | 'caution' | 'thenWait'> & { revision: number; handedToId?: string };
+
+/**
+ * What lists over many jobs show of one: computed from its whole plan, and kept beside the version of the job it was computed
+ * from. Triggers count the version up whenever a fact, a record, a unit or the job itself changes, so a digest is never shown
+ * after what it was made from has changed, whichever process made it.
+ */
+export interface Digest {
+  state: Strip['state'];
+  doing: string;
+  steps: OpenStep[];
+}
+
+/** Work ahead of a job's own station is possible, but is not what comes next: only what is on, given to somebody, or free here. */
+function openSteps(job: JobHead, material: Material, plan: ReturnType<typeof computePlan>): OpenStep[] {
+  const tasks = recordsOf(material, 'task');
+  const revisions = new Map(material.records.filter((r) => r.kind === 'task').map((r) => [r.key, r.revision]));
+  return workSteps(
+    plan,
+    tasks,
+    material.units.some((u) => u.role === 'donor'),
+  )
+    .filter((s) => s.status !== 'done' && s.status !== 'waived')
+    .filter((s) => (s.status === 'free' && s.station === job.station) || s.status === 'on-it' || s.record?.handedToId !== undefined)
+    .map(({ key, title, station, status, minutes, caution, thenWait, record }) => ({
+      key,
+      title,
+      station,
+      status,
+      ...(minutes ? { minutes } : {}),
+      ...(caution ? { caution } : {}),
+      ...(thenWait ? { thenWait } : {}),
+      ...(record?.handedToId ? { handedToId: record.handedToId } : {}),
+      revision: revisions.get(key) ?? 0,
+    }));
+}
+
+export function digestOf(job: JobHead, material: Material, shopSchools: Record<string, string>, today: string): Digest {
+  const plan = computePlan(planInputOf({ jobId: job.id, ...material, shopSchools }));
+  return { state: stateOf(material, plan, today), doing: doingOf(job, material, plan), steps: openSteps(job, material, plan) };
+}
+
+/** What a digest depends on beside the job: the schools of the shop, the day, and the way it is made. */
+const basisOf = (schools: Record<string, string>, today: string): string =>
+  createHash('sha256')
+    .update(JSON.stringify(['1', today, Object.entries(schools).sort()]))
+    .digest('hex')
+    .slice(0, 16);
+
+/** Digests of jobs: those that stand are read, the others are made and kept. */
+export async function readDigests(tx: Tx, caller: Pick<Caller, 'shopId'>, jobs: readonly JobHead[], today: string): Promise<Map<string, Digest>> {
+  const digests = new Map<string, Digest>();
+  if (jobs.length === 0) return digests;
+  const schools = await readShopSchools(tx);
+  const basis = basisOf(schools, today);
+  const ids = sql.val(jobs.map((j) => j.id));
+  const { rows } = await sql<{ job_id: string; version: number; digest: Digest | null }>`
+    select v.job_id, v.version, d.digest from job_version v
+    left join job_digest d on d.job_id = v.job_id and d.version = v.version and d.basis = ${basis}
+    where v.job_id = any(${ids}::uuid[])`.execute(tx);
+  const versions = new Map(rows.map((r) => [r.job_id, r.version]));
+  for (const row of rows) if (row.digest) digests.set(row.job_id, row.digest);
+  const missing = jobs.filter((j) => !digests.has(j.id));
+  if (missing.length === 0) return digests;
+  const material = await readMaterial(
+    tx,
+    missing.map((j) => j.id),
+  );
+  const made = missing.map((job) => ({ job_id: job.id, version: versions.get(job.id) ?? 0, digest: digestOf(job, material.get(job.id)!, schools, today) }));
+  for (const { job_id, digest } of made) digests.set(job_id, digest);
+  await sql`
+    insert into job_digest (shop_id, job_id, version, basis, digest)
+    select ${caller.shopId}, m.job_id, m.version, ${basis}, m.digest from jsonb_to_recordset(${JSON.stringify(made)}::jsonb) as m(job_id uuid, version bigint, digest jsonb)
+    on conflict (shop_id, job_id) do update set version = excluded.version, basis = excluded.basis, digest = excluded.digest
+    where job_digest.version <= excluded.version`.execute(tx);
+  return digests;
+}
