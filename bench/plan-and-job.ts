@@ -1,8 +1,7 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { randomUUID } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
-import { planInputOf } from '@bay/core/jobs';
-import { computePlan } from '@bay/core/plan';
+import { planInputOf, Planner } from '@bay/core/plan';
 import { pullSteps } from '@bay/core/pull';
 import { interfaces } from '@bay/core/fit';
 import { kitLines } from '@bay/core/kit';
@@ -11,7 +10,7 @@ import { usualCircuits } from '@bay/core/systems';
 import * as jobs from '@bay/contract/jobs';
 import { putRecord } from '@bay/contract/records';
 import { inShop } from '../server/src/db/connection.ts';
-import { sheetSql } from '../server/src/jobs/store.ts';
+import { bareSheet } from '../server/src/sheet/store.ts';
 import { startServer } from '../server/src/testing/harness.ts';
 import { demoJobs, demoManager, runShop } from '../e2e/shop.ts';
 import { ms, quantile, report, times } from './measure.ts';
@@ -33,7 +32,7 @@ export async function planAndJob(): Promise<void> {
     const lifts = ['engine-alone', 'engine-and-gearbox', 'on-subframe'];
     const plan = (i: number): void => {
       const facts = new Map(input.facts).set('cho-unit-lift', { parts: { value: lifts[i % 3]! }, typed: {}, source: 'assumed' });
-      computePlan({ ...input, facts, jobSchools: i % 2 ? { 'sch-fuel-open-when': 'sch-fuel-open-when-b' } : {} });
+      new Planner().plan({ ...input, facts, jobSchools: i % 2 ? { 'sch-fuel-open-when': 'sch-fuel-open-when-b' } : {} });
     };
     for (let i = 0; i < 60; i += 1) plan(i);
     const planned = await times(120, () => Promise.resolve(plan(Math.floor(Math.random() * 6))));
@@ -57,8 +56,12 @@ export async function planAndJob(): Promise<void> {
           .values(Array.from({ length: 500 }, (_, n) => row(i + n)))
           .execute();
     });
+    const bearers = [job, ...sheet.units.map((u) => u.id)];
     const open = () => manager.good(jobs.readJob, { params: { jobId: job } });
-    const bare = () => inShop(shop.server.db, shopId, (tx) => sheetSql(job, 80).execute(tx));
+    const bare = () =>
+      inShop(shop.server.db, shopId, async (tx) => {
+        for (const question of bareSheet(job, bearers)) await question.execute(tx);
+      });
     await times(30, open);
     await times(30, bare);
     const opened: number[] = [];
@@ -83,7 +86,7 @@ export async function planAndJob(): Promise<void> {
     const seen = await times(100, async () => {
       const key = randomUUID();
       const heard = (async () => {
-        for (let text = ''; !text.includes('record:hold');) text += decoder.decode((await reader.read()).value);
+        for (let text = ''; !text.includes(key);) text += decoder.decode((await reader.read()).value);
       })();
       await manager.good(putRecord, { params: { jobId: job, kind: 'hold', key }, body: { commandId: randomUUID(), data: { waitsFor: 'bench' }, revision: 0 } });
       await heard;

@@ -3,7 +3,7 @@ import { factDef, isFactId, readFact } from '@bay/core/facts';
 import { bareContext, readLogLine } from '@bay/core/logbook';
 import { titleOf } from '@bay/core/plan';
 import { checkIdentity } from '@bay/core/sums';
-import { recordSchemas } from '@bay/contract/records';
+import { kindSchema } from '@bay/contract/records';
 import { camper } from './camper.ts';
 import { flatbed } from './flatbed.ts';
 import { coupe, pickup, saloon } from './others.ts';
@@ -42,7 +42,7 @@ describe('the demo shop', () => {
       for (const act of job.acts) {
         if (!('record' in act)) continue;
         const [kind, key, data] = act.record;
-        expect(recordSchemas[kind].safeParse(data).success, `${kind} ${key}`).toBe(true);
+        expect(kindSchema(kind).input.safeParse(data).success, `${kind} ${key}`).toBe(true);
         if (kind === 'fit' || kind === 'kit' || kind === 'gate') expect(titleOf(key)).not.toBe(key);
       }
     });

@@ -1,3 +1,4 @@
+import '../server/src/capabilities.ts';
 import { makeShop, insertPerson } from '../server/src/crew/routes.ts';
 import { inShop, openDb, openPool } from '../server/src/db/connection.ts';
 import type { Db, Tx } from '../server/src/db/connection.ts';
@@ -5,7 +6,8 @@ import { migrate } from '../server/src/db/migrate.ts';
 import { writeFact } from '../server/src/facts/store.ts';
 import type { Caller } from '../server/src/http/register.ts';
 import { Refusal } from '../server/src/http/problem.ts';
-import { insertJob, insertUnit, putInRole, updateJob } from '../server/src/jobs/routes.ts';
+import { insertJob, updateJob } from '../server/src/jobs/routes.ts';
+import { insertUnit, putInRole } from '../server/src/jobs/units.ts';
 import { readHead } from '../server/src/jobs/store.ts';
 import { keepPhoto } from '../server/src/logbook/photos.ts';
 import { writeLine } from '../server/src/logbook/lines.ts';
@@ -52,7 +54,10 @@ async function act(tx: Tx, callers: ReadonlyMap<string, Caller>, jobId: string, 
   } else if ('record' in a) {
     const [kind, key, data] = a.record;
     const known = await findRecord(tx, jobId, kind, key);
-    await writeRecord(tx, caller, { jobId, kind, key, data, revision: known?.revision ?? 0, at });
+    // The demo names people by their initials; records know them by id.
+    const { handedTo, ...rest } = data;
+    const given = typeof handedTo === 'string' ? { handedToId: callers.get(handedTo)!.personId } : {};
+    await writeRecord(tx, caller, { jobId, kind, key, data: { ...rest, ...given }, revision: known?.revision ?? 0, at });
   } else if ('photo' in a) {
     const [photoId, scene, caption, about] = a.photo;
     await keepPhoto(tx, caller, await draw(scene), { jobId, photoId, caption, about, at });

@@ -29,7 +29,7 @@ export const saloon: DemoJob = {
     { when: [3, '15:40'], by: 'RS', line: 'held: waiting for hoist chain inspection, tomorrow' },
     { when: [1, '10:00'], by: 'RS', line: 'bolts of the front pipe soaked again, two will not turn' },
     { when: [1, '10:05'], by: 'RS', line: 'drained 6.2 l coolant' },
-    { when: [1, '16:30'], by: 'RS', record: ['task', 'rm-penetrant', { status: 'open', handedTo: 'Osk Tiller', note: 'handed over to Osk Tiller' }] },
+    { when: [1, '16:30'], by: 'RS', record: ['task', 'rm-penetrant', { status: 'open', handedTo: 'OT' }] },
   ],
 };
 

@@ -11,7 +11,7 @@ const proofs: Act[] = gateLines
   .map((l, i) => ({
     when: [l.id.startsWith('gate-fs') || l.id.startsWith('gate-fc') ? 1 : 4, `${String(8 + Math.floor(i / 12)).padStart(2, '0')}:${String((i % 12) * 5).padStart(2, '0')}`],
     by: i % 3 === 0 ? 'MH' : 'JV',
-    record: ['gate', l.id, { text: 'looked at, agrees', ...(/reading/.test(l.proof) ? { reading: { 'gate-fc-battery': '12.7 V rest, 10.4 V under load', 'gate-fs-oil-pressure': '3.1 bar after 22 s', 'gate-fs-leak': '3.9 bar held 2 min, dry' }[l.id] ?? 'in limits, on the sheet' } : {}) }],
+    record: ['gate', l.id, { text: 'looked at, agrees', ...(l.proof.some((p) => 'reading' in p) ? { reading: { 'gate-cu-pickup': '8 mm', 'gate-ei-converter': '4.1 mm', 'gate-fc-battery': '12.7 V rest, 10.4 V under load', 'gate-fs-oil-pressure': '3.1 bar after 22 s', 'gate-fs-leak': '3.9 bar held 2 min, dry' }[l.id] ?? 'in limits, on the sheet' } : {}) }],
   }));
 
 const circuits: Act[] = (
@@ -24,7 +24,7 @@ const circuits: Act[] = (
 ).map(([title, from, to, currentA, lengthM, areaMm2, fuseA, label], i) => ({
   when: [3, `1${i}:20`],
   by: 'JV',
-  record: ['circuit', `00000000-0000-4000-8000-00000000040${i}`, { title, from, to, signal: 'power', load: i === 0 || i === 3 ? 'engine unit' : 'pump or fan', currentA, lengthM, areaMm2, fuseA, labelA: `${label}A`, labelB: `${label}B`, testedBy: 'JV' }],
+  record: ['circuit', `00000000-0000-4000-8000-00000000040${i}`, { title, from, to, signal: 'power', load: i === 0 || i === 3 ? 'engine unit' : 'pump or fan', currentA, lengthM, areaMm2, fuseA, labelA: `${label}A`, labelB: `${label}B`, tested: {} }],
 }));
 
 const saw = (time: string, observationId: string, outcome: string, reading?: string): Act => ({

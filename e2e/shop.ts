@@ -48,7 +48,8 @@ export async function demoManager(server: TestServer): Promise<Client> {
 
 /** Ids of the demo jobs by a word of the car's name. */
 export async function demoJobs(server: TestServer): Promise<(word: string) => string> {
-  const floor = await (await demoManager(server)).good(jobs.readFloor);
-  const all = [...floor.strips, ...floor.finished];
+  const manager = await demoManager(server);
+  const { strips } = await manager.good(jobs.readFloor);
+  const all = [...strips, ...(await manager.good(jobs.readFinishedJobs)).jobs];
   return (word) => all.find((j) => j.carName.includes(word))!.id;
 }

@@ -1,3 +1,4 @@
+import { keys } from './api/index.ts';
 import '@fontsource-variable/ibm-plex-sans/index.css';
 import '@fontsource/barlow-semi-condensed/latin-500.css';
 import '@fontsource/barlow-semi-condensed/latin-600.css';
@@ -38,9 +39,9 @@ createRoot(document.getElementById('root')!).render(
     <MantineProvider theme={theme} defaultColorScheme="auto">
       <PersistQueryClientProvider
         client={client}
-        persistOptions={{ persister, maxAge: keepDays * 86_400_000, buster: '2', dehydrateOptions: { shouldDehydrateQuery: worthKeeping } }}
+        persistOptions={{ persister, maxAge: keepDays * 86_400_000, buster: '3', dehydrateOptions: { shouldDehydrateQuery: worthKeeping } }}
         onSuccess={() => {
-          recall(client.getQueryData(['me']));
+          recall(client.getQueryData(keys.me));
           // What was kept is shown at once and read again at once: it is only what stood here last time.
           void client.invalidateQueries();
         }}

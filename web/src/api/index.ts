@@ -5,3 +5,4 @@ export * from './live.ts';
 export * from './now.ts';
 export * from './outbox.ts';
 export * from './undo.ts';
+export * from './keys.ts';

@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { find } from '@bay/contract/jobs';
-import { call } from '../api/index.ts';
+import { call, keys } from '../api/index.ts';
 
 const doings = [
   { kind: 'do', title: 'Book in a car', detail: 'new job', to: '/book-in' },
@@ -24,7 +24,7 @@ export default function Finder({ close }: { close: () => void }) {
   const [at, setAt] = useState(0);
   const [q] = useDebouncedValue(typed.trim(), 120);
   const navigate = useNavigate();
-  const found = useQuery({ queryKey: ['find', q], queryFn: ({ signal }) => call(find, { query: { q }, signal }), enabled: q.length > 0 });
+  const found = useQuery({ queryKey: keys.find(q), queryFn: ({ signal }) => call(find, { query: { q }, signal }), enabled: q.length > 0 });
   const hits = [...(q === '' ? [] : (found.data?.hits ?? [])), ...doings.filter((d) => d.title.toLowerCase().includes(typed.trim().toLowerCase()))];
   const open = (to: string): void => {
     close();

@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useSyncExternalStore } from 'react';
-import { drain, outbox } from '../api/index.ts';
+import { drain, keys, outbox } from '../api/index.ts';
 import type { Waiting } from '../api/index.ts';
 
 export const useOutbox = (): readonly Waiting[] => useSyncExternalStore(outbox.watch, outbox.now);
@@ -13,7 +13,7 @@ export function useDraining(personId: string | undefined, up: boolean): void {
     if (!personId || !waits) return;
     const go = (): void =>
       void drain(personId).then((jobs) => {
-        for (const id of jobs) void client.invalidateQueries({ queryKey: ['job', id] });
+        for (const id of jobs) void client.invalidateQueries({ queryKey: keys.job(id) });
       });
     go();
     const timer = setInterval(go, 4000);

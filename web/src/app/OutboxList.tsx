@@ -1,7 +1,7 @@
 import { Button, Modal } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { writeLog } from '@bay/contract/logbook';
-import { command, drop, insist, tryAgain } from '../api/index.ts';
+import { command, drop, insist, keys, tryAgain } from '../api/index.ts';
 import type { Waiting } from '../api/index.ts';
 import { useMe } from '../crew/index.ts';
 import { dataWords } from '../jobs/data-words.ts';
@@ -22,7 +22,7 @@ function Decide({ w }: { w: Waiting }) {
         { label: 'kept beside', jobId: w.jobId },
       );
     await drop(w);
-    if (w.jobId) void client.invalidateQueries({ queryKey: ['job', w.jobId] });
+    if (w.jobId) void client.invalidateQueries({ queryKey: keys.job(w.jobId) });
   };
   return (
     <TwoVersions

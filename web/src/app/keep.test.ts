@@ -1,3 +1,4 @@
+import { keys } from '../api/index.ts';
 import { QueryClient } from '@tanstack/react-query';
 import { describe, expect, it } from 'vitest';
 import { worthKeeping } from './keep.ts';
@@ -14,11 +15,11 @@ function query(key: readonly unknown[], data: unknown, failed = false) {
 describe('what is worth keeping', () => {
   it.each([
     [['job', 'a'], true],
-    [['floor'], true],
-    [['bench'], true],
-    [['waiting'], true],
+    [keys.floor, true],
+    [keys.bench, true],
+    [keys.waiting, true],
     [['log-search', 'shop', 'bolt'], false],
-    [['sessions'], false],
+    [keys.sessions, false],
     [['links', 'a'], false],
   ])('%j: %s', (key, kept) => expect(worthKeeping(query(key, { any: 'thing' }))).toBe(kept));
   it('a job that could not be read again still holds what was read', () =>
@@ -26,7 +27,7 @@ describe('what is worth keeping', () => {
   it('nothing that was never read', () =>
     expect(worthKeeping(query(['job', 'a'], undefined))).toBe(false));
   it('who is here, but not that nobody is', () => {
-    expect(worthKeeping(query(['me'], { person: { id: 'a' } }))).toBe(true);
-    expect(worthKeeping(query(['me'], { person: null }))).toBe(false);
+    expect(worthKeeping(query(keys.me, { person: { id: 'a' } }))).toBe(true);
+    expect(worthKeeping(query(keys.me, { person: null }))).toBe(false);
   });
 });

@@ -7,7 +7,7 @@ import { stationName } from '@bay/core/jobs';
 import { correctClock, readClocks } from '@bay/contract/clock';
 import type { ClockRow } from '@bay/contract/clock';
 import { may } from '@bay/contract/rights';
-import { call, command, nowIso, sentenceOf } from '../api/index.ts';
+import { call, command, keys, nowIso, sentenceOf } from '../api/index.ts';
 import { useMe } from '../crew/index.ts';
 import { useJob } from '../jobs/useJob.ts';
 import { dayWords, Empty, exactWords, Failed, FormModal, Loading, Tabs, timeWords, useTab } from '../ui/index.ts';
@@ -66,7 +66,7 @@ export default function HoursBench() {
   const { sheet, mayWrite } = useJob();
   const me = useMe().data?.person;
   const jobId = sheet.job.id;
-  const clocks = useQuery({ queryKey: ['clocks', jobId], queryFn: () => call(readClocks, { params: { jobId } }) });
+  const clocks = useQuery({ queryKey: keys.clocks(jobId), queryFn: () => call(readClocks, { params: { jobId } }) });
   const [tab, setTab] = useTab(tabs, 'step');
   const [on, setOn] = useState(false);
   const [correcting, setCorrecting] = useState<ClockRow>();

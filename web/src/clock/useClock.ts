@@ -4,7 +4,7 @@ import type { ClockRow } from '@bay/contract/clock';
 import type { WorkKind } from '@bay/core/clock';
 import type { StationId } from '@bay/core/jobs';
 import type { JobSheet } from '@bay/contract/jobs';
-import { command, newId, nowIso } from '../api/index.ts';
+import { command, keys, newId, nowIso } from '../api/index.ts';
 import { useMe } from '../crew/index.ts';
 
 export interface ClockStart {
@@ -21,7 +21,7 @@ export function useClock() {
   const client = useQueryClient();
   const me = useMe().data?.person;
   const settle = (): void => {
-    for (const key of ['bench', 'floor', 'waiting', 'clocks', 'job']) void client.invalidateQueries({ queryKey: [key] });
+    for (const queryKey of [keys.bench, keys.floor, keys.waiting, keys.clocks(), keys.job()]) void client.invalidateQueries({ queryKey });
   };
   const start = useMutation({
     mutationFn: ({ jobId, ...body }: ClockStart) => {
@@ -43,8 +43,8 @@ export function useClock() {
           corrections: [],
           revision: 0,
         };
-        client.setQueryData<JobSheet>(['job', jobId], (old) => old && { ...old, running: [...old.running.filter((c) => c.personId !== me?.id), clock] });
-        client.setQueryData<{ running: ClockRow | null }>(['bench'], (old) => old && { ...old, running: clock, step: null });
+        client.setQueryData<JobSheet>(keys.job(jobId), (old) => old && { ...old, running: [...old.running.filter((c) => c.personId !== me?.id), clock] });
+        client.setQueryData<{ running: ClockRow | null }>(keys.bench, (old) => old && { ...old, running: clock, step: null });
         return { clock };
       };
       return command(startClock, { params: { jobId }, body }, { label: 'clock on', jobId, offline });
@@ -54,8 +54,8 @@ export function useClock() {
   const stop = useMutation({
     mutationFn: (jobId: string | undefined) => {
       const offline = (): { clock: null } => {
-        if (jobId) client.setQueryData<JobSheet>(['job', jobId], (old) => old && { ...old, running: old.running.filter((c) => c.personId !== me?.id) });
-        client.setQueryData<{ running: ClockRow | null }>(['bench'], (old) => old && { ...old, running: null, step: null });
+        if (jobId) client.setQueryData<JobSheet>(keys.job(jobId), (old) => old && { ...old, running: old.running.filter((c) => c.personId !== me?.id) });
+        client.setQueryData<{ running: ClockRow | null }>(keys.bench, (old) => old && { ...old, running: null, step: null });
         return { clock: null };
       };
       return command(stopClock, { body: {} }, { label: 'clock off', jobId, offline });

@@ -1,33 +1,34 @@
-import { Button, Checkbox, Modal, Select, TextInput } from '@mantine/core';
+import { Button, Checkbox, Modal, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { refuseProof } from '@bay/core/commissioning';
+import { bandWords, readingOf, refuseProof, wantsSecond } from '@bay/core/commissioning';
 import type { GateLineState, GateState } from '@bay/core/commissioning';
 import { withFactLabels } from '@bay/core/facts';
-import { becauseWords } from '@bay/core/plan';
-import { useCrew, useMe } from '../crew/index.ts';
+import { becauseWords } from '@bay/core/facts';
+import { SecondSignature, useMe } from '../crew/index.ts';
 import { useJob, usePut } from '../jobs/useJob.ts';
 import { dayWords, timeWords, Trouble } from '../ui/index.ts';
 
-const stateWords = { proved: 'Proved', overridden: 'Overridden', open: 'Open', blocked: 'Blocked' } as const;
+const stateWords = { proved: 'Proved', overridden: 'Overridden', 'half-signed': 'Waits for the second signature', open: 'Open', blocked: 'Blocked' } as const;
+const stateClass = { proved: 'done', overridden: 'done', 'half-signed': 'held', open: 'free', blocked: 'held' } as const;
+const stateTag = { proved: 'teal', overridden: 'teal', 'half-signed': 'ochre', open: '', blocked: 'oxide' } as const;
 
 function ProofForm({ line, close }: { line: GateLineState; close: () => void }) {
   const { isManager } = useJob();
   const put = usePut();
-  const crew = useCrew();
   const me = useMe();
   const [text, setText] = useState(line.proof?.text ?? '');
   const [reading, setReading] = useState(line.proof?.reading ?? '');
   const [overriding, setOverriding] = useState(false);
   const [reason, setReason] = useState('');
-  const [second, setSecond] = useState<string | null>(null);
-  const wantsReading = /\breading\b/.test(line.def.proof);
+  const wanted = readingOf(line.def);
+  const wantsReading = wanted !== undefined;
   const mine = me.data?.person?.name ?? '';
-  const proof = { text, reading: reading || undefined, ...(overriding ? { override: { by: mine, reason, second: second ?? undefined } } : {}) };
+  const proof = { text, reading: reading || undefined, ...(overriding ? { override: { reason } } : {}) };
   const refused = refuseProof(line.def, proof);
   return (
     <Modal opened onClose={close} title={withFactLabels(line.def.mustBe)} size="lg">
       <p className="quiet">
-        Proof wanted: {withFactLabels(line.def.proof)}. Left out: {line.def.why}.
+        Proof wanted: {withFactLabels(line.def.proofWords)}. Left out: {line.def.why}.
       </p>
       {line.blockers.map((b) => (
         <p key={b.sentence} className="notice oxide-notice">
@@ -42,7 +43,7 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
       >
         {!overriding && wantsReading && (
           <TextInput
-            label="Reading, with its unit"
+            label={`Reading, with its unit${wanted.unit && bandWords(wanted) ? `: ${bandWords(wanted)}` : ''}`}
             value={reading}
             onChange={(e) => setReading(e.currentTarget.value)}
             data-autofocus
@@ -61,15 +62,10 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
         {overriding && (
           <>
             <TextInput label="Reason, it stays in the job book" value={reason} onChange={(e) => setReason(e.currentTarget.value)} />
-            {line.def.harm && (
-              <Select
-                label="Second signature"
-                data={(crew.data?.crew ?? []).filter((p) => p.name !== mine && p.role !== 'onlooker').map((p) => p.name)}
-                value={second}
-                onChange={setSecond}
-              />
-            )}
           </>
+        )}
+        {wantsSecond(line.def, proof) && (
+          <p className="quiet">Two people sign this. The second signs under their own name: here with their PIN, or from their waiting list.</p>
         )}
         {refused && (text !== '' || reading !== '' || overriding) && <p className="ochre">{refused}</p>}
         <Trouble of={put} />
@@ -85,10 +81,18 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
 
 /** One gate: every line with what proves it, what blocks it, and why it applies. */
 export function GateView({ gate }: { gate: GateState }) {
-  const { plan, mayWrite } = useJob();
+  const { sheet, plan, mayWrite } = useJob();
   const [open, setOpen] = useState<string>();
   const put = usePut();
   const line = gate.lines.find((l) => l.def.id === open);
+  const halfSigned = (l: GateLineState) => ({
+    jobId: sheet.job.id,
+    kind: 'gate' as const,
+    key: l.def.id,
+    revision: sheet.records.find((r) => r.kind === 'gate' && r.key === l.def.id)?.revision ?? 0,
+    firstId: l.proof?.override?.byId ?? l.proof?.byId,
+    what: withFactLabels(l.def.mustBe),
+  });
   return (
     <>
       <p className={gate.opens ? 'notice' : 'notice ochre-notice'} role="status">
@@ -103,17 +107,17 @@ export function GateView({ gate }: { gate: GateState }) {
       </p>
       <ol>
         {gate.lines.map((l) => (
-          <li key={l.def.id} className={`step ${l.state === 'proved' || l.state === 'overridden' ? 'done' : l.state === 'blocked' ? 'held' : 'free'}`}>
+          <li key={l.def.id} className={`step ${stateClass[l.state]}`}>
             <span className="mark" aria-hidden="true">
               {l.state === 'proved' ? '✓' : l.state === 'overridden' ? '!' : ''}
             </span>
             <div>
               <p className="title">
                 {withFactLabels(l.def.mustBe)} {l.def.harm && <span className="tag oxide">harm: two signatures to override</span>}{' '}
-                <span className={`tag ${l.state === 'blocked' ? 'oxide' : l.state === 'open' ? '' : 'teal'}`}>{stateWords[l.state]}</span>
+                <span className={`tag ${stateTag[l.state]}`}>{stateWords[l.state]}</span>
               </p>
               <p className="meta">
-                {withFactLabels(l.def.proof)}
+                {withFactLabels(l.def.proofWords)}
                 {l.because.length > 0 ? `. Because ${l.because.map((id) => becauseWords(id, plan.facts)).join(' · ')}` : ''}
                 {l.applies === 'waits' ? `. Depends on ${l.needs.map((id) => becauseWords(id, plan.facts).split(':')[0]).join(', ')}, not known` : ''}
               </p>
@@ -124,22 +128,25 @@ export function GateView({ gate }: { gate: GateState }) {
               ))}
               {l.proof && !l.proof.voided && (
                 <p className="meta">
-                  {[l.proof.reading, l.proof.text].filter(Boolean).join(', ')}{' '}
-                  {l.proof.override ? `Overridden: ${l.proof.override.reason}${l.proof.override.second ? `, with ${l.proof.override.second}` : ''}.` : ''}{' '}
-                  {l.proof.by}, {l.proof.at ? `${dayWords(l.proof.at)} ${timeWords(l.proof.at)}` : ''}
+                  {[l.proof.reading, l.proof.text].filter(Boolean).join(', ')} {l.proof.override ? `Overridden: ${l.proof.override.reason}.` : ''} {l.proof.by},{' '}
+                  {l.proof.at ? `${dayWords(l.proof.at)} ${timeWords(l.proof.at)}` : ''}
+                  {l.proof.second ? `, second signature ${l.proof.second.by ?? ''}` : ''}
                 </p>
               )}
+              {l.state === 'half-signed' && mayWrite && <SecondSignature of={halfSigned(l)} />}
               {l.proof?.voided && <p className="meta ochre">Void: {l.proof.voided.why}</p>}
             </div>
             {mayWrite && (
               <div className="actions">
-                {l.state === 'proved' || l.state === 'overridden' ? (
+                {l.state === 'proved' || l.state === 'overridden' || l.state === 'half-signed' ? (
                   <button
                     type="button"
                     className="plain-button small bare"
                     aria-label={`Void the proof: ${l.def.mustBe}`}
                     disabled={put.isPending}
-                    onClick={() => put.mutate({ kind: 'gate', key: l.def.id, data: { ...l.proof, override: undefined, voided: { why: 'taken back' } } })}
+                    onClick={() =>
+                      put.mutate({ kind: 'gate', key: l.def.id, data: { text: l.proof?.text ?? '', reading: l.proof?.reading, voided: { why: 'taken back' } } })
+                    }
                   >
                     Take back
                   </button>

@@ -1,3 +1,4 @@
+import type { AttemptRecord } from '@bay/core/commissioning';
 import { Button, Modal, Select, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -6,29 +7,10 @@ import { formatMeasure, parseMeasure } from '@bay/core/units';
 import { newId } from '../api/index.ts';
 import { Diagnosis } from '../diagnosis/Diagnosis.tsx';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
-import { JobSchools } from '../plan/JobSchools.tsx';
+import { JobSchools } from '../schools/JobSchools.tsx';
 import { dayWords, MeasuredInput, Tabs, timeWords, Trouble } from '../ui/index.ts';
 import { GateView } from './GateView.tsx';
 
-interface Attempt {
-  number: number;
-  seconds: number;
-  result: keyof typeof results;
-  volts?: number;
-  rpm?: number;
-  heard?: string;
-  change?: string;
-  by?: string;
-  at?: string;
-}
-interface Priming {
-  way: string;
-  bar: number;
-  seconds: number;
-  note?: string;
-  by?: string;
-  at?: string;
-}
 const results = { 'no-crank': 'Does not crank', 'cranks-no-fire': 'Cranks, no fire', 'fires-and-dies': 'Fires and dies', runs: 'Runs' } as const;
 
 const num = (typed: string, unit: string): number | undefined => {
@@ -38,7 +20,7 @@ const num = (typed: string, unit: string): number | undefined => {
 
 function Primings() {
   const { plan, mayWrite } = useJob();
-  const primings = Object.values(useRecords<Priming>('priming')).sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1));
+  const primings = Object.values(useRecords('priming')).sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1));
   const put = usePut();
   const school = plan.facts.get('cho-oil-priming')?.parts['value'];
   const [v, setV] = useState({ way: typeof school === 'string' ? school : 'crank-without-fuel-and-spark', bar: '', seconds: '', note: '' });
@@ -97,13 +79,13 @@ function Primings() {
 
 function Attempts({ find }: { find: () => void }) {
   const { plan, mayWrite } = useJob();
-  const attempts = Object.values(useRecords<Attempt>('attempt')).sort((a, b) => a.number - b.number);
+  const attempts = Object.values(useRecords('attempt')).sort((a, b) => a.number - b.number);
   const put = usePut();
   const crank = plan.gates.find((g) => g.gate === 'First crank')!;
   const start = plan.gates.find((g) => g.gate === 'First start')!;
   const opens = crank.opens && start.opens;
   const [asking, setAsking] = useState(false);
-  const [v, setV] = useState({ seconds: '', result: 'cranks-no-fire' as Attempt['result'], volts: '', rpm: '', heard: '', change: '' });
+  const [v, setV] = useState({ seconds: '', result: 'cranks-no-fire' as AttemptRecord['result'], volts: '', rpm: '', heard: '', change: '' });
   const failed = attempts.slice(-3).filter((a) => a.result !== 'runs').length;
   const seconds = num(v.seconds, 's');
   return (
@@ -149,7 +131,7 @@ function Attempts({ find }: { find: () => void }) {
         </div>
       )}
       {asking && (
-        <Modal opened onClose={() => setAsking(false)} title={`Attempt ${attempts.length + 1}`} size="lg">
+        <Modal opened onClose={() => setAsking(false)} title={`AttemptRecord ${attempts.length + 1}`} size="lg">
           <p className="oxide">
             At most 10 s, then 60 s of rest. Hands, sleeves and tools clear; second person at the stop; extinguisher in reach; gas led outside.
           </p>
@@ -186,7 +168,7 @@ function Attempts({ find }: { find: () => void }) {
                 label="What it did"
                 data={Object.entries(results).map(([value, label]) => ({ value, label }))}
                 value={v.result}
-                onChange={(r) => setV({ ...v, result: (r ?? v.result) as Attempt['result'] })}
+                onChange={(r) => setV({ ...v, result: (r ?? v.result) as AttemptRecord['result'] })}
               />
               <MeasuredInput label="Cranked for" unit="s" value={v.seconds} onChange={(t) => setV({ ...v, seconds: t })} autoFocus />
               <MeasuredInput label="Battery while cranking" unit="V" value={v.volts} onChange={(t) => setV({ ...v, volts: t })} />
@@ -210,8 +192,8 @@ function Attempts({ find }: { find: () => void }) {
 
 function SignedStart() {
   const { mayWrite, plan } = useJob();
-  const attempts = Object.values(useRecords<Attempt>('attempt')).sort((a, b) => a.number - b.number);
-  const signature = useRecords<{ what: string; statement: string; by?: string; at?: string }>('signature')['first-start'];
+  const attempts = Object.values(useRecords('attempt')).sort((a, b) => a.number - b.number);
+  const signature = useRecords('signature')['first-start'];
   const put = usePut();
   const [statement, setStatement] = useState('');
   const runs = attempts.at(-1)?.result === 'runs';

@@ -8,7 +8,7 @@ import { readBench } from '@bay/contract/crew';
 import type { BenchStep } from '@bay/contract/crew';
 import { writeLog } from '@bay/contract/logbook';
 import { putRecord } from '@bay/contract/records';
-import { call, command, nowIso, sentenceOf } from '../api/index.ts';
+import { call, command, keys, nowIso, sentenceOf } from '../api/index.ts';
 import { useClock, useTick } from '../clock/index.ts';
 import { PhotoButton } from '../logbook/index.ts';
 import { Empty, Failed, FormModal, Loading, sinceWords, today, Trouble } from '../ui/index.ts';
@@ -32,7 +32,7 @@ function useStep() {
     onSuccess: (_reply, { step, status }) => {
       // Shown at once, also without a network.
       client.setQueryData<{ step: BenchStep | null; next: BenchStep[] }>(
-        ['bench'],
+        keys.bench,
         (old) =>
           old && {
             ...old,
@@ -40,7 +40,7 @@ function useStep() {
             next: old.next.filter((s) => !(s.jobId === step.jobId && s.key === step.key)),
           },
       );
-      for (const key of ['bench', 'floor', 'waiting', 'job']) void client.invalidateQueries({ queryKey: [key] });
+      for (const queryKey of [keys.bench, keys.floor, keys.waiting, keys.job()]) void client.invalidateQueries({ queryKey });
     },
   });
 }
@@ -92,7 +92,7 @@ function StepCard({ step, big = false, children }: { step: BenchStep; big?: bool
 
 /** What a technician sees first: what they are on, big actions, and what is free next across jobs. */
 export function BenchPage() {
-  const bench = useQuery({ queryKey: ['bench'], queryFn: () => call(readBench) });
+  const bench = useQuery({ queryKey: keys.bench, queryFn: () => call(readBench) });
   const me = useMe().data?.person;
   const { stop } = useClock();
   const stepping = useStep();

@@ -3,7 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { addPerson, roles } from '@bay/contract/crew';
 import type { Person } from '@bay/contract/crew';
-import { command, fieldsOf, sentenceOf } from '../api/index.ts';
+import { command, fieldsOf, keys, sentenceOf } from '../api/index.ts';
 import { Failed, Loading, Trouble } from '../ui/index.ts';
 import { Devices } from './Devices.tsx';
 import { useCrew, useMe } from './index.ts';
@@ -18,7 +18,7 @@ export function CrewPage() {
   const client = useQueryClient();
   const [values, setValues] = useState(empty);
   const [access, setAccess] = useState<Person>();
-  const again = () => client.invalidateQueries({ queryKey: ['crew'] });
+  const again = () => client.invalidateQueries({ queryKey: keys.crew });
   const adding = useMutation({
     mutationFn: () =>
       command(

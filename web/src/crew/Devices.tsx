@@ -1,15 +1,15 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { endSession, listSessions } from '@bay/contract/crew';
-import { call } from '../api/index.ts';
+import { call, keys } from '../api/index.ts';
 import { dayWords, timeWords, Trouble } from '../ui/index.ts';
 
 /** Devices that are signed in, and how one is signed out from afar. */
 export function Devices() {
   const client = useQueryClient();
-  const sessions = useQuery({ queryKey: ['sessions'], queryFn: () => call(listSessions) });
+  const sessions = useQuery({ queryKey: keys.sessions, queryFn: () => call(listSessions) });
   const ending = useMutation({
     mutationFn: (sessionId: string) => call(endSession, { params: { sessionId } }),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['sessions'] }),
+    onSuccess: () => client.invalidateQueries({ queryKey: keys.sessions }),
   });
   return (
     <section className="panel">

@@ -3,7 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { removePerson, setPassword, setPin } from '@bay/contract/crew';
 import type { Person } from '@bay/contract/crew';
-import { command, fieldsOf } from '../api/index.ts';
+import { command, fieldsOf, keys } from '../api/index.ts';
 import { Trouble } from '../ui/index.ts';
 
 /** What the manager does when somebody forgot a PIN or a password, or leaves. */
@@ -14,7 +14,7 @@ export function PersonAccess({ person, close }: { person: Person; close: () => v
   const [password, setPasswordText] = useState('');
   const [leaving, setLeaving] = useState(false);
   const done = (): void => {
-    void client.invalidateQueries({ queryKey: ['crew'] });
+    void client.invalidateQueries({ queryKey: keys.crew });
     close();
   };
   const params = { personId: person.id };

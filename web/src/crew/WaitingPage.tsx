@@ -5,8 +5,10 @@ import { Link } from 'react-router';
 import { correctClock } from '@bay/contract/clock';
 import type { WaitingItem } from '@bay/contract/crew';
 import { putRecord } from '@bay/contract/records';
-import { command, nowIso, sentenceOf } from '../api/index.ts';
+import type { RecordKind, RecordRow } from '@bay/contract/records';
+import { command, keys, nowIso, sentenceOf } from '../api/index.ts';
 import { dayWords, Empty, Failed, Loading, timeWords, Trouble } from '../ui/index.ts';
+import { SecondSignature } from './SecondSignature.tsx';
 import { waitingQuery } from './useWaiting.ts';
 
 const sorts: Record<WaitingItem['sort'], string> = {
@@ -16,6 +18,7 @@ const sorts: Record<WaitingItem['sort'], string> = {
   signature: 'Signature',
   reading: 'Reading asked for',
   clock: 'Your clock still runs',
+  'second-signature': 'Second signature',
 };
 
 /** Answers an ask on the record it is. */
@@ -30,10 +33,10 @@ function Answer({ item }: { item: WaitingItem }) {
       // A signature and a yes to money want everybody to know at once.
       const offline = decides
         ? undefined
-        : () => ({ record: { kind: 'ask' as const, key: item.key, data, revision: item.revision + 1, by: '', at: nowIso() } });
+        : () => ({ record: { kind: 'ask', key: item.key, data, revision: item.revision + 1, by: '', at: nowIso() } as unknown as RecordRow });
       return command(putRecord, { params, body: { data, revision: item.revision } }, { label: 'answer written', jobId: item.jobId, offline });
     },
-    onSuccess: () => client.invalidateQueries({ queryKey: ['waiting'] }),
+    onSuccess: () => client.invalidateQueries({ queryKey: keys.waiting }),
   });
   return (
     <>
@@ -106,6 +109,12 @@ const dayOfDevice = (iso: string): string => {
   return `${at.getFullYear()}-${String(at.getMonth() + 1).padStart(2, '0')}-${String(at.getDate()).padStart(2, '0')}`;
 };
 
+/** Who signed what waits for a second signature: the override where there is one, the whole otherwise. */
+function firstSigner(item: WaitingItem): string | undefined {
+  const { override, byId } = item.data as { override?: { byId?: string }; byId?: string };
+  return override?.byId ?? byId;
+}
+
 /** A person's own list: what others wait for, the oldest first. */
 export function WaitingPage() {
   const waiting = useQuery(waitingQuery);
@@ -129,14 +138,16 @@ export function WaitingPage() {
         <span className="quiet">{items.length === 0 ? 'nothing' : 'the oldest first'}</span>
       </div>
       {items.length === 0 && (
-        <Empty title="Nobody waits for you">Steps given to you, questions, approvals, signatures and readings asked for come here by themselves.</Empty>
+        <Empty title="Nobody waits for you">
+          Steps given to you, questions, approvals, signatures, second signatures and readings asked for come here by themselves.
+        </Empty>
       )}
       <ul>
         {items.map((item) => (
           <li key={item.sort + item.key} className="panel waiting-item">
             <p>
               <span className="tag ochre">{sorts[item.sort]}</span>{' '}
-              <Link to={`/jobs/${item.jobId}/${item.sort === 'step' ? 'pull' : 'scope'}`}>
+              <Link to={`/jobs/${item.jobId}/${item.sort === 'step' ? 'pull' : item.sort === 'second-signature' ? 'start' : 'scope'}`}>
                 {item.number} {item.carName}
               </Link>{' '}
               <span className="quiet">
@@ -155,6 +166,10 @@ export function WaitingPage() {
                   To my bench
                 </Button>
               </div>
+            ) : item.sort === 'second-signature' ? (
+              <SecondSignature
+                of={{ jobId: item.jobId, kind: item.kind as RecordKind, key: item.key, revision: item.revision, firstId: firstSigner(item), what: item.what }}
+              />
             ) : (
               <Answer item={item} />
             )}

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { UseMutationResult } from '@tanstack/react-query';
 import { getMe } from '@bay/contract/crew';
 import type { Me } from '@bay/contract/crew';
-import { call, forgetAll, keepPerson, keepServerTime, keepToken } from '../api/index.ts';
+import { call, forgetAll, keepPerson, keepServerTime, keepToken, keys } from '../api/index.ts';
 
 /** Takes what "me" says where it is needed outside of a screen: token, clock, name of who writes. */
 const keep = (me: Me): Me => {
@@ -13,7 +13,7 @@ const keep = (me: Me): Me => {
 };
 
 /** Who is at this device. */
-export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => call(getMe).then(keep), staleTime: 60_000 });
+export const useMe = () => useQuery({ queryKey: keys.me, queryFn: () => call(getMe).then(keep), staleTime: 60_000 });
 
 /** What a device kept of "me" from the last time, when it starts without a network. */
 export const recall = (me: Me | undefined): void => {
@@ -31,7 +31,7 @@ export function useEntering<V>(enter: (values: V) => Promise<Me>): UseMutationRe
       keep(me);
       forgetAll();
       client.removeQueries({ predicate: (q) => q.queryKey[0] !== 'me' });
-      client.setQueryData(['me'], me);
+      client.setQueryData(keys.me, me);
     },
   });
 }

@@ -1,30 +1,14 @@
+import type { CaseRecord } from '@bay/core/diagnosis';
 import { Button, Checkbox, Modal, Select, Textarea, TextInput } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { bandReading, bandRules, faults, isRead, nextTests, noneOfThese, observationOf, rankSuspects, startWeights } from '@bay/core/diagnosis';
 import type { Answer, NextTest, Suspect } from '@bay/core/diagnosis';
 import { withFactLabels } from '@bay/core/facts';
-import { becauseWords, titleOf as planTitle } from '@bay/core/plan';
+import { becauseWords, isFactId } from '@bay/core/facts';
+import { titleOf as planTitle } from '@bay/core/plan';
 import { newId } from '../api/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
 import { dayWords, Empty, timeWords, Trouble } from '../ui/index.ts';
-
-interface Case {
-  symptom: string;
-  touched: string[];
-  closed?: { faultId: string; reason: string; by: string; at: string };
-  by?: string;
-  at?: string;
-}
-interface Observation {
-  caseId: string;
-  observationId: string;
-  outcome: string;
-  reading?: string;
-  also?: string;
-  withdrawn?: boolean;
-  by?: string;
-  at?: string;
-}
 
 const systems = [...new Set(faults.map((f) => f.system))];
 const titleOf = (id: string): string => (id === noneOfThese ? 'none of these' : (faults.find((f) => f.id === id)?.title ?? id));
@@ -164,11 +148,7 @@ function SuspectRow({ s, close }: { s: Suspect; close: (id: string) => void }) {
       </div>
       {s.raisedBy.length > 0 && (
         <p className="quiet" style={{ fontSize: 13.5 }}>
-          raised by{' '}
-          {s.raisedBy
-            .map((r) => r.split(' ')[0]!)
-            .map((id) => (/^(rec|don|eng|gbx|cho)-/.test(id) ? becauseWords(id, plan.facts) : planTitle(id)))
-            .join(' · ')}
+          raised by {s.raisedBy.map((id) => (isFactId(id) ? becauseWords(id, plan.facts) : planTitle(id))).join(' · ')}
         </p>
       )}
       {open && fault && (
@@ -189,7 +169,7 @@ function SuspectRow({ s, close }: { s: Suspect; close: (id: string) => void }) {
   );
 }
 
-function CloseCase({ caseId, record, faultId, close }: { caseId: string; record: Case; faultId: string; close: () => void }) {
+function CloseCase({ caseId, record, faultId, close }: { caseId: string; record: CaseRecord; faultId: string; close: () => void }) {
   const put = usePut();
   const [id, setId] = useState(faultId);
   const [reason, setReason] = useState('');
@@ -217,9 +197,9 @@ function CloseCase({ caseId, record, faultId, close }: { caseId: string; record:
   );
 }
 
-function OpenedCase({ caseId, record }: { caseId: string; record: Case }) {
+function OpenedCase({ caseId, record }: { caseId: string; record: CaseRecord }) {
   const { plan, mayWrite } = useJob();
-  const all = useRecords<Observation>('observation');
+  const all = useRecords('observation');
   const put = usePut();
   const [cannot, setCannot] = useState<string[]>([]);
   const [chosen, setChosen] = useState<string>();
@@ -377,7 +357,7 @@ function OpenedCase({ caseId, record }: { caseId: string; record: Case }) {
 /** Finding the fault: observations in, suspects ranked, the next best test by what it tells a minute. */
 export function Diagnosis() {
   const { mayWrite } = useJob();
-  const cases = Object.entries(useRecords<Case>('case')).sort(([, a], [, b]) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1));
+  const cases = Object.entries(useRecords('case')).sort(([, a], [, b]) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1));
   const open = cases.find(([, c]) => !c.closed);
   const closed = cases.filter(([, c]) => c.closed);
   return (
@@ -390,7 +370,7 @@ export function Diagnosis() {
             <p key={id} style={{ padding: '6px 0' }}>
               <b>{c.symptom}</b>: {titleOf(c.closed!.faultId)}. {c.closed!.reason}{' '}
               <span className="quiet">
-                {c.closed!.by}, {dayWords(c.closed!.at)}
+                {c.closed!.by}, {c.closed!.at ? dayWords(c.closed!.at) : ''}
               </span>
             </p>
           ))}

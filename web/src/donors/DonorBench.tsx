@@ -25,7 +25,7 @@ function nextLabel(parts: readonly PartRecord[]): string {
 }
 
 function TickOff({ takeId, title, done }: { takeId: string; title: string; done: () => void }) {
-  const parts = Object.values(useRecords<PartRecord>('part'));
+  const parts = Object.values(useRecords('part'));
   const put = usePut();
   const [v, setV] = useState({ title, condition: 'good', label: nextLabel(parts), place: parts.at(-1)?.place ?? '', note: '' });
   const taken = parts.some((p) => p.label !== '' && p.label === v.label);
@@ -68,7 +68,7 @@ const tabs = { list: 'Harvest list', order: 'Order of taking apart', labels: 'La
 /** The donor: units it brings, the harvest list from the plan, and the order of taking it apart. */
 export default function DonorBench() {
   const { sheet, plan, mayWrite } = useJob();
-  const parts = useRecords<PartRecord>('part');
+  const parts = useRecords('part');
   const [open, setOpen] = useState<string>();
   const [adding, setAdding] = useState<(typeof unitRoles)[number][0]>();
   const [tab, setTab] = useTab(tabs, 'list');

@@ -5,15 +5,15 @@ import { Link, useParams } from 'react-router';
 import type { PartRecord } from '@bay/core/donors';
 import { readPart } from '@bay/contract/jobs';
 import { History } from '../logbook/index.ts';
-import { call, sentenceOf } from '../api/index.ts';
+import { call, keys, sentenceOf } from '../api/index.ts';
 import { dayWords, Failed, Loading } from '../ui/index.ts';
 
 /** What a label opens: the part, where it is, whose it is; and the label itself to print. */
 export function PartPage() {
   const { partId = '' } = useParams();
-  const part = useQuery({ queryKey: ['part', partId], queryFn: () => call(readPart, { params: { partId } }) });
+  const part = useQuery({ queryKey: keys.part(partId), queryFn: () => call(readPart, { params: { partId } }) });
   const address = `${window.location.origin}/parts/${partId}`;
-  const code = useQuery({ queryKey: ['qr', address], queryFn: () => QRCode.toDataURL(address, { margin: 0, width: 256 }), staleTime: Infinity });
+  const code = useQuery({ queryKey: keys.label(address), queryFn: () => QRCode.toDataURL(address, { margin: 0, width: 256 }), staleTime: Infinity });
   if (part.isPending)
     return (
       <div className="page">

@@ -6,7 +6,7 @@ import type { FactSource } from '@bay/core/facts';
 import { hasDifference, titleOf } from '@bay/core/plan';
 import { factHistory } from '@bay/contract/facts';
 import type { FactRow } from '@bay/contract/facts';
-import { call, fieldsOf, Refused, sentenceOf } from '../api/index.ts';
+import { call, fieldsOf, keys, Refused, sentenceOf } from '../api/index.ts';
 import { useJob } from '../jobs/useJob.ts';
 import { dayWords, MeasuredInput, timeWords, verdictWords } from '../ui/index.ts';
 import { useFactRow, usePutFact } from './useFact.ts';
@@ -60,7 +60,7 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
   const stale =
     saving.error instanceof Refused && saving.error.problem.status === 409 ? (saving.error.problem.current as FactRow | null | undefined) : undefined;
   const history = useQuery({
-    queryKey: ['fact-history', sheet.job.id, bearer, factId, row?.revision],
+    queryKey: keys.factHistory(sheet.job.id, bearer, factId, row?.revision),
     queryFn: () => call(factHistory, { params: { jobId: sheet.job.id, bearer, factId } }),
     enabled: row !== undefined,
   });

@@ -5,7 +5,7 @@ import type { FactSource } from '@bay/core/facts';
 import { putFact } from '@bay/contract/facts';
 import type { FactRow } from '@bay/contract/facts';
 import type { JobSheet } from '@bay/contract/jobs';
-import { command, nowIso } from '../api/index.ts';
+import { command, keys, nowIso } from '../api/index.ts';
 import { useMe } from '../crew/index.ts';
 import { useJob } from '../jobs/useJob.ts';
 
@@ -61,7 +61,7 @@ export function usePutFact() {
               }
             : null;
         client.setQueryData<JobSheet>(
-          ['job', jobId],
+          keys.job(jobId),
           (old) => old && { ...old, facts: [...old.facts.filter((f) => !(f.bearerId === bearerId && f.factId === factId)), ...(fact ? [fact] : [])] },
         );
         return { fact, difference: { added: [], dropped: [], verdicts: [] } };
@@ -69,9 +69,9 @@ export function usePutFact() {
       return command(
         putFact,
         { params: { jobId, bearer, factId }, body },
-        { label: 'fact written', jobId, offline, restore: () => client.setQueryData(['job', jobId], sheet) },
+        { label: 'fact written', jobId, offline, restore: () => client.setQueryData(keys.job(jobId), sheet) },
       );
     },
-    onSuccess: () => client.invalidateQueries({ queryKey: ['job', jobId] }),
+    onSuccess: () => client.invalidateQueries({ queryKey: keys.job(jobId) }),
   });
 }

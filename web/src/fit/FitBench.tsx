@@ -1,8 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import type { FitLine, FitRecord, FitWord } from '@bay/core/fit';
+import type { FitLine, FitWord } from '@bay/core/fit';
 import { formatMeasure, units } from '@bay/core/units';
-import type { TaskRecord } from '@bay/core/pull';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
 import { Trouble, VerdictMark, verdictWords } from '../ui/index.ts';
 import { FitCard } from './FitCard.tsx';
@@ -20,7 +19,7 @@ function figureOf(line: FitLine): string {
 
 function Tasks() {
   const { plan, mayWrite } = useJob();
-  const tasks = useRecords<TaskRecord>('task');
+  const tasks = useRecords('task');
   const put = usePut();
   const known = new Set(plan.fitTasks.map((t) => t.id));
   const dropped = Object.entries(tasks).filter(([key, t]) => key.startsWith('task-') && t.status === 'done' && !known.has(key));
@@ -79,7 +78,7 @@ function Tasks() {
 /** Interface by interface: does it go together. */
 export default function FitBench() {
   const { plan } = useJob();
-  const records = useRecords<FitRecord>('fit');
+  const records = useRecords('fit');
   const [params, setParams] = useSearchParams();
   const [only, setOnly] = useState<FitWord>();
   const open = params.get('at');

@@ -135,7 +135,7 @@ function Judge({ line, record, save, close, busy }: { line: FitLine; record: Fit
 /** One interface opened: the sum, what it waits for, ways out, the trial fit, and what a way out touches. */
 export function FitCard({ line, record = {} }: { line: FitLine; record?: FitRecord | undefined }) {
   const { sheet, plan, mayWrite } = useJob();
-  const records = useRecords<FitRecord>('fit');
+  const records = useRecords('fit');
   const put = usePut();
   const [doing, setDoing] = useState<'way-out' | 'trial' | 'judge'>();
   const [fact, setFact] = useState<string>();
@@ -190,7 +190,7 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
         <div className="notice" style={{ marginTop: 12 }}>
           <b>Way out:</b> {resolution.text}{' '}
           <span className="quiet">
-            {resolution.by}, {dayWords(resolution.at)}
+            {resolution.by}, {resolution.at ? dayWords(resolution.at) : ''}
           </span>
           {def.knockOn.length > 0 && (
             <>

@@ -1,6 +1,6 @@
 import { Button, Modal, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import type { askSorts } from '@bay/contract/records';
+import type { askSorts } from '@bay/core/logbook';
 import { may } from '@bay/contract/rights';
 import { newId } from '../api/index.ts';
 import { useCrew, useMe } from '../crew/index.ts';
@@ -19,7 +19,6 @@ export function AskForm({ close }: { close: () => void }) {
   const [to, setTo] = useState('manager');
   const [what, setWhat] = useState('');
   const [amount, setAmount] = useState('');
-  const toName = to === 'manager' ? 'the manager' : to === 'customer' ? 'the customer' : crew.find((p) => p.id === to)?.name;
   const money = may(me?.role, 'see-money') && ask === 'approval';
   return (
     <Modal opened onClose={close} title="Ask somebody">
@@ -27,7 +26,7 @@ export function AskForm({ close }: { close: () => void }) {
         onSubmit={(e) => {
           e.preventDefault();
           put.mutate(
-            { kind: 'ask', key, data: { ask, to, toName, what, ...(money && amount ? { amount: Number(amount.replace(',', '.')) } : {}) }, revision: 0 },
+            { kind: 'ask', key, data: { ask, to, what, ...(money && amount ? { amount: Number(amount.replace(',', '.')) } : {}) }, revision: 0 },
             { onSuccess: close },
           );
         }}

@@ -3,7 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { listLinks, makeLink, revokeLink } from '@bay/contract/handover';
 import { may } from '@bay/contract/rights';
-import { call, command } from '../api/index.ts';
+import { call, command, keys } from '../api/index.ts';
 import { useMe } from '../crew/index.ts';
 import { useJob, useRecords } from '../jobs/useJob.ts';
 import { dayWords, Trouble } from '../ui/index.ts';
@@ -16,9 +16,9 @@ export function CustomerLinks() {
   const role = useMe().data?.person?.role;
   const allowed = may(role, 'share-with-customer');
   const [made, setMade] = useState<string>();
-  const links = useQuery({ queryKey: ['links', jobId], queryFn: () => call(listLinks, { params: { jobId } }), enabled: allowed });
-  const asks = Object.values(useRecords<{ to: string; what: string; answer?: { yes?: boolean; text: string } }>('ask')).filter((a) => a.to === 'customer');
-  const done = (): void => void client.invalidateQueries({ queryKey: ['links', jobId] });
+  const links = useQuery({ queryKey: keys.links(jobId), queryFn: () => call(listLinks, { params: { jobId } }), enabled: allowed });
+  const asks = Object.values(useRecords('ask')).filter((a) => a.to === 'customer');
+  const done = (): void => void client.invalidateQueries({ queryKey: keys.links(jobId) });
   const making = useMutation({
     mutationFn: () => command(makeLink, { params: { jobId }, body: { days: 60 } }, { label: 'link made', jobId }),
     onSuccess: ({ path }) => {

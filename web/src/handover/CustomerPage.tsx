@@ -6,7 +6,7 @@ import { stationName } from '@bay/core/jobs';
 import type { StationId } from '@bay/core/jobs';
 import { answerAsCustomer, readCustomerView } from '@bay/contract/handover';
 import type { CustomerView } from '@bay/contract/handover';
-import { call, newId, sentenceOf } from '../api/index.ts';
+import { call, keys, newId, sentenceOf } from '../api/index.ts';
 import { dayWords, Failed, fromToday, Loading, StationLine, Trouble } from '../ui/index.ts';
 
 function Ask({ token, ask }: { token: string; ask: CustomerView['asks'][number] }) {
@@ -15,7 +15,7 @@ function Ask({ token, ask }: { token: string; ask: CustomerView['asks'][number] 
   const [id] = useState(newId);
   const answering = useMutation({
     mutationFn: (yes: boolean) => call(answerAsCustomer, { params: { token }, body: { commandId: id, key: ask.key, yes, text } }),
-    onSuccess: (view) => client.setQueryData(['customer', token], view),
+    onSuccess: (view) => client.setQueryData(keys.customer(token), view),
   });
   return (
     <li className="panel">
@@ -53,7 +53,7 @@ function Ask({ token, ask }: { token: string; ask: CustomerView['asks'][number] 
 /** How it goes, for the person whose car it is: by a link, without signing in. */
 export function CustomerPage() {
   const { token = '' } = useParams();
-  const view = useQuery({ queryKey: ['customer', token], queryFn: () => call(readCustomerView, { params: { token } }), refetchInterval: 60_000 });
+  const view = useQuery({ queryKey: keys.customer(token), queryFn: () => call(readCustomerView, { params: { token } }), refetchInterval: 60_000 });
   if (view.isPending)
     return (
       <main className="page">

@@ -9,24 +9,12 @@ import { dayWords, fromToday, MeasuredInput, Trouble } from '../ui/index.ts';
 import { CustomerLinks } from './CustomerLinks.tsx';
 import { ProvisionalList } from './ProvisionalList.tsx';
 
-interface FollowUp {
-  what: string;
-  on?: string;
-  atKm?: number;
-  done?: { by: string; at: string };
-}
-interface Open {
-  waitsFor?: string;
-  due?: string;
-  released?: unknown;
-}
-
 function OpenEnds() {
   const { plan, mayWrite } = useJob();
-  const holds = Object.entries(useRecords<Open>('hold')).filter(([, h]) => !h.released);
+  const holds = Object.entries(useRecords('hold')).filter(([, h]) => !h.released);
   const put = usePut();
   const knockOns = plan.fits.filter((l) => l.knockOnOpen.length > 0);
-  const cases = Object.values(useRecords<{ symptom: string; closed?: unknown }>('case')).filter((c) => !c.closed);
+  const cases = Object.values(useRecords('case')).filter((c) => !c.closed);
   const none = plan.provisional.length + holds.length + knockOns.length + cases.length === 0;
   return (
     <div className="panel">
@@ -66,7 +54,7 @@ function OpenEnds() {
 
 function FollowUps() {
   const { mayWrite } = useJob();
-  const all = Object.entries(useRecords<FollowUp>('follow-up'));
+  const all = Object.entries(useRecords('follow-up'));
   const put = usePut();
   const [v, setV] = useState({ what: '', on: '', atKm: '' });
   const km = v.atKm.trim() === '' ? undefined : parseMeasure(v.atKm, 'km');

@@ -44,7 +44,7 @@ function ProvisionalForm({ close }: { close: () => void }) {
 /** The register of what is not final, with what ends each and the gate at which none may be open. */
 export function ProvisionalList() {
   const { plan, mayWrite } = useJob();
-  const records = useRecords<{ what: string }>('provisional');
+  const records = useRecords('provisional');
   const put = usePut();
   const [adding, setAdding] = useState(false);
   return (

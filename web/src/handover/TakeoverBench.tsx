@@ -2,9 +2,9 @@ import { Button } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { takeoverSheet } from '@bay/core/handover';
+import { takeoverOf } from '@bay/core/plan';
 import { readTakeover, takeOver } from '@bay/contract/handover';
-import { call, command } from '../api/index.ts';
+import { call, command, keys } from '../api/index.ts';
 import { useJob } from '../jobs/useJob.ts';
 import { dayWords, fromToday, sinceWords, timeWords, Trouble, withDayWords } from '../ui/index.ts';
 import { AskForm } from './AskForm.tsx';
@@ -25,12 +25,12 @@ export default function TakeoverBench() {
   const { job } = sheet;
   const client = useQueryClient();
   const [asking, setAsking] = useState(false);
-  const since = useQuery({ queryKey: ['takeover', job.id], queryFn: () => call(readTakeover, { params: { jobId: job.id } }) });
+  const since = useQuery({ queryKey: keys.takeover(job.id), queryFn: () => call(readTakeover, { params: { jobId: job.id } }) });
   const taking = useMutation({
     mutationFn: () => command(takeOver, { params: { jobId: job.id }, body: {} }, { label: 'taken over', jobId: job.id, offline: () => ({ at: '' }) }),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['takeover', job.id] }),
+    onSuccess: () => client.invalidateQueries({ queryKey: keys.takeover(job.id) }),
   });
-  const s = takeoverSheet(job, sheet, plan, sheet.running);
+  const s = takeoverOf(job, sheet, plan, sheet.running);
   const fresh = since.data?.entries.filter((e) => !e.marks.some((m) => m.kind !== 'corrected')) ?? [];
   return (
     <div className="takeover">

@@ -24,7 +24,13 @@ export function ConflictDialog({ jobId, clash, close }: { jobId: string; clash: 
   };
   return (
     <Modal opened onClose={() => undefined} withCloseButton={false} title={`${theirs?.by ?? 'Somebody'} changed this meanwhile`} size="xl">
-      <TwoVersions theirsBy={theirs?.by ?? 'they'} theirs={theirs?.data} mine={mine} onMine={onMine} onTheirs={onTheirs} />
+      <TwoVersions
+        theirsBy={theirs?.by ?? 'they'}
+        theirs={theirs?.data as Record<string, unknown> | undefined}
+        mine={mine}
+        onMine={onMine}
+        onTheirs={onTheirs}
+      />
     </Modal>
   );
 }

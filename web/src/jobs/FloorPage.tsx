@@ -1,10 +1,11 @@
 import { Button } from '@mantine/core';
-import { useQuery } from '@tanstack/react-query';
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link } from 'react-router';
-import { readFloor } from '@bay/contract/jobs';
+import { readFinishedJobs, readFloor, readYard } from '@bay/contract/jobs';
 import type { Strip } from '@bay/contract/jobs';
 import { stationName } from '@bay/core/jobs';
-import { call, sentenceOf } from '../api/index.ts';
+import { call, keys, sentenceOf } from '../api/index.ts';
 import { dayWords, Empty, Failed, fromToday, Loading, sinceWords, StationLine, withDayWords } from '../ui/index.ts';
 
 function BayStrip({ strip, bay }: { strip: Strip; bay: string }) {
@@ -44,9 +45,83 @@ function BayStrip({ strip, bay }: { strip: Strip; bay: string }) {
   );
 }
 
+function YardCar({ strip: s }: { strip: Strip }) {
+  return (
+    <li>
+      <Link to={`/jobs/${s.id}/${s.station}`}>
+        <b>{s.carName}</b> gets {s.engineName ?? 'an engine to be chosen'}
+        <br />
+        <span className="quiet">
+          {stationName(s.station)}: {s.doing}
+        </span>
+        <br />
+        <span className={s.state.kind === 'stop' ? 'oxide' : s.state.kind === 'free' ? 'quiet' : 'ochre'}>
+          {s.state.title} {s.state.kind === 'free' ? '' : withDayWords(s.state.sentence)}
+        </span>
+      </Link>
+    </li>
+  );
+}
+
+/** Finished jobs are apart: read when somebody opens them, page by page. */
+function HandedOver() {
+  const [open, setOpen] = useState(false);
+  const finished = useInfiniteQuery({
+    queryKey: keys.finished,
+    queryFn: ({ pageParam }) => call(readFinishedJobs, { query: pageParam ? { before: pageParam } : {} }),
+    initialPageParam: '',
+    getNextPageParam: (page) => (page.more ? (page.jobs.at(-1)?.closedAt ?? undefined) : undefined),
+    enabled: open,
+  });
+  const jobs = finished.data?.pages.flatMap((p) => p.jobs) ?? [];
+  return (
+    <>
+      <div className="section-head">
+        <h2>Handed over</h2>
+        <Button variant="subtle" size="compact-sm" aria-expanded={open} onClick={() => setOpen(!open)}>
+          {open ? 'Fold away' : 'Show'}
+        </Button>
+      </div>
+      {open && finished.isPending && <Loading rows={2} />}
+      {open && finished.isError && <Failed sentence={sentenceOf(finished.error)} again={() => void finished.refetch()} />}
+      {open && finished.data && jobs.length === 0 && <p className="quiet">No job was handed over yet.</p>}
+      {open && (
+        <ul className="yard">
+          {jobs.map((j) => (
+            <li key={j.id}>
+              <Link to={`/jobs/${j.id}/hand-over`}>
+                <b>{j.carName}</b> got {j.engineName}
+                <br />
+                <span className="quiet">
+                  {j.number}, {j.customer}, {j.closedAt ? dayWords(j.closedAt) : ''}
+                </span>
+              </Link>
+            </li>
+          ))}
+        </ul>
+      )}
+      {open && finished.hasNextPage && (
+        <div className="row-actions">
+          <Button variant="default" loading={finished.isFetchingNextPage} onClick={() => void finished.fetchNextPage()}>
+            Show older ones
+          </Button>
+        </div>
+      )}
+    </>
+  );
+}
+
 /** Home: a strip for each bay, the yard, and who is on what. */
 export function FloorPage() {
-  const floor = useQuery({ queryKey: ['floor'], queryFn: () => call(readFloor) });
+  const floor = useQuery({ queryKey: keys.floor, queryFn: () => call(readFloor) });
+  const last = floor.data?.strips.filter((s) => s.bay === null).at(-1)?.number;
+  const more = useInfiniteQuery({
+    queryKey: [...keys.yard, last],
+    queryFn: ({ pageParam }) => call(readYard, { query: { after: pageParam } }),
+    initialPageParam: last ?? '',
+    getNextPageParam: (page) => page.strips.at(-1)?.number,
+    enabled: false,
+  });
   if (floor.isPending)
     return (
       <div className="page">
@@ -59,7 +134,8 @@ export function FloorPage() {
         <Failed sentence={sentenceOf(floor.error)} again={() => void floor.refetch()} />
       </div>
     );
-  const { bays, strips, crew, finished } = floor.data;
+  const { bays, crew, inYard } = floor.data;
+  const strips = [...floor.data.strips, ...(more.data?.pages.flatMap((p) => p.strips) ?? [])];
   const inBay = (bay: string): Strip | undefined => strips.find((s) => s.bay === bay);
   const yard = strips.filter((s) => !bays.includes(s.bay ?? ''));
   const held = strips.filter((s) => s.state.kind !== 'free').length;
@@ -87,7 +163,7 @@ export function FloorPage() {
         <div className="page-head">
           <h1>The Floor</h1>
           <span className="quiet">
-            {full} of {bays.length} bays full, {yard.length} in the yard, {held} held or waiting
+            {full} of {bays.length} bays full, {inYard} in the yard, {held} held or waiting
           </span>
           <span className="right">
             <Button component={Link} to="/book-in">
@@ -121,44 +197,22 @@ export function FloorPage() {
             {strips.length === 0 ? 'Book in the first car: plate number, customer, wish.' : null}
           </Empty>
         ) : (
-          <ul className="yard">
-            {yard.map((s) => (
-              <li key={s.id}>
-                <Link to={`/jobs/${s.id}/${s.station}`}>
-                  <b>{s.carName}</b> gets {s.engineName ?? 'an engine to be chosen'}
-                  <br />
-                  <span className="quiet">
-                    {stationName(s.station)}: {s.doing}
-                  </span>
-                  <br />
-                  <span className={s.state.kind === 'stop' ? 'oxide' : s.state.kind === 'free' ? 'quiet' : 'ochre'}>
-                    {s.state.title} {s.state.kind === 'free' ? '' : withDayWords(s.state.sentence)}
-                  </span>
-                </Link>
-              </li>
-            ))}
-          </ul>
-        )}
-        {finished.length > 0 && (
           <>
-            <div className="section-head">
-              <h2>Handed over</h2>
-            </div>
             <ul className="yard">
-              {finished.map((j) => (
-                <li key={j.id}>
-                  <Link to={`/jobs/${j.id}/hand-over`}>
-                    <b>{j.carName}</b> got {j.engineName}
-                    <br />
-                    <span className="quiet">
-                      {j.number}, {j.customer}, {j.closedAt ? dayWords(j.closedAt) : ''}
-                    </span>
-                  </Link>
-                </li>
+              {yard.map((s) => (
+                <YardCar key={s.id} strip={s} />
               ))}
             </ul>
+            {yard.length < inYard && (
+              <div className="row-actions">
+                <Button variant="default" loading={more.isFetchingNextPage} onClick={() => void more.fetchNextPage()}>
+                  Show more of the yard, {inYard - yard.length} not shown
+                </Button>
+              </div>
+            )}
           </>
         )}
+        <HandedOver />
       </div>
     </>
   );

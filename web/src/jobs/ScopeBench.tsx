@@ -2,11 +2,12 @@ import { Button, Textarea } from '@mantine/core';
 import { useMutation, useQueries, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { bookOf, compareCandidates } from '@bay/core/jobs';
+import { bookOf } from '@bay/core/plan';
+import { compareCandidates } from '@bay/core/fit';
 import { factDef } from '@bay/core/facts';
 import { checkIdentity } from '@bay/core/sums';
 import { moveUnit, unitFacts } from '@bay/contract/jobs';
-import { call, newId, sentenceOf } from '../api/index.ts';
+import { call, keys, newId, sentenceOf } from '../api/index.ts';
 import { FactEditor, usualBearer } from '../facts/index.ts';
 import { columns, MeasuredInput, Trouble, VerdictMark } from '../ui/index.ts';
 import { UnitForm } from './UnitForm.tsx';
@@ -48,11 +49,11 @@ function Candidates() {
   const { sheet, mayWrite } = useJob();
   const client = useQueryClient();
   const put = usePut();
-  const prices = useRecords<{ cost?: number; note?: string }>('candidate');
+  const prices = useRecords('candidate');
   const [pricing, setPricing] = useState<{ id: string; cost: string }>();
   const [adding, setAdding] = useState(false);
   const units = sheet.units.filter((u) => u.role === 'candidate' || u.role === 'engine');
-  const facts = useQueries({ queries: units.map((u) => ({ queryKey: ['unit-facts', u.id], queryFn: () => call(unitFacts, { params: { unitId: u.id } }) })) });
+  const facts = useQueries({ queries: units.map((u) => ({ queryKey: keys.unitFacts(u.id), queryFn: () => call(unitFacts, { params: { unitId: u.id } }) })) });
   const choosing = useMutation({
     mutationFn: async (unitId: string) => {
       const now = units.find((u) => u.role === 'engine');
@@ -66,7 +67,7 @@ function Candidates() {
         body: { commandId: newId(), place: units.find((u) => u.id === unitId)!.place, job: { jobId: sheet.job.id, role: 'engine' }, leaveJobId: sheet.job.id },
       });
     },
-    onSuccess: () => client.invalidateQueries({ queryKey: ['job', sheet.job.id] }),
+    onSuccess: () => client.invalidateQueries({ queryKey: keys.job(sheet.job.id) }),
   });
   const material = { jobId: sheet.job.id, units: sheet.units, facts: sheet.facts };
   const car = bookOf(material, [

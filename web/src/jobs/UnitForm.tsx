@@ -4,15 +4,15 @@ import { useState } from 'react';
 import { kindOfRole } from '@bay/core/jobs';
 import { addUnit, listUnits, moveUnit } from '@bay/contract/jobs';
 import type { UnitRole } from '@bay/contract/jobs';
-import { call, fieldsOf, newId } from '../api/index.ts';
+import { call, fieldsOf, keys, newId } from '../api/index.ts';
 import { Trouble } from '../ui/index.ts';
 
 /** Brings a unit to a job: a new one, or one that the shop has on the shelf; its facts come with it. */
 export function UnitForm({ jobId, role, label, done }: { jobId: string; role: UnitRole; label: string; done?: () => void }) {
   const client = useQueryClient();
-  const units = useQuery({ queryKey: ['units'], queryFn: () => call(listUnits) });
   const kind = kindOfRole[role];
-  const shelf = (units.data?.units ?? []).filter((u) => u.kind === kind && u.jobs.length === 0);
+  const units = useQuery({ queryKey: [...keys.units(), 'free', kind], queryFn: () => call(listUnits, { query: { kind, free: 'true', limit: 200 } }) });
+  const shelf = units.data?.units ?? [];
   const [from, setFrom] = useState('new');
   const [name, setName] = useState('');
   const [identity, setIdentity] = useState('');
@@ -28,8 +28,8 @@ export function UnitForm({ jobId, role, label, done }: { jobId: string; role: Un
     onSuccess: () => {
       setName('');
       setIdentity('');
-      void client.invalidateQueries({ queryKey: ['units'] });
-      void client.invalidateQueries({ queryKey: ['job', jobId] });
+      void client.invalidateQueries({ queryKey: keys.units() });
+      void client.invalidateQueries({ queryKey: keys.job(jobId) });
       done?.();
     },
   });

@@ -1,11 +1,14 @@
 import { Button, TextInput } from '@mantine/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useDebouncedValue } from '@mantine/hooks';
+import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { factDef, showFact } from '@bay/core/facts';
-import { listUnits, moveUnit, unitFacts } from '@bay/contract/jobs';
+import { unitKinds } from '@bay/core/jobs';
+import type { UnitKind } from '@bay/core/jobs';
+import { listUnits, moveUnit, readUnit, unitFacts } from '@bay/contract/jobs';
 import type { Unit } from '@bay/contract/jobs';
-import { call, newId, sentenceOf } from '../api/index.ts';
+import { call, keys, newId, sentenceOf } from '../api/index.ts';
 import { columns, dayWords, Failed, Loading, Trouble } from '../ui/index.ts';
 import { useRights } from './useJob.ts';
 
@@ -13,14 +16,14 @@ function Card({ unit }: { unit: Unit }) {
   const client = useQueryClient();
   const { mayWrite } = useRights();
   const [place, setPlace] = useState(unit.place);
-  const facts = useQuery({ queryKey: ['unit-facts', unit.id], queryFn: () => call(unitFacts, { params: { unitId: unit.id } }) });
+  const facts = useQuery({ queryKey: keys.unitFacts(unit.id), queryFn: () => call(unitFacts, { params: { unitId: unit.id } }) });
   const records = facts.data?.records ?? [];
   const found = records.filter((r) => r.kind === 'finding');
   const tests = records.filter((r) => r.kind === 'sheet' || r.kind === 'torque');
   const moving = useMutation({
     mutationFn: (leaveJobId: string | undefined) =>
       call(moveUnit, { params: { unitId: unit.id }, body: { commandId: newId(), place, job: null, ...(leaveJobId ? { leaveJobId } : {}) } }),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['units'] }),
+    onSuccess: () => client.invalidateQueries({ queryKey: keys.units() }),
   });
   return (
     <div className="card-open">
@@ -45,7 +48,7 @@ function Card({ unit }: { unit: Unit }) {
         <ul className="rows">
           {found.map((r) => (
             <li key={r.key} style={{ padding: '6px 0' }}>
-              <b>{String(r.data['what'])}</b> <span className={`tag ${r.data['settled'] ? 'teal' : 'ochre'}`}>{r.data['settled'] ? 'Settled' : 'Open'}</span>{' '}
+              <b>{r.data.what}</b> <span className={`tag ${r.data.settled ? 'teal' : 'ochre'}`}>{r.data.settled ? 'Settled' : 'Open'}</span>{' '}
               <span className="quiet">
                 {r.by}, {dayWords(r.at)}
               </span>
@@ -76,12 +79,57 @@ function Card({ unit }: { unit: Unit }) {
   );
 }
 
+const kindWords: Record<UnitKind, string> = { car: 'Cars', engine: 'Engines', gearbox: 'Gearboxes', computer: 'Computers', loom: 'Looms' };
+
+function UnitRow({ unit: u, open, toggle }: { unit: Unit; open: boolean; toggle: () => void }) {
+  return (
+    <li>
+      <button
+        type="button"
+        className="row-button stacks"
+        style={columns('90px minmax(0, 1.4fr) minmax(0, 1fr) minmax(0, 1fr)')}
+        aria-expanded={open}
+        onClick={toggle}
+      >
+        <span className="tag">{u.kind}</span>
+        <span>
+          <b>{u.name}</b> <span className="quiet mono">{u.identity}</span>
+        </span>
+        <span>{u.place}</span>
+        <span className="quiet">{u.jobs.length === 0 ? 'on no job' : u.jobs.map((j) => `job ${j.number} as ${j.role.replaceAll('-', ' ')}`).join(', ')}</span>
+      </button>
+      {open && (
+        <>
+          <Card unit={u} />
+          {u.jobs.map((j) => (
+            <Link key={j.jobId} to={`/jobs/${j.jobId}/scope`} style={{ marginRight: 12 }}>
+              Open job {j.number}
+            </Link>
+          ))}
+        </>
+      )}
+    </li>
+  );
+}
+
 /** Every car, engine, gearbox, computer and loom of the shop: an identity of its own, wherever it sits. */
 export function UnitsPage() {
-  const units = useQuery({ queryKey: ['units'], queryFn: () => call(listUnits) });
   const [params, setParams] = useSearchParams();
-  const [filter, setFilter] = useState('');
+  const [typed, setTyped] = useState('');
+  const [q] = useDebouncedValue(typed.trim(), 200);
+  const kind = unitKinds.find((k) => k === params.get('kind'));
   const open = params.get('open');
+  const units = useInfiniteQuery({
+    queryKey: keys.units({ q, kind }),
+    queryFn: ({ pageParam, signal }) => call(listUnits, { query: { q, ...(kind ? { kind } : {}), ...(pageParam ? { after: pageParam } : {}) }, signal }),
+    initialPageParam: '',
+    getNextPageParam: (page) => (page.more ? page.units.at(-1)?.id : undefined),
+    placeholderData: keepPreviousData,
+  });
+  // A unit that a link opens may be far down the list: it is read by itself.
+  const shown = units.data?.pages.flatMap((p) => p.units) ?? [];
+  const apart = open !== null && units.data !== undefined && !shown.some((u) => u.id === open);
+  const linked = useQuery({ queryKey: keys.unit(open ?? ''), queryFn: () => call(readUnit, { params: { unitId: open! } }), enabled: apart });
   if (units.isPending)
     return (
       <div className="page">
@@ -94,48 +142,50 @@ export function UnitsPage() {
         <Failed sentence={sentenceOf(units.error)} again={() => void units.refetch()} />
       </div>
     );
-  const shown = units.data.units.filter((u) => `${u.name} ${u.identity ?? ''} ${u.place} ${u.kind}`.toLowerCase().includes(filter.trim().toLowerCase()));
+  const { counts } = units.data.pages[0]!;
+  const set = (change: Record<string, string | null>): void => {
+    const next = new URLSearchParams(params);
+    for (const [key, value] of Object.entries(change))
+      if (value === null) next.delete(key);
+      else next.set(key, value);
+    setParams(next, { replace: true });
+  };
+  const rows = apart && linked.data ? [linked.data.unit, ...shown] : shown;
   return (
     <div className="page">
       <div className="page-head">
         <h1>Units</h1>
         <span className="quiet">Facts and findings hang on the unit, not on the car it sits in.</span>
         <span className="right">
-          <TextInput aria-label="Find a unit" placeholder="Find a unit" value={filter} onChange={(e) => setFilter(e.currentTarget.value)} />
+          <TextInput aria-label="Find a unit" placeholder="Find a unit" value={typed} onChange={(e) => setTyped(e.currentTarget.value)} />
         </span>
       </div>
+      <div className="counts">
+        {unitKinds.map((k) => (
+          <button
+            key={k}
+            type="button"
+            aria-pressed={kind === k}
+            aria-label={`${counts[k]} ${kindWords[k]}`}
+            onClick={() => set({ kind: kind === k ? null : k })}
+          >
+            <b>{counts[k]}</b> {kindWords[k].toLowerCase()}
+          </button>
+        ))}
+      </div>
       <ul className="rows panel">
-        {shown.map((u) => (
-          <li key={u.id}>
-            <button
-              type="button"
-              className="row-button stacks"
-              style={columns('90px minmax(0, 1.4fr) minmax(0, 1fr) minmax(0, 1fr)')}
-              aria-expanded={open === u.id}
-              onClick={() => setParams(open === u.id ? {} : { open: u.id }, { replace: true })}
-            >
-              <span className="tag">{u.kind}</span>
-              <span>
-                <b>{u.name}</b> <span className="quiet mono">{u.identity}</span>
-              </span>
-              <span>{u.place}</span>
-              <span className="quiet">
-                {u.jobs.length === 0 ? 'on no job' : u.jobs.map((j) => `job ${j.number} as ${j.role.replaceAll('-', ' ')}`).join(', ')}
-              </span>
-            </button>
-            {open === u.id && (
-              <>
-                <Card unit={u} />
-                {u.jobs.map((j) => (
-                  <Link key={j.jobId} to={`/jobs/${j.jobId}/scope`} style={{ marginRight: 12 }}>
-                    Open job {j.number}
-                  </Link>
-                ))}
-              </>
-            )}
-          </li>
+        {rows.map((u) => (
+          <UnitRow key={u.id} unit={u} open={open === u.id} toggle={() => set({ open: open === u.id ? null : u.id })} />
         ))}
       </ul>
+      {rows.length === 0 && <p className="quiet">No unit has these words. Look under another kind, or clear the search.</p>}
+      {units.hasNextPage && (
+        <div className="row-actions">
+          <Button variant="default" loading={units.isFetchingNextPage} onClick={() => void units.fetchNextPage()}>
+            Show more units
+          </Button>
+        </div>
+      )}
     </div>
   );
 }

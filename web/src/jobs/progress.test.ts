@@ -1,18 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { planInputOf } from '@bay/core/jobs';
-import { computePlan } from '@bay/core/plan';
+import { computePlan, planInputOf } from '@bay/core/plan';
 import type { JobSheet } from '@bay/contract/jobs';
 import { progressOf } from './progress.ts';
 
 type Row = JobSheet['records'][number];
-const row = (kind: Row['kind'], key: string, data: Record<string, unknown>): Row => ({
-  kind,
-  key,
-  data,
-  revision: 1,
-  by: 'A',
-  at: '2026-01-01T00:00:00.000Z',
-});
+const row = (kind: Row['kind'], key: string, data: Record<string, unknown>): Row =>
+  ({ kind, key, data, revision: 1, by: 'A', at: '2026-01-01T00:00:00.000Z' }) as Row;
 const fact = (bearerId: string, factId: string, value: string): JobSheet['facts'][number] => ({
   bearerId,
   factId,
@@ -71,7 +64,7 @@ describe('the line of stations', () => {
         row('part', 'p1', { takeId: 'take-ecu' }),
         row('sheet', 'bore:1', {}),
         row('torque', 'head:1', {}),
-        row('circuit', 'c1', { title: 'x', labelA: 'A', labelB: 'B', testedBy: 'A' }),
+        row('circuit', 'c1', { title: 'x', labelA: 'A', labelB: 'B', tested: { by: 'A' } }),
         row('attempt', '1', { number: 1 }),
         row('follow-up', 'f', { what: 'oil', on: '2026-02-01' }),
       ]),

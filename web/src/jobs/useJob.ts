@@ -1,16 +1,17 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { createContext, useContext, useMemo } from 'react';
-import { planInputOf, recordsOf } from '@bay/core/jobs';
-import { computePlan } from '@bay/core/plan';
+import { createContext, useContext, useMemo, useState } from 'react';
+import { planInputOf } from '@bay/core/plan';
+import { recordsOf } from '@bay/core/records';
+import { Planner } from '@bay/core/plan';
 import type { Plan } from '@bay/core/plan';
 import { changeJob, readJob } from '@bay/contract/jobs';
 import type { JobSheet } from '@bay/contract/jobs';
-import { putRecord } from '@bay/contract/records';
-import type { RecordKind, RecordRow } from '@bay/contract/records';
-import { call, command, nowIso, Refused } from '../api/index.ts';
+import { kindSchema, putRecord } from '@bay/contract/records';
+import type { RecordData, RecordKind, RecordRow } from '@bay/contract/records';
+import { call, command, keys, nowIso, Refused } from '../api/index.ts';
 import { useMe } from '../crew/index.ts';
 
-export const useSheet = (jobId: string) => useQuery({ queryKey: ['job', jobId], queryFn: () => call(readJob, { params: { jobId } }) });
+export const useSheet = (jobId: string) => useQuery({ queryKey: keys.job(jobId), queryFn: () => call(readJob, { params: { jobId } }) });
 
 export interface JobContext {
   sheet: JobSheet;
@@ -39,9 +40,10 @@ export function useJob(): JobContext {
   return job;
 }
 
-/** The plan of a sheet, computed again only when the sheet changed. */
+/** The plan of a sheet: of what is computed, only what reads something that changed is computed again. */
 export function usePlanOf(sheet: JobSheet | undefined): Plan | undefined {
-  return useMemo(() => (sheet ? computePlan(planInputOf({ jobId: sheet.job.id, ...sheet })) : undefined), [sheet]);
+  const [planner] = useState(() => new Planner());
+  return useMemo(() => (sheet ? planner.plan(planInputOf({ jobId: sheet.job.id, ...sheet })) : undefined), [planner, sheet]);
 }
 
 export const useRights = (): { mayWrite: boolean; isManager: boolean } => {
@@ -49,9 +51,9 @@ export const useRights = (): { mayWrite: boolean; isManager: boolean } => {
   return { mayWrite: role === 'manager' || role === 'technician', isManager: role === 'manager' };
 };
 
-export function useRecords<T>(kind: RecordKind): Record<string, T> {
+export function useRecords<K extends RecordKind>(kind: K): Record<string, RecordData<K>> {
   const { sheet } = useJob();
-  return useMemo(() => recordsOf<T>(sheet, kind), [sheet, kind]);
+  return useMemo(() => recordsOf(sheet, kind), [sheet, kind]);
 }
 
 export interface RecordWrite {
@@ -89,20 +91,23 @@ export function usePut() {
   const jobId = sheet.job.id;
   const keep = (row: RecordRow): void => {
     client.setQueryData<JobSheet>(
-      ['job', jobId],
+      keys.job(jobId),
       (old) => old && { ...old, records: [...old.records.filter((r) => !(r.kind === row.kind && r.key === row.key)), row] },
     );
-    void client.invalidateQueries({ queryKey: ['job', jobId] });
   };
   return useMutation({
     mutationFn: async (w: RecordWrite) => {
-      const now = client.getQueryData<JobSheet>(['job', jobId]) ?? sheet;
+      const now = client.getQueryData<JobSheet>(keys.job(jobId)) ?? sheet;
       const before = now.records.find((r) => r.kind === w.kind && r.key === w.key);
       const revision = w.revision ?? before?.revision ?? 0;
       const { kind, key, data } = w;
       const by = me?.name ?? '';
+      const at = nowIso();
+      // What the server will sign is shown as signed by this person until it is.
+      const signed = (act: unknown): unknown => (typeof act === 'object' && act !== null ? { by, byId: me?.id, at, ...act } : act);
+      const shown = { ...data, ...Object.fromEntries(kindSchema(kind).acts.map((act) => [act, signed(data[act])])), by, byId: me?.id, at };
       const offline = (): { record: RecordRow } => ({
-        record: { kind, key, data: { ...data, by, at: nowIso() }, revision: revision + 1, by, at: nowIso(), ...(before?.on ? { on: before.on } : {}) },
+        record: { kind, key, data: shown, revision: revision + 1, by, at, ...(before?.on ? { on: before.on } : {}) } as unknown as RecordRow,
       });
       try {
         const { record } = await command(
@@ -112,7 +117,7 @@ export function usePut() {
             label: labelOf(w),
             jobId,
             offline: needsConnection.has(kind) ? undefined : offline,
-            restore: () => client.setQueryData(['job', jobId], now),
+            restore: () => client.setQueryData(keys.job(jobId), now),
           },
         );
         return record;
@@ -143,6 +148,6 @@ export function useChangeJob() {
       wish?: string;
       faults?: string;
     }) => command(changeJob, { params: { jobId }, body: { revision: sheet.job.revision, ...change } }, { label: 'job changed', jobId }),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['job', jobId] }),
+    onSuccess: () => client.invalidateQueries({ queryKey: keys.job(jobId) }),
   });
 }

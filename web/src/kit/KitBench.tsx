@@ -93,7 +93,7 @@ function KitCard({ line, record }: { line: KitLine; record: KitRecord | undefine
 /** What this job must order, by system, each line because of which facts. */
 export default function KitBench() {
   const { plan } = useJob();
-  const records = useRecords<KitRecord>('kit');
+  const records = useRecords('kit');
   const [open, setOpen] = useState<string>();
   const [waits, setWaits] = useState(false);
   const needed = plan.kit.filter((l) => l.state === 'needed');

@@ -5,7 +5,7 @@ import { titleOf } from '@bay/core/plan';
 import { markEntry, photoPath } from '@bay/contract/logbook';
 import type { LogEntry } from '@bay/contract/logbook';
 import { may } from '@bay/contract/rights';
-import { command } from '../api/index.ts';
+import { command, keys } from '../api/index.ts';
 import { useMe } from '../crew/index.ts';
 import { exactWords, FormModal, timeWords, withDayWords } from '../ui/index.ts';
 import { faceOf } from './faces.ts';
@@ -25,8 +25,8 @@ function MarkForm({ jobId, entry, kind, close }: { jobId: string; entry: LogEntr
         { label: kind === 'corrected' ? 'line corrected' : 'line struck', jobId },
       ),
     onSuccess: () => {
-      void client.invalidateQueries({ queryKey: ['job', jobId] });
-      void client.invalidateQueries({ queryKey: ['log', jobId] });
+      void client.invalidateQueries({ queryKey: keys.job(jobId) });
+      void client.invalidateQueries({ queryKey: keys.book(jobId) });
       close();
     },
   });

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { readLog } from '@bay/contract/logbook';
-import { call } from '../api/index.ts';
+import { call, keys } from '../api/index.ts';
 import { dayWords, Trouble } from '../ui/index.ts';
 import { EntryLine } from './EntryLine.tsx';
 
@@ -9,7 +9,7 @@ import { EntryLine } from './EntryLine.tsx';
 export function History({ jobId, about, title }: { jobId: string; about: string; title: string }) {
   const [open, setOpen] = useState(false);
   const lines = useQuery({
-    queryKey: ['history', jobId, about],
+    queryKey: keys.history(jobId, about),
     queryFn: () => call(readLog, { params: { jobId }, query: { about, limit: '60' as unknown as number } }),
     enabled: open,
   });

@@ -2,13 +2,13 @@ import { Button } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
-import { lineContextOf, thingsOf } from '@bay/core/jobs';
+import { lineContextOf, thingsOf } from '@bay/core/plan';
 import { readLogLine, suggestAbout, understoodWords } from '@bay/core/logbook';
 import type { LineDraft, Thing } from '@bay/core/logbook';
 import type { JobSheet } from '@bay/contract/jobs';
 import { writeLog } from '@bay/contract/logbook';
 import type { LogEntry } from '@bay/contract/logbook';
-import { command, newId, nowIso, sentenceOf } from '../api/index.ts';
+import { command, keys, newId, nowIso, sentenceOf } from '../api/index.ts';
 import { useCrew, useMe } from '../crew/index.ts';
 import { useJob } from '../jobs/useJob.ts';
 import { today } from '../ui/index.ts';
@@ -61,18 +61,18 @@ export function LogBar() {
       const body = { line: typed, today: today(), ...(belongsTo ? { about: belongsTo.key } : {}) };
       const offline = (): { entry: LogEntry } => {
         const entry = pendingEntry(typed, me!);
-        client.setQueryData<JobSheet>(['job', jobId], (old) => old && { ...old, log: [...old.log, entry] });
+        client.setQueryData<JobSheet>(keys.job(jobId), (old) => old && { ...old, log: [...old.log, entry] });
         return { entry };
       };
-      const before = client.getQueryData(['job', jobId]);
-      const restore = (): unknown => client.setQueryData(['job', jobId], before);
+      const before = client.getQueryData(keys.job(jobId));
+      const restore = (): unknown => client.setQueryData(keys.job(jobId), before);
       return command(writeLog, { params: { jobId }, body }, { label: 'line written', jobId, commandId: commandId.current, offline, restore });
     },
     onSuccess: () => {
       setLine('');
       setAbout(undefined);
       commandId.current = newId();
-      return client.invalidateQueries({ queryKey: ['job', jobId] });
+      return client.invalidateQueries({ queryKey: keys.job(jobId) });
     },
   });
   if (!mayWrite) return <div className="log-bar quiet">Onlookers read the book; they do not write in it.</div>;

@@ -1,3 +1,4 @@
+import type { PhotoRecord } from '@bay/core/logbook';
 import { Button, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -18,10 +19,10 @@ type Photo = RecordData<'photo'> & { pending?: boolean };
 function OnePhoto({ photoId, photo }: { photoId: string; photo: Photo }) {
   const { sheet, mayWrite } = useJob();
   const put = usePut();
-  const pins = Object.entries(useRecords<Pin>('pin'))
+  const pins = Object.entries(useRecords('pin'))
     .filter(([, p]) => p.photoId === photoId && !p.removed)
     .sort(([, a], [, b]) => a.number - b.number);
-  const all = Object.values(useRecords<Pin>('pin')).filter((p) => p.photoId === photoId);
+  const all = Object.values(useRecords('pin')).filter((p) => p.photoId === photoId);
   const [mode, setMode] = useState<'look' | 'pin' | 'arrow'>('look');
   const [spot, setSpot] = useState<Spot>();
   const [sort, setSort] = useState<Pin['sort']>('bag');
@@ -155,10 +156,13 @@ function OnePhoto({ photoId, photo }: { photoId: string; photo: Photo }) {
 }
 
 /** Every photo of the job; one opens with its pins. */
+/** A photo that waits on this device still: there is nothing to load yet. */
+const isPending = (photo: PhotoRecord & { pending?: boolean }): boolean => photo.pending === true;
+
 export default function PhotosBench() {
   const { sheet, mayWrite } = useJob();
-  const photos = Object.entries(useRecords<Photo>('photo')).sort(([, a], [, b]) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1));
-  const pins = Object.values(useRecords<Pin>('pin')).filter((p) => !p.removed);
+  const photos = Object.entries(useRecords('photo')).sort(([, a], [, b]) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1));
+  const pins = Object.values(useRecords('pin')).filter((p) => !p.removed);
   const [params, setParams] = useSearchParams();
   const open = params.get('photo') ?? '';
   const one = photos.find(([id]) => id === open)?.[1];
@@ -174,7 +178,7 @@ export default function PhotosBench() {
         )}
       </div>
       {photos.length === 0 && <Empty title="No photo yet">Take one from here, from the log bar or from My bench. Pins on it make it a map of bolts.</Empty>}
-      {one && !one.pending && <OnePhoto key={open} photoId={open} photo={one} />}
+      {one && !isPending(one) && <OnePhoto key={open} photoId={open} photo={one} />}
       <ul className="photo-grid">
         {photos.map(([id, p]) => (
           <li key={id}>
@@ -184,7 +188,7 @@ export default function PhotosBench() {
               onClick={() => setParams(id === open ? {} : { photo: id }, { replace: true })}
               aria-label={`Photo: ${p.caption || 'no words yet'}`}
             >
-              {p.pending ? <span className="quiet">waits to be sent</span> : <img src={photoPath(id, 'thumb')} alt="" loading="lazy" />}
+              {isPending(p) ? <span className="quiet">waits to be sent</span> : <img src={photoPath(id, 'thumb')} alt="" loading="lazy" />}
               <span className="photo-caption">{p.caption || <span className="quiet">no words yet</span>}</span>
               {pins.some((x) => x.photoId === id) && <span className="tag teal">{pins.filter((x) => x.photoId === id).length} pins</span>}
             </button>

@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import { addPhoto, mostPhotoBytes } from '@bay/contract/logbook';
 import type { JobSheet } from '@bay/contract/jobs';
 import type { RecordRow } from '@bay/contract/records';
-import { command, newId, nowIso, sentenceOf } from '../api/index.ts';
+import { command, keys, newId, nowIso, sentenceOf } from '../api/index.ts';
 
 export interface Upload {
   id: string;
@@ -27,8 +27,9 @@ export function useUploads(jobId: string) {
     let kept = false;
     const offline = (): { record: RecordRow } => {
       kept = true;
-      const record: RecordRow = { kind: 'photo', key: photoId, data: { caption: '', width: 1, height: 1, pending: true }, revision: 0, by: '', at: nowIso() };
-      client.setQueryData<JobSheet>(['job', jobId], (old) => old && { ...old, records: [...old.records, record] });
+      const data = { caption: '', width: 1, height: 1, pending: true };
+      const record = { kind: 'photo', key: photoId, data, revision: 0, by: '', at: nowIso() } as unknown as RecordRow;
+      client.setQueryData<JobSheet>(keys.job(jobId), (old) => old && { ...old, records: [...old.records, record] });
       return { record };
     };
     try {
@@ -39,7 +40,7 @@ export function useUploads(jobId: string) {
         { label: 'photo added', jobId, commandId: id, file, offline, signal: stop.current?.signal },
       );
       set(id, { state: kept ? 'kept' : 'sent' });
-      void client.invalidateQueries({ queryKey: ['job', jobId] });
+      void client.invalidateQueries({ queryKey: keys.job(jobId) });
     } catch (error) {
       set(id, error instanceof DOMException ? { state: 'cancelled' } : { state: 'failed', why: sentenceOf(error) });
     }

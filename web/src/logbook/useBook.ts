@@ -2,7 +2,7 @@ import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
 import { readLog, searchLog } from '@bay/contract/logbook';
 import type { LogEntry } from '@bay/contract/logbook';
-import { call } from '../api/index.ts';
+import { call, keys } from '../api/index.ts';
 
 export interface BookFilter {
   kind?: string;
@@ -39,7 +39,7 @@ export function useBook(jobId: string, latest: readonly LogEntry[], filter: Book
   const [from, setFrom] = useState<number>();
   const before = narrowed ? undefined : from;
   const pages = useInfiniteQuery({
-    queryKey: ['log', jobId, filter, before ?? 'end'],
+    queryKey: keys.book(jobId, filter, before ?? 'end'),
     queryFn: ({ pageParam, signal }) => {
       const query = { ...filter, offset: offset(), limit: String(pageLines), ...(pageParam === undefined ? {} : { before: String(pageParam) }) };
       return call(readLog, { params: { jobId }, query: query as never, signal });
@@ -67,7 +67,7 @@ export function useBook(jobId: string, latest: readonly LogEntry[], filter: Book
 /** Lines with these words, of one job or of the shop. */
 export const useFound = (q: string, jobId: string | undefined) =>
   useQuery({
-    queryKey: ['log-search', jobId ?? 'shop', q],
+    queryKey: keys.bookSearch(jobId, q),
     queryFn: ({ signal }) => call(searchLog, { query: { q, ...(jobId ? { jobId } : {}), limit: '60' as unknown as number }, signal }),
     enabled: q.trim().length >= 2,
     staleTime: 5000,

@@ -1,5 +1,4 @@
 import { buildStates, buildSteps } from '@bay/core/prep';
-import type { TaskRecord } from '@bay/core/pull';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
 import { dayWords, Trouble } from '../ui/index.ts';
 
@@ -8,7 +7,7 @@ const byId = new Map(buildSteps.map((s) => [s.id, s]));
 /** The order of building up, with what each step waits for. */
 export function BuildUp() {
   const { mayWrite } = useJob();
-  const tasks = useRecords<TaskRecord>('task');
+  const tasks = useRecords('task');
   const put = usePut();
   return (
     <>

@@ -1,3 +1,4 @@
+import type { FindingRecord } from '@bay/core/prep';
 import { Button, Modal, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { findings } from '@bay/core/prep';
@@ -5,16 +6,6 @@ import type { UnitRole } from '@bay/core/jobs';
 import { newId } from '../api/index.ts';
 import { useJob, usePut } from '../jobs/useJob.ts';
 import { dayWords, Empty, FormModal, Trouble } from '../ui/index.ts';
-
-interface FindingRecord {
-  on: UnitRole;
-  what: string;
-  lookedAt?: string;
-  follows?: string;
-  settled?: { how: string; by: string; at: string };
-  by?: string;
-  at?: string;
-}
 
 /** Findings of every unit of the job, also of those that only passed through it. */
 export function useFindings(): { key: string; on: UnitRole; data: FindingRecord }[] {
@@ -103,7 +94,7 @@ export function Findings() {
               </p>
               {data.settled && (
                 <p className="meta">
-                  {data.settled.how}, {data.settled.by}, {dayWords(data.settled.at)}
+                  {data.settled.how}, {data.settled.by}, {data.settled.at ? dayWords(data.settled.at) : ''}
                 </p>
               )}
             </div>

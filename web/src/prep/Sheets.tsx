@@ -1,3 +1,4 @@
+import type { SheetRecord } from '@bay/core/prep';
 import { Button, Modal, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { judgeSheet, limitNames, measurementDefs, sheetDefs, sheetWords } from '@bay/core/prep';
@@ -6,14 +7,6 @@ import { formatMeasure, parseMeasure } from '@bay/core/units';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
 import { dayWords, MeasuredInput, Trouble } from '../ui/index.ts';
 
-interface SheetRecord {
-  sheet: string;
-  place: string;
-  readings: Record<string, number>;
-  typed: Record<string, string>;
-  by?: string;
-  at?: string;
-}
 interface LimitsRecord {
   limits: SheetLimits;
   source: string;
@@ -133,8 +126,8 @@ function LimitsForm({ def, record, close }: { def: SheetDef; record: LimitsRecor
 /** Measurement sheets: readings, what follows from them, and the verdict. */
 export function Sheets() {
   const { mayWrite } = useJob();
-  const sheets = useRecords<SheetRecord>('sheet');
-  const limits = useRecords<LimitsRecord>('limits');
+  const sheets = useRecords('sheet');
+  const limits = useRecords('limits');
   const [open, setOpen] = useState<{ def: SheetDef; place: string }>();
   const [limitsOf, setLimitsOf] = useState<SheetDef>();
   const [place, setPlace] = useState<Record<string, string>>({});

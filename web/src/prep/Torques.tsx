@@ -2,19 +2,13 @@ import { Button, Modal, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { jointState } from '@bay/core/prep';
 import type { TorqueRecord } from '@bay/core/prep';
-import { boltedRoles } from '@bay/contract/records';
+import { boltedRoles } from '@bay/core/prep';
 import { formatMeasure, parseMeasure } from '@bay/core/units';
 import { newId, sentenceOf } from '../api/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
 import { dayWords, Empty, MeasuredInput, Trouble } from '../ui/index.ts';
 
 const stages = (t: TorqueRecord): string => t.stagesNm.map((nm) => formatMeasure(nm, 'N·m')).join(' then ');
-
-interface Joint {
-  name: string;
-  on?: (typeof boltedRoles)[number];
-  bolts: number;
-}
 
 function BoltForm({ joint, on, bolt, close }: { joint: string; on: (typeof boltedRoles)[number]; bolt: string; close: () => void }) {
   const put = usePut();
@@ -107,8 +101,8 @@ function TakenApart({ record, recordKey, close }: { record: TorqueRecord; record
 /** Torque records by bolt; a part taken off again voids them. */
 export function Torques() {
   const { mayWrite } = useJob();
-  const torques = useRecords<TorqueRecord>('torque');
-  const joints = useRecords<Joint>('joint');
+  const torques = useRecords('torque');
+  const joints = useRecords('joint');
   const put = usePut();
   const [name, setName] = useState('');
   const [bolts, setBolts] = useState('');

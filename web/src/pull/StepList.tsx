@@ -1,12 +1,15 @@
 import { Button, Modal, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { becauseWords, titleOf } from '@bay/core/plan';
-import { stepStates, workStateOf } from '@bay/core/pull';
+import { becauseWords } from '@bay/core/facts';
+import { titleOf } from '@bay/core/plan';
+import { stepStates, workStates } from '@bay/core/pull';
 import type { PullLine, PullPlan, StepState, TaskRecord } from '@bay/core/pull';
 import { useCrew } from '../crew/index.ts';
 import { History } from '../logbook/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
 import { dayWords, timeWords, Trouble } from '../ui/index.ts';
+
+const stateTitle = (id: string): string => workStates.find((s) => s.id === id)?.title ?? id;
 
 const signs: Record<StepState['status'], string> = { done: '✓', waived: '–', 'on-it': '›', free: '', held: '' };
 const words: Record<StepState['status'], string> = { done: 'Done', waived: 'Not needed', 'on-it': 'On it', free: 'Ready', held: 'Held' };
@@ -20,7 +23,7 @@ function heldWords(state: StepState): string {
     .map(titleOf)
     .map((t) => t.split(/[:,;]/)[0]!);
   const more = state.heldBy.length > 3 ? ` and ${state.heldBy.length - 3} more` : '';
-  const ended = state.ended.map((e) => `needs "${workStateOf(e.state).title}", ended by ${titleOf(e.by).split(/[:,;]/)[0]!}`);
+  const ended = state.ended.map((e) => `needs "${stateTitle(e.state)}", ended by ${titleOf(e.by).split(/[:,;]/)[0]!}`);
   return [after.length > 0 ? `after ${after.join('; ')}${more}` : '', ...ended].filter(Boolean).join('. ');
 }
 
@@ -110,7 +113,12 @@ function Step({ line, state, record, recordKey }: { line: PullLine; state: StepS
             <TextInput label="Why" value={text} onChange={(e) => setText(e.currentTarget.value)} data-autofocus />
           ) : (
             <>
-              <Select label="To whom" data={(crew.data?.crew ?? []).map((p) => p.name)} value={text} onChange={(t) => setText(t ?? '')} />
+              <Select
+                label="To whom"
+                data={(crew.data?.crew ?? []).map((p) => ({ value: p.id, label: p.name }))}
+                value={text || null}
+                onChange={(t) => setText(t ?? '')}
+              />
               <p className="quiet">The step goes back to ready and the book says who takes it on.</p>
             </>
           )}
@@ -118,13 +126,7 @@ function Step({ line, state, record, recordKey }: { line: PullLine; state: StepS
             <Button
               disabled={asking !== 'danger' && text.trim() === ''}
               loading={put.isPending}
-              onClick={() =>
-                asking === 'danger'
-                  ? write('done')
-                  : asking === 'waive'
-                    ? write('waived', { note: text })
-                    : write('open', { handedTo: text, note: `handed over to ${text}` })
-              }
+              onClick={() => (asking === 'danger' ? write('done') : asking === 'waive' ? write('waived', { note: text }) : write('open', { handedToId: text }))}
             >
               {asking === 'danger' ? 'Done, with that in mind' : 'Write it'}
             </Button>
@@ -137,7 +139,7 @@ function Step({ line, state, record, recordKey }: { line: PullLine; state: StepS
 
 /** Steps in their computed order, with what is free now, what holds the others, and what contradicts itself. */
 export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: string }) {
-  const tasks = useRecords<TaskRecord>('task');
+  const tasks = useRecords('task');
   const own = Object.fromEntries(plan.lines.map((l) => [l.def.id, tasks[prefix + l.def.id]]));
   const states = stepStates(plan, own);
   const [only, setOnly] = useState<'all' | 'free' | 'open'>('free');
@@ -156,7 +158,7 @@ export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: strin
           {c.edges
             .map(
               (e) =>
-                `${titleOf(e.from).split(/[:,;]/)[0]!} before ${titleOf(e.to).split(/[:,;]/)[0]!}${e.why.kind === 'state' ? ` (${e.why.how === 'ends' ? 'which ends' : 'which gives'} "${workStateOf(e.why.state).title}")` : ''}`,
+                `${titleOf(e.from).split(/[:,;]/)[0]!} before ${titleOf(e.to).split(/[:,;]/)[0]!}${e.why.kind === 'state' ? ` (${e.why.how === 'ends' ? 'which ends' : 'which gives'} "${stateTitle(e.why.state)}")` : ''}`,
             )
             .join(', and ')}
           . Change a school or say which one is not needed.
@@ -164,8 +166,8 @@ export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: strin
       ))}
       {plan.unmet.map((u) => (
         <div key={u.step + u.state} className="notice ochre-notice">
-          "{titleOf(u.step).split(/[:,;]/)[0]}" needs "{workStateOf(u.state).title}" and no step of this plan gives it. Usual:{' '}
-          {workStateOf(u.state).givenWords.replace(/rm-[a-z0-9-]+/g, (id) => titleOf(id).split(/[:,;]/)[0]!)}.
+          "{titleOf(u.step).split(/[:,;]/)[0]}" needs "{stateTitle(u.state)}" and no step of this plan gives it. Usual:{' '}
+          {(workStates.find((s) => s.id === u.state)?.givenWords ?? '').replace(/rm-[a-z0-9-]+/g, (id) => titleOf(id).split(/[:,;]/)[0]!)}.
         </div>
       ))}
       <div className="counts">

@@ -1,6 +1,6 @@
 import { Button, Modal, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { schoolQuestions, schoolSides } from '@bay/core/plan';
+import { schoolQuestions, schoolSides } from '@bay/core/schools';
 import { useJob, usePut } from '../jobs/useJob.ts';
 import { Trouble } from '../ui/index.ts';
 

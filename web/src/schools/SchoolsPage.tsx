@@ -1,24 +1,24 @@
 import { Button } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { notASchool, schoolEffects, schoolQuestions, schoolSides } from '@bay/core/plan';
-import { chooseSchool, readSchools } from '@bay/contract/plan';
-import { call, newId, sentenceOf } from '../api/index.ts';
+import { notASchool, schoolEffects, schoolQuestions, schoolSides } from '@bay/core/schools';
+import { chooseSchool, readSchools } from '@bay/contract/schools';
+import { call, keys, newId, sentenceOf } from '../api/index.ts';
 import { useRights } from '../jobs/useJob.ts';
 import { columns, Failed, Loading, Trouble } from '../ui/index.ts';
 
 const sideOf = (id: string) => schoolSides.find((s) => s.id === id);
-const changes = new Set(schoolEffects.map((e) => e.side));
+const changes = new Set(schoolEffects.map((e) => e.id));
 
 /** Where practitioners disagree: the shop picks a side once, with the reasons of every side. */
 export function SchoolsPage() {
   const client = useQueryClient();
   const { isManager } = useRights();
-  const schools = useQuery({ queryKey: ['schools'], queryFn: () => call(readSchools) });
+  const schools = useQuery({ queryKey: keys.schools, queryFn: () => call(readSchools) });
   const [open, setOpen] = useState<string>();
   const choosing = useMutation({
     mutationFn: (v: { question: string; side: string }) => call(chooseSchool, { params: { question: v.question }, body: { commandId: newId(), side: v.side } }),
-    onSuccess: (reply) => client.setQueryData(['schools'], reply),
+    onSuccess: (reply) => client.setQueryData(keys.schools, reply),
   });
   if (schools.isPending)
     return (

@@ -4,7 +4,6 @@ import { dropLimits } from '@bay/core/sums';
 import type { LoadKind } from '@bay/core/sums';
 import { doubleLabels, earths, fillSteps, heatMeans, judgeCircuit, practiceRules } from '@bay/core/systems';
 import type { CircuitDef, CircuitRecord } from '@bay/core/systems';
-import type { TaskRecord } from '@bay/core/pull';
 import { parseMeasure } from '@bay/core/units';
 import { newId } from '../api/index.ts';
 import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
@@ -142,7 +141,7 @@ function CircuitForm({ recordKey, draft, isNew, close }: { recordKey: string; dr
 
 function Circuits() {
   const { plan, mayWrite } = useJob();
-  const records = useRecords<CircuitRecord>('circuit');
+  const records = useRecords('circuit');
   const put = usePut();
   const [open, setOpen] = useState<{ key: string; draft: Draft; isNew: boolean }>();
   const all = Object.entries(records);
@@ -206,16 +205,16 @@ function Circuits() {
                       ))}
                     </td>
                     <td>
-                      {c.testedBy ? (
+                      {c.tested ? (
                         <span className="quiet">
-                          {c.testedBy} {c.testedAt ? dayWords(c.testedAt) : ''}
+                          {c.tested.by} {c.tested.at ? dayWords(c.tested.at) : ''}
                         </span>
                       ) : (
                         <button
                           type="button"
                           className="plain-button small"
                           disabled={!mayWrite || put.isPending || wrong.some((f) => f.weight === 'error')}
-                          onClick={() => put.mutate({ kind: 'circuit', key, data: { ...c, testedBy: 'me' } })}
+                          onClick={() => put.mutate({ kind: 'circuit', key, data: { ...c, tested: {} } })}
                           aria-label={`Tested: ${c.title}`}
                         >
                           Tested
@@ -266,7 +265,7 @@ function Circuits() {
 
 function Ticks({ items, title }: { title: string; items: readonly { id: string; title: string; detail: string }[] }) {
   const { mayWrite } = useJob();
-  const tasks = useRecords<TaskRecord>('task');
+  const tasks = useRecords('task');
   const put = usePut();
   return (
     <section>

@@ -1,5 +1,6 @@
 import type { FactBook } from '@bay/core/facts';
-import { becauseWords, titleOf } from '@bay/core/plan';
+import { becauseWords } from '@bay/core/facts';
+import { titleOf } from '@bay/core/plan';
 
 /** Why a line of the plan is there: the facts it stands on, and the source of the rule. */
 export function Because({ ids, facts, source }: { ids: readonly string[]; facts: FactBook; source?: string | undefined }) {
