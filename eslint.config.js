@@ -4,7 +4,6 @@ import tseslint from 'typescript-eslint';
 /** Who may import whom is law here: docs/architecture.md. */
 const forbid = (...patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });
 const p = (group, message) => ({ group, message });
-const inside = 'Reach into another capability only through its index, or where the architecture page names the exception.';
 
 export default tseslint.config(
   { ignores: ['**/dist/', '.data/', 'node_modules/', 'docs/'] },
@@ -43,10 +42,7 @@ export default tseslint.config(
   { files: ['server/src/**/*.ts'], rules: forbid(p(['*/web/*', '@bay/web*', 'react*', '@mantine/*'], 'The server never imports the web.')) },
   {
     files: ['web/src/**/*.{ts,tsx}'],
-    rules: forbid(
-      p(['*/server/*', '@bay/server*', 'express', 'kysely', 'pg', 'node:*'], 'The web never imports the server.'),
-      p(['../fit/!(index)*', '../systems/*', '../kit/*', '../prep/*'], inside),
-    ),
+    rules: forbid(p(['*/server/*', '@bay/server*', 'express', 'kysely', 'pg', 'node:*'], 'The web never imports the server.')),
   },
   { files: ['**/*.mjs', '*.js'], languageOptions: { globals: { console: 'readonly', process: 'readonly', URL: 'readonly' } } },
 );

@@ -1,4 +1,4 @@
-import { keys } from './api/index.ts';
+import { keys, recall, Refused } from './api/index.ts';
 import '@fontsource-variable/ibm-plex-sans/index.css';
 import '@fontsource/barlow-semi-condensed/latin-500.css';
 import '@fontsource/barlow-semi-condensed/latin-600.css';
@@ -15,8 +15,6 @@ import { RouterProvider } from 'react-router/dom';
 import { keepDays, persister, worthKeeping } from './app/keep.ts';
 import { router } from './app/router.tsx';
 import { theme } from './app/theme.ts';
-import { Refused } from './api/index.ts';
-import { recall } from './crew/index.ts';
 
 const client = new QueryClient({
   defaultOptions: {

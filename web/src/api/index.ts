@@ -6,3 +6,4 @@ export * from './now.ts';
 export * from './outbox.ts';
 export * from './undo.ts';
 export * from './keys.ts';
+export * from './me.ts';

@@ -1,8 +1,8 @@
 import { Suspense, lazy, useEffect, useState } from 'react';
 import { NavLink, Outlet, useNavigate } from 'react-router';
 import { useHotkeys } from '@mantine/hooks';
-import { useLive } from '../api/index.ts';
-import { Door, Tablet, useMe } from '../crew/index.ts';
+import { useLive, useMe } from '../api/index.ts';
+import { Door, Tablet } from '../crew/index.ts';
 import { Failed, Loading } from '../ui/index.ts';
 import { useWaiting } from '../crew/useWaiting.ts';
 import { Mark } from './Mark.tsx';

@@ -1,8 +1,8 @@
 import { lazy, useEffect } from 'react';
 import { useNavigate } from 'react-router';
-import { useMe } from '../crew/index.ts';
+import { useMe } from '../api/index.ts';
 
-const FloorPage = lazy(async () => ({ default: (await import('../jobs/FloorPage.tsx')).FloorPage }));
+const FloorPage = lazy(async () => ({ default: (await import('../floor/FloorPage.tsx')).FloorPage }));
 
 const seen = 'bay-bench-first';
 

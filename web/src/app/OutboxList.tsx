@@ -1,11 +1,9 @@
 import { Button, Modal } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { writeLog } from '@bay/contract/logbook';
-import { command, drop, insist, keys, tryAgain } from '../api/index.ts';
+import { command, drop, insist, keys, tryAgain, useMe } from '../api/index.ts';
 import type { Waiting } from '../api/index.ts';
-import { useMe } from '../crew/index.ts';
-import { dataWords } from '../jobs/data-words.ts';
-import { TwoVersions } from '../jobs/TwoVersions.tsx';
+import { dataWords, TwoVersions } from '../sheet/index.ts';
 import { today } from '../ui/index.ts';
 import { useOutbox } from './Outbox.tsx';
 

@@ -13,7 +13,7 @@ export const router = createBrowserRouter([
       { index: true, element: <Home /> },
       { path: 'book-in', lazy: async () => ({ Component: (await import('../jobs/BookInPage.tsx')).BookInPage }) },
       { path: 'jobs/:jobId', element: <Navigate to="scope" replace /> },
-      { path: 'jobs/:jobId/:view', lazy: async () => ({ Component: (await import('../jobs/JobPage.tsx')).JobPage }) },
+      { path: 'jobs/:jobId/:view', lazy: async () => ({ Component: (await import('./JobPage.tsx')).JobPage }) },
       { path: 'bench', lazy: async () => ({ Component: (await import('../crew/BenchPage.tsx')).BenchPage }) },
       { path: 'waiting', lazy: async () => ({ Component: (await import('../crew/WaitingPage.tsx')).WaitingPage }) },
       { path: 'logbook', lazy: async () => ({ Component: (await import('../logbook/LogbookPage.tsx')).LogbookPage }) },

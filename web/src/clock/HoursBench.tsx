@@ -7,9 +7,8 @@ import { stationName } from '@bay/core/jobs';
 import { correctClock, readClocks } from '@bay/contract/clock';
 import type { ClockRow } from '@bay/contract/clock';
 import { may } from '@bay/contract/rights';
-import { call, command, keys, nowIso, sentenceOf } from '../api/index.ts';
-import { useMe } from '../crew/index.ts';
-import { useJob } from '../jobs/useJob.ts';
+import { call, command, keys, nowIso, sentenceOf, useMe } from '../api/index.ts';
+import { useJob } from '../sheet/index.ts';
 import { dayWords, Empty, exactWords, Failed, FormModal, Loading, Tabs, timeWords, useTab } from '../ui/index.ts';
 import { ClockForm } from './ClockForm.tsx';
 

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { ClockRow } from '@bay/contract/clock';
-import { useMe } from '../crew/index.ts';
+import { useMe } from '../api/index.ts';
 import { sinceWords, Trouble } from '../ui/index.ts';
 import { useClock } from './useClock.ts';
 

@@ -4,8 +4,7 @@ import type { ClockRow } from '@bay/contract/clock';
 import type { WorkKind } from '@bay/core/clock';
 import type { StationId } from '@bay/core/jobs';
 import type { JobSheet } from '@bay/contract/jobs';
-import { command, keys, newId, nowIso } from '../api/index.ts';
-import { useMe } from '../crew/index.ts';
+import { command, keys, newId, nowIso, useMe } from '../api/index.ts';
 
 export interface ClockStart {
   jobId: string;

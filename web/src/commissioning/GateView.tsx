@@ -2,10 +2,10 @@ import { Button, Checkbox, Modal, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { bandWords, readingOf, refuseProof, wantsSecond } from '@bay/core/commissioning';
 import type { GateLineState, GateState } from '@bay/core/commissioning';
-import { withFactLabels } from '@bay/core/facts';
-import { becauseWords } from '@bay/core/facts';
-import { SecondSignature, useMe } from '../crew/index.ts';
-import { useJob, usePut } from '../jobs/useJob.ts';
+import { becauseWords, withFactLabels } from '@bay/core/facts';
+import { SecondSignature } from '../crew/index.ts';
+import { useMe } from '../api/index.ts';
+import { useJob, usePut } from '../sheet/index.ts';
 import { dayWords, timeWords, Trouble } from '../ui/index.ts';
 
 const stateWords = { proved: 'Proved', overridden: 'Overridden', 'half-signed': 'Waits for the second signature', open: 'Open', blocked: 'Blocked' } as const;

@@ -5,9 +5,9 @@ import { useSearchParams } from 'react-router';
 import { gateNames, heatCycles, primingWays, roadTest, startSequence, warmUpWatch } from '@bay/core/commissioning';
 import { formatMeasure, parseMeasure } from '@bay/core/units';
 import { newId } from '../api/index.ts';
-import { Diagnosis } from '../diagnosis/Diagnosis.tsx';
-import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
-import { JobSchools } from '../schools/JobSchools.tsx';
+import { Diagnosis } from '../diagnosis/index.ts';
+import { useJob, usePut, useRecords } from '../sheet/index.ts';
+import { JobSchools } from '../schools/index.ts';
 import { dayWords, MeasuredInput, Tabs, timeWords, Trouble } from '../ui/index.ts';
 import { GateView } from './GateView.tsx';
 

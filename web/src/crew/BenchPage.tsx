@@ -8,11 +8,10 @@ import { readBench } from '@bay/contract/crew';
 import type { BenchStep } from '@bay/contract/crew';
 import { writeLog } from '@bay/contract/logbook';
 import { putRecord } from '@bay/contract/records';
-import { call, command, keys, nowIso, sentenceOf } from '../api/index.ts';
+import { call, command, keys, nowIso, sentenceOf, useMe } from '../api/index.ts';
 import { useClock, useTick } from '../clock/index.ts';
 import { PhotoButton } from '../logbook/index.ts';
 import { Empty, Failed, FormModal, Loading, sinceWords, today, Trouble } from '../ui/index.ts';
-import { useMe } from './useMe.ts';
 
 /** Writes where a step stands from outside of its job's page. */
 function useStep() {

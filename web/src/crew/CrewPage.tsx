@@ -3,10 +3,9 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { addPerson, roles } from '@bay/contract/crew';
 import type { Person } from '@bay/contract/crew';
-import { command, fieldsOf, keys, sentenceOf } from '../api/index.ts';
+import { command, fieldsOf, keys, sentenceOf, useCrew, useMe } from '../api/index.ts';
 import { Failed, Loading, Trouble } from '../ui/index.ts';
 import { Devices } from './Devices.tsx';
-import { useCrew, useMe } from './index.ts';
 import { PersonAccess } from './PersonAccess.tsx';
 
 const empty = { name: '', initials: '', role: 'technician', pin: '', email: '', password: '' };

@@ -1,8 +1,7 @@
 import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { setUpShop, signIn } from '@bay/contract/crew';
-import { call, fieldsOf } from '../api/index.ts';
-import { useEntering } from './useMe.ts';
+import { call, fieldsOf, useEntering } from '../api/index.ts';
 import { Trouble } from '../ui/index.ts';
 
 function SignIn() {

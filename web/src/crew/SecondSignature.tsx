@@ -5,10 +5,8 @@ import { countersign } from '@bay/contract/records';
 import type { RecordKind, RecordRow } from '@bay/contract/records';
 import type { JobSheet } from '@bay/contract/jobs';
 import type { Person } from '@bay/contract/crew';
-import { command, keys } from '../api/index.ts';
+import { command, keys, useCrew, useMe } from '../api/index.ts';
 import { Trouble } from '../ui/index.ts';
-import { useCrew } from './Tablet.tsx';
-import { useMe } from './useMe.ts';
 
 export interface HalfSigned {
   jobId: string;

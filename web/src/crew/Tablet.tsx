@@ -1,13 +1,9 @@
 import { Button, TextInput } from '@mantine/core';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { listCrew, signOut, switchPerson } from '@bay/contract/crew';
+import { signOut, switchPerson } from '@bay/contract/crew';
 import type { Person } from '@bay/contract/crew';
-import { call, keys, sentenceOf } from '../api/index.ts';
+import { call, sentenceOf, useCrew, useEntering } from '../api/index.ts';
 import { Failed, Loading } from '../ui/index.ts';
-import { useEntering } from './useMe.ts';
-
-export const useCrew = () => useQuery({ queryKey: keys.crew, queryFn: () => call(listCrew) });
 
 /** Tap a name, type a PIN: two seconds. */
 export function PickPerson({ onDone }: { onDone?: () => void }) {

@@ -1,8 +1,7 @@
 import { Button, Modal, useMantineColorScheme } from '@mantine/core';
 import { lockTablet, signOut } from '@bay/contract/crew';
-import { call } from '../api/index.ts';
+import { call, useEntering, useMe } from '../api/index.ts';
 import { PickPerson } from './Tablet.tsx';
-import { useEntering, useMe } from './useMe.ts';
 
 /** Who is at this device: somebody else, nobody, out; and day or night. */
 export default function Whoami({ close }: { close: () => void }) {

@@ -1,4 +1,5 @@
 export { Door } from './Door.tsx';
-export { Tablet, useCrew } from './Tablet.tsx';
-export { recall, useMe } from './useMe.ts';
-export * from './SecondSignature.tsx';
+export { PickPerson, Tablet } from './Tablet.tsx';
+export { SecondSignature } from './SecondSignature.tsx';
+export type { HalfSigned } from './SecondSignature.tsx';
+export { useWaiting, waitingQuery } from './useWaiting.ts';

@@ -1,13 +1,11 @@
-import type { CaseRecord } from '@bay/core/diagnosis';
+import type { Answer, CaseRecord, NextTest, Suspect } from '@bay/core/diagnosis';
 import { Button, Checkbox, Modal, Select, Textarea, TextInput } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { bandReading, bandRules, faults, isRead, nextTests, noneOfThese, observationOf, rankSuspects, startWeights } from '@bay/core/diagnosis';
-import type { Answer, NextTest, Suspect } from '@bay/core/diagnosis';
-import { withFactLabels } from '@bay/core/facts';
-import { becauseWords, isFactId } from '@bay/core/facts';
+import { becauseWords, isFactId, withFactLabels } from '@bay/core/facts';
 import { titleOf as planTitle } from '@bay/core/plan';
 import { newId } from '../api/index.ts';
-import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
+import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { dayWords, Empty, timeWords, Trouble } from '../ui/index.ts';
 
 const systems = [...new Set(faults.map((f) => f.system))];

@@ -4,10 +4,10 @@ import { Link } from 'react-router';
 import { donorMoneyRules, labelRules, partConditions } from '@bay/core/donors';
 import type { PartRecord } from '@bay/core/donors';
 import { newId } from '../api/index.ts';
-import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
-import { UnitForm } from '../jobs/UnitForm.tsx';
+import { useJob, usePut, useRecords } from '../sheet/index.ts';
+import { UnitForm } from '../jobs/index.ts';
 import { Because, Tabs, Trouble, useTab } from '../ui/index.ts';
-import { StepList } from '../pull/StepList.tsx';
+import { StepList } from '../pull/index.ts';
 
 const unitRoles = [
   ['donor', 'Donor car'],

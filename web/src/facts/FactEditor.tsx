@@ -7,7 +7,7 @@ import { hasDifference, titleOf } from '@bay/core/plan';
 import { factHistory } from '@bay/contract/facts';
 import type { FactRow } from '@bay/contract/facts';
 import { call, fieldsOf, keys, Refused, sentenceOf } from '../api/index.ts';
-import { useJob } from '../jobs/useJob.ts';
+import { useJob } from '../sheet/index.ts';
 import { dayWords, MeasuredInput, timeWords, verdictWords } from '../ui/index.ts';
 import { useFactRow, usePutFact } from './useFact.ts';
 import type { Bearer } from './useFact.ts';

@@ -5,7 +5,7 @@ import { factCatalogue, showPart } from '@bay/core/facts';
 import type { FactDef } from '@bay/core/facts';
 import { titleOf } from '@bay/core/plan';
 import type { FactRow } from '@bay/contract/facts';
-import { useJob } from '../jobs/useJob.ts';
+import { useJob } from '../sheet/index.ts';
 import { dayWords, Tabs } from '../ui/index.ts';
 import { FactEditor, sourceWords } from './FactEditor.tsx';
 import { usualBearer } from './useFact.ts';

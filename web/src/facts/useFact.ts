@@ -5,9 +5,8 @@ import type { FactSource } from '@bay/core/facts';
 import { putFact } from '@bay/contract/facts';
 import type { FactRow } from '@bay/contract/facts';
 import type { JobSheet } from '@bay/contract/jobs';
-import { command, keys, nowIso } from '../api/index.ts';
-import { useMe } from '../crew/index.ts';
-import { useJob } from '../jobs/useJob.ts';
+import { command, keys, nowIso, useMe } from '../api/index.ts';
+import { useJob } from '../sheet/index.ts';
 
 type PutFactReply = z.output<(typeof putFact)['reply']>;
 

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { FitLine, FitWord } from '@bay/core/fit';
 import { formatMeasure, units } from '@bay/core/units';
-import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
+import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { Trouble, VerdictMark, verdictWords } from '../ui/index.ts';
 import { FitCard } from './FitCard.tsx';
 

@@ -6,7 +6,7 @@ import { partName } from '@bay/core/facts';
 import { kitLineOf } from '@bay/core/kit';
 import { parseMeasure } from '@bay/core/units';
 import { FactEditor, usualBearer } from '../facts/index.ts';
-import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
+import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { History } from '../logbook/index.ts';
 import { Because, dayWords, MeasuredInput, Sum, Trouble, VerdictMark, verdictWords } from '../ui/index.ts';
 import { KnockOnDrawing } from './KnockOnDrawing.tsx';

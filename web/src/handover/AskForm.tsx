@@ -2,9 +2,8 @@ import { Button, Modal, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { askSorts } from '@bay/core/logbook';
 import { may } from '@bay/contract/rights';
-import { newId } from '../api/index.ts';
-import { useCrew, useMe } from '../crew/index.ts';
-import { usePut } from '../jobs/useJob.ts';
+import { newId, useCrew, useMe } from '../api/index.ts';
+import { usePut } from '../sheet/index.ts';
 import { Trouble } from '../ui/index.ts';
 
 const sorts: Record<(typeof askSorts)[number], string> = { question: 'A question', reading: 'A reading', approval: 'An approval', signature: 'A signature' };

@@ -3,9 +3,8 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { listLinks, makeLink, revokeLink } from '@bay/contract/handover';
 import { may } from '@bay/contract/rights';
-import { call, command, keys } from '../api/index.ts';
-import { useMe } from '../crew/index.ts';
-import { useJob, useRecords } from '../jobs/useJob.ts';
+import { call, command, keys, useMe } from '../api/index.ts';
+import { useJob, useRecords } from '../sheet/index.ts';
 import { dayWords, Trouble } from '../ui/index.ts';
 
 /** Links by which the customer sees how it goes and answers what is asked. */

@@ -4,7 +4,7 @@ import { provisionalKindOf, provisionalKinds } from '@bay/core/commissioning';
 import type { ProvisionalKindId } from '@bay/core/commissioning';
 import { titleOf } from '@bay/core/plan';
 import { newId } from '../api/index.ts';
-import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
+import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { dayWords, FormModal, Trouble } from '../ui/index.ts';
 
 function ProvisionalForm({ close }: { close: () => void }) {

@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import { takeoverOf } from '@bay/core/plan';
 import { readTakeover, takeOver } from '@bay/contract/handover';
 import { call, command, keys } from '../api/index.ts';
-import { useJob } from '../jobs/useJob.ts';
+import { useJob } from '../sheet/index.ts';
 import { dayWords, fromToday, sinceWords, timeWords, Trouble, withDayWords } from '../ui/index.ts';
 import { AskForm } from './AskForm.tsx';
 import { ProvisionalList } from './ProvisionalList.tsx';

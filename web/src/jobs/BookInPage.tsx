@@ -4,8 +4,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { checkIdentity } from '@bay/core/sums';
 import { bookIn } from '@bay/contract/jobs';
-import { call, fieldsOf, newId, sentenceOf } from '../api/index.ts';
-import { useMe } from '../crew/index.ts';
+import { call, fieldsOf, newId, sentenceOf, useMe } from '../api/index.ts';
 
 const empty = { name: '', modelYear: '', identity: '', customer: '', phone: '', wish: '', faults: '', ownEngine: '', promised: '', bay: '' };
 

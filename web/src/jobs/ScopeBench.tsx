@@ -11,7 +11,7 @@ import { call, keys, newId, sentenceOf } from '../api/index.ts';
 import { FactEditor, usualBearer } from '../facts/index.ts';
 import { columns, MeasuredInput, Trouble, VerdictMark } from '../ui/index.ts';
 import { UnitForm } from './UnitForm.tsx';
-import { useChangeJob, useJob, usePut, useRecords } from './useJob.ts';
+import { useChangeJob, useJob, usePut, useRecords } from '../sheet/index.ts';
 
 function Wish() {
   const { sheet, mayWrite } = useJob();

@@ -8,9 +8,8 @@ import { unitKinds } from '@bay/core/jobs';
 import type { UnitKind } from '@bay/core/jobs';
 import { listUnits, moveUnit, readUnit, unitFacts } from '@bay/contract/jobs';
 import type { Unit } from '@bay/contract/jobs';
-import { call, keys, newId, sentenceOf } from '../api/index.ts';
+import { call, keys, newId, sentenceOf, useRights } from '../api/index.ts';
 import { columns, dayWords, Failed, Loading, Trouble } from '../ui/index.ts';
-import { useRights } from './useJob.ts';
 
 function Card({ unit }: { unit: Unit }) {
   const client = useQueryClient();

@@ -4,7 +4,7 @@ import { kitStatuses, orderStops } from '@bay/core/kit';
 import type { KitLine, KitRecord, KitStatus } from '@bay/core/kit';
 import { factDef } from '@bay/core/facts';
 import { FactEditor, usualBearer } from '../facts/index.ts';
-import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
+import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { Because, columns, MeasuredInput, Trouble } from '../ui/index.ts';
 import { parseMeasure } from '@bay/core/units';
 

@@ -5,8 +5,7 @@ import { titleOf } from '@bay/core/plan';
 import { markEntry, photoPath } from '@bay/contract/logbook';
 import type { LogEntry } from '@bay/contract/logbook';
 import { may } from '@bay/contract/rights';
-import { command, keys } from '../api/index.ts';
-import { useMe } from '../crew/index.ts';
+import { command, keys, useMe } from '../api/index.ts';
 import { exactWords, FormModal, timeWords, withDayWords } from '../ui/index.ts';
 import { faceOf } from './faces.ts';
 

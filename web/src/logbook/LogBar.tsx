@@ -8,9 +8,8 @@ import type { LineDraft, Thing } from '@bay/core/logbook';
 import type { JobSheet } from '@bay/contract/jobs';
 import { writeLog } from '@bay/contract/logbook';
 import type { LogEntry } from '@bay/contract/logbook';
-import { command, keys, newId, nowIso, sentenceOf } from '../api/index.ts';
-import { useCrew, useMe } from '../crew/index.ts';
-import { useJob } from '../jobs/useJob.ts';
+import { command, keys, newId, nowIso, sentenceOf, useCrew, useMe } from '../api/index.ts';
+import { useJob } from '../sheet/index.ts';
 import { today } from '../ui/index.ts';
 import { PhotoButton } from './PhotoButton.tsx';
 

@@ -6,7 +6,7 @@ import { photoPath } from '@bay/contract/logbook';
 import type { RecordData } from '@bay/contract/records';
 import { titleOf } from '@bay/core/plan';
 import { newId } from '../api/index.ts';
-import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
+import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { dayWords, Empty, timeWords, Trouble } from '../ui/index.ts';
 import { PhotoButton } from './PhotoButton.tsx';
 import { History } from './History.tsx';

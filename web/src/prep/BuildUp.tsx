@@ -1,5 +1,5 @@
 import { buildStates, buildSteps } from '@bay/core/prep';
-import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
+import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { dayWords, Trouble } from '../ui/index.ts';
 
 const byId = new Map(buildSteps.map((s) => [s.id, s]));

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { findings } from '@bay/core/prep';
 import type { UnitRole } from '@bay/core/jobs';
 import { newId } from '../api/index.ts';
-import { useJob, usePut } from '../jobs/useJob.ts';
+import { useJob, usePut } from '../sheet/index.ts';
 import { dayWords, Empty, FormModal, Trouble } from '../ui/index.ts';
 
 /** Findings of every unit of the job, also of those that only passed through it. */

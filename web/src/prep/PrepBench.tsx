@@ -1,5 +1,5 @@
 import { fates, knockOnChains, variantFeatures, whileOut } from '@bay/core/prep';
-import { useJob } from '../jobs/useJob.ts';
+import { useJob } from '../sheet/index.ts';
 import { Tabs, useTab } from '../ui/index.ts';
 import { BuildUp } from './BuildUp.tsx';
 import { Findings } from './Findings.tsx';

@@ -1,10 +1,9 @@
-import type { SheetRecord } from '@bay/core/prep';
+import type { SheetDef, SheetLimits, SheetRecord, SheetWord } from '@bay/core/prep';
 import { Button, Modal, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { judgeSheet, limitNames, measurementDefs, sheetDefs, sheetWords } from '@bay/core/prep';
-import type { SheetDef, SheetLimits, SheetWord } from '@bay/core/prep';
 import { formatMeasure, parseMeasure } from '@bay/core/units';
-import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
+import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { dayWords, MeasuredInput, Trouble } from '../ui/index.ts';
 
 interface LimitsRecord {

@@ -1,11 +1,10 @@
 import { Button, Modal, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { jointState } from '@bay/core/prep';
+import { boltedRoles, jointState } from '@bay/core/prep';
 import type { TorqueRecord } from '@bay/core/prep';
-import { boltedRoles } from '@bay/core/prep';
 import { formatMeasure, parseMeasure } from '@bay/core/units';
 import { newId, sentenceOf } from '../api/index.ts';
-import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
+import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { dayWords, Empty, MeasuredInput, Trouble } from '../ui/index.ts';
 
 const stages = (t: TorqueRecord): string => t.stagesNm.map((nm) => formatMeasure(nm, 'N·m')).join(' then ');

@@ -1,5 +1,5 @@
-import { useJob } from '../jobs/useJob.ts';
-import { JobSchools } from '../schools/JobSchools.tsx';
+import { useJob } from '../sheet/index.ts';
+import { JobSchools } from '../schools/index.ts';
 import { StepList } from './StepList.tsx';
 
 /** The car's own engine comes out: steps in a computed order. */

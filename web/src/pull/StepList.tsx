@@ -4,9 +4,9 @@ import { becauseWords } from '@bay/core/facts';
 import { titleOf } from '@bay/core/plan';
 import { stepStates, workStates } from '@bay/core/pull';
 import type { PullLine, PullPlan, StepState, TaskRecord } from '@bay/core/pull';
-import { useCrew } from '../crew/index.ts';
+import { useCrew } from '../api/index.ts';
 import { History } from '../logbook/index.ts';
-import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
+import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { dayWords, timeWords, Trouble } from '../ui/index.ts';
 
 const stateTitle = (id: string): string => workStates.find((s) => s.id === id)?.title ?? id;

@@ -1,7 +1,7 @@
 import { Button, Modal, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { schoolQuestions, schoolSides } from '@bay/core/schools';
-import { useJob, usePut } from '../jobs/useJob.ts';
+import { useJob, usePut } from '../sheet/index.ts';
 import { Trouble } from '../ui/index.ts';
 
 const sideOf = (id: string) => schoolSides.find((s) => s.id === id);

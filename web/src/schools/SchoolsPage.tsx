@@ -3,8 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { notASchool, schoolEffects, schoolQuestions, schoolSides } from '@bay/core/schools';
 import { chooseSchool, readSchools } from '@bay/contract/schools';
-import { call, keys, newId, sentenceOf } from '../api/index.ts';
-import { useRights } from '../jobs/useJob.ts';
+import { call, keys, newId, sentenceOf, useRights } from '../api/index.ts';
 import { columns, Failed, Loading, Trouble } from '../ui/index.ts';
 
 const sideOf = (id: string) => schoolSides.find((s) => s.id === id);

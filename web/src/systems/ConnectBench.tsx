@@ -6,7 +6,7 @@ import { doubleLabels, earths, fillSteps, heatMeans, judgeCircuit, practiceRules
 import type { CircuitDef, CircuitRecord } from '@bay/core/systems';
 import { parseMeasure } from '@bay/core/units';
 import { newId } from '../api/index.ts';
-import { useJob, usePut, useRecords } from '../jobs/useJob.ts';
+import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { History } from '../logbook/index.ts';
 import { columns, dayWords, Empty, MeasuredInput, Tabs, Trouble, useTab } from '../ui/index.ts';
 

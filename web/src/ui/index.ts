@@ -10,3 +10,4 @@ export * from './columns.ts';
 export * from './Trouble.tsx';
 export * from './VerdictMark.tsx';
 export * from './dates.ts';
+export type { BenchView } from './bench-view.ts';

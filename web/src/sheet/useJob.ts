@@ -1,15 +1,13 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, useContext, useMemo, useState } from 'react';
-import { planInputOf } from '@bay/core/plan';
+import { planInputOf, Planner } from '@bay/core/plan';
 import { recordsOf } from '@bay/core/records';
-import { Planner } from '@bay/core/plan';
 import type { Plan } from '@bay/core/plan';
 import { changeJob, readJob } from '@bay/contract/jobs';
 import type { JobSheet } from '@bay/contract/jobs';
 import { kindSchema, putRecord } from '@bay/contract/records';
 import type { RecordData, RecordKind, RecordRow } from '@bay/contract/records';
-import { call, command, keys, nowIso, Refused } from '../api/index.ts';
-import { useMe } from '../crew/index.ts';
+import { call, command, keys, nowIso, Refused, useMe } from '../api/index.ts';
 
 export const useSheet = (jobId: string) => useQuery({ queryKey: keys.job(jobId), queryFn: () => call(readJob, { params: { jobId } }) });
 
@@ -45,11 +43,6 @@ export function usePlanOf(sheet: JobSheet | undefined): Plan | undefined {
   const [planner] = useState(() => new Planner());
   return useMemo(() => (sheet ? planner.plan(planInputOf({ jobId: sheet.job.id, ...sheet })) : undefined), [planner, sheet]);
 }
-
-export const useRights = (): { mayWrite: boolean; isManager: boolean } => {
-  const role = useMe().data?.person?.role;
-  return { mayWrite: role === 'manager' || role === 'technician', isManager: role === 'manager' };
-};
 
 export function useRecords<K extends RecordKind>(kind: K): Record<string, RecordData<K>> {
   const { sheet } = useJob();

@@ -1,8 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { UseMutationResult } from '@tanstack/react-query';
-import { getMe } from '@bay/contract/crew';
+import { getMe, listCrew } from '@bay/contract/crew';
 import type { Me } from '@bay/contract/crew';
-import { call, forgetAll, keepPerson, keepServerTime, keepToken, keys } from '../api/index.ts';
+import { call, keepToken } from './client.ts';
+import { keepPerson } from './command.ts';
+import { forgetAll } from './done.ts';
+import { keys } from './keys.ts';
+import { keepServerTime } from './now.ts';
 
 /** Takes what "me" says where it is needed outside of a screen: token, clock, name of who writes. */
 const keep = (me: Me): Me => {
@@ -35,3 +39,12 @@ export function useEntering<V>(enter: (values: V) => Promise<Me>): UseMutationRe
     },
   });
 }
+
+/** Everybody who works in the shop. */
+export const useCrew = () => useQuery({ queryKey: keys.crew, queryFn: () => call(listCrew) });
+
+/** Onlookers read; they do not write. */
+export const useRights = (): { mayWrite: boolean; isManager: boolean } => {
+  const role = useMe().data?.person?.role;
+  return { mayWrite: role === 'manager' || role === 'technician', isManager: role === 'manager' };
+};

@@ -1,41 +1,16 @@
 import { Select } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
-import { Suspense, lazy, useEffect, useRef, useState } from 'react';
+import { Suspense, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { stationName, stations } from '@bay/core/jobs';
 import type { StationId } from '@bay/core/jobs';
-import { sentenceOf } from '../api/index.ts';
+import { sentenceOf, useMe, useRights } from '../api/index.ts';
 import { Running } from '../clock/index.ts';
-import { useMe } from '../crew/index.ts';
 import { LogBar, Logbook } from '../logbook/index.ts';
 import { dayWords, Failed, fromToday, Loading, StationMark, stationState, Trouble } from '../ui/index.ts';
-import { ConflictDialog } from './ConflictDialog.tsx';
-import { JobCtx, useChangeJob, useJob, usePlanOf, useRights, useSheet } from './useJob.ts';
-import type { Conflict } from './useJob.ts';
-import { progressOf } from './progress.ts';
-
-const benches: Record<string, React.LazyExoticComponent<React.ComponentType>> = {
-  scope: lazy(() => import('./ScopeBench.tsx')),
-  donor: lazy(() => import('../donors/DonorBench.tsx')),
-  pull: lazy(() => import('../pull/PullBench.tsx')),
-  prep: lazy(() => import('../prep/PrepBench.tsx')),
-  fit: lazy(() => import('../fit/FitBench.tsx')),
-  connect: lazy(() => import('../systems/ConnectBench.tsx')),
-  start: lazy(() => import('../commissioning/StartBench.tsx')),
-  'hand-over': lazy(() => import('../handover/HandOverBench.tsx')),
-  facts: lazy(() => import('../facts/FactSheet.tsx')),
-  kit: lazy(() => import('../kit/KitBench.tsx')),
-  takeover: lazy(() => import('../handover/TakeoverBench.tsx')),
-  photos: lazy(() => import('../logbook/PhotosBench.tsx')),
-  hours: lazy(() => import('../clock/HoursBench.tsx')),
-};
-
-const sideViews = [
-  ['facts', 'Facts'],
-  ['kit', 'Kit'],
-  ['photos', 'Photos'],
-  ['hours', 'Hours'],
-] as const;
+import { benchOf, besideViews, viewOf } from './benches.ts';
+import { ConflictDialog, JobCtx, progressOf, useChangeJob, useJob, usePlanOf, useSheet } from '../sheet/index.ts';
+import type { Conflict } from '../sheet/index.ts';
 
 function JobHead({ unfold }: { unfold: () => void }) {
   const { sheet, mayWrite } = useJob();
@@ -102,9 +77,9 @@ function Line({ view }: { view: string }) {
       })}
       <hr />
       <div className="side-views">
-        {sideViews.map(([id, name]) => (
+        {besideViews.map(({ id, name, icon: Icon }) => (
           <Link key={id} className="plain" to={`/jobs/${sheet.job.id}/${id}`} {...(view === id ? { 'aria-current': 'page' as const } : {})}>
-            {name}
+            <Icon size={15} aria-hidden="true" /> {name}
           </Link>
         ))}
       </div>
@@ -169,14 +144,15 @@ export function JobPage() {
         <Loading rows={6} />
       </div>
     );
-  const Bench = benches[view];
+  const Bench = benchOf(view);
+  const apart = viewOf(view)?.place === 'apart';
   return (
     <JobCtx value={{ sheet: sheet.data, plan, ...rights, conflict: setClash }}>
       <div className="job">
         <JobHead unfold={() => setUnfolded(!unfolded)} />
-        <div className={`job-body${view === 'takeover' ? ' folded' : ''}`}>
+        <div className={`job-body${apart ? ' folded' : ''}`}>
           <Line view={view} />
-          <section className="bench" aria-label={stations.some((s) => s.id === view) ? stationName(view) : view} tabIndex={-1}>
+          <section className="bench" aria-label={viewOf(view)?.name ?? view} tabIndex={-1}>
             {Bench ? (
               <Suspense fallback={<Loading />}>
                 <Bench key={view} />
@@ -186,7 +162,7 @@ export function JobPage() {
             )}
             <StationFoot view={view} />
           </section>
-          {view !== 'takeover' && <Logbook key={jobId} shut={!unfolded} />}
+          {!apart && <Logbook key={jobId} shut={!unfolded} />}
         </div>
         <LogBar key={jobId} />
       </div>

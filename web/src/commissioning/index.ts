@@ -1,0 +1,1 @@
+export { GateView } from './GateView.tsx';

@@ -1,0 +1,1 @@
+export { UnitForm } from './UnitForm.tsx';

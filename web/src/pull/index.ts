@@ -1,0 +1,1 @@
+export { StepList } from './StepList.tsx';

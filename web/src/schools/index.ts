@@ -1,0 +1,1 @@
+export { JobSchools } from './JobSchools.tsx';

@@ -1,0 +1,5 @@
+export * from './ConflictDialog.tsx';
+export * from './TwoVersions.tsx';
+export * from './data-words.ts';
+export * from './progress.ts';
+export * from './useJob.ts';
