@@ -5,11 +5,12 @@ const option = (name: string): string | undefined => (process.argv.includes(name
 const only = option('--only');
 const seconds = Number(option('--seconds') ?? 60);
 
-if (only !== undefined && !['plan', 'book', 'load'].includes(only)) {
-  process.stderr.write('--only takes plan, book or load.\n');
+if (only !== undefined && !['plan', 'book', 'load', 'volume'].includes(only)) {
+  process.stderr.write('--only takes plan, book, load or volume.\n');
   process.exit(2);
 }
 if (only === undefined || only === 'plan') await (await import('./plan-and-job.ts')).planAndJob();
 if (only === undefined || only === 'book') await (await import('./long-book.ts')).longBook();
 if (only === undefined || only === 'load') await (await import('./load.ts')).load(seconds);
+if (only === undefined || only === 'volume') await (await import('./volume.ts')).volume();
 process.exit(allGood() ? 0 : 1);

@@ -85,14 +85,28 @@ describe('wrong input gets a sentence and loses nothing', () => {
     expect(await b.value('Wire, mm²')).toBe('14 AWG');
   });
 
-  it('8: a gate line with nothing to prove it, and an override without a second name', async () => {
+  it('8: a gate line with nothing to prove it, a wrong PIN, and the first person as the second', async () => {
     await b.go(`/jobs/${job('Wendling')}/start?tab=gates&gate=First%20crank`);
     await b.press('Prove: Belts, fan, tools, sleeves');
     expect(await b.enabled('Proved, signed')).toBe(false);
     await (await b.field('Override this line', '[role=dialog]')).click();
+    await b.type('Reason, it stays in the job book', 'too short');
+    await b.see('needs a reason of a sentence', '[role=dialog]');
     await b.type('Reason, it stays in the job book', 'the lift is needed elsewhere');
-    await b.see('a second person signs the override too', '[role=dialog]');
-    expect(await b.enabled('Override, signed')).toBe(false);
+    await b.see('Two people sign this', '[role=dialog]');
+    await b.press('Override, signed', '[role=dialog]');
+    await b.see('Waits for the second signature', '.bench');
+    // The other person signs at this tablet: a tap on their name, and their own PIN.
+    await b.press('Second signature at this tablet: Belts, fan, tools, sleeves');
+    await b.find('[role=dialog] .person-tiles');
+    expect(await (await b.find('[role=dialog]')).getText()).not.toContain(demoShop.manager.name);
+    await b.press('Osk Tiller', '[role=dialog]');
+    await b.type('PIN of Osk Tiller', '9999', '[role=dialog]');
+    await b.press('Signed, Osk Tiller', '[role=dialog]');
+    await b.see('That PIN is not right.', '[role=dialog]');
+    await b.type('PIN of Osk Tiller', '2001', '[role=dialog]');
+    await b.press('Signed, Osk Tiller', '[role=dialog]');
+    await b.see('second signature Osk Tiller', '.bench');
   });
 
   it('9: shorthand that breaks off is kept as a note with a hint', async () => {

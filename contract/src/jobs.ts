@@ -206,7 +206,14 @@ export const listUnits = endpoint({
     after: id.optional(),
     limit: z.coerce.number().int().min(1).max(200).default(80),
   }),
-  reply: z.object({ units: z.array(unit), more: z.boolean(), counts: z.record(z.enum(unitKinds), z.number()) }),
+  reply: z.object({ units: z.array(unit), more: z.boolean() }),
+});
+export const countUnits = endpoint({
+  method: 'get',
+  path: '/api/units/counts',
+  summary: 'How many units of each kind the shop has',
+  access: 'look',
+  reply: z.object({ counts: z.record(z.enum(unitKinds), z.number()) }),
 });
 export const readUnit = endpoint({
   method: 'get',

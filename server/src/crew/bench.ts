@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import * as contract from '@bay/contract/crew';
 import type { BenchStep } from '@bay/contract/crew';
 import type { JobHead } from '@bay/contract/jobs';
@@ -5,14 +6,32 @@ import { runningOf } from '../clock/store.ts';
 import { readDigests } from '../floor/digest.ts';
 import type { OpenStep } from '../floor/digest.ts';
 import type { Caller, Registry } from '../http/register.ts';
-import { readOpen } from '../jobs/store.ts';
+import { readInBays, readOpenOf, readYard } from '../jobs/store.ts';
+import type { Tx } from '../db/connection.ts';
 
 const shownSteps = 12;
+/** Cars of the yard whose free steps are looked at; those in bays come first. */
+const yardLooked = 40;
+
+/** Jobs that may hold something for a person: those in bays, the first of the yard, and wherever they were given a step or are clocked on. */
+async function jobsFor(tx: Tx, personId: string, clockedOn: string | undefined): Promise<JobHead[]> {
+  const near = [...(await readInBays(tx)), ...(await readYard(tx, undefined, yardLooked))];
+  const given = await tx
+    .selectFrom('record')
+    .select('job_id')
+    .distinct()
+    .where('kind', '=', 'task')
+    .where(sql<boolean>`data ? 'handedToId' and data->>'handedToId' = ${personId}`)
+    .execute();
+  const known = new Set(near.map((j) => j.id));
+  const others = [...given.map((r) => r.job_id), ...(clockedOn ? [clockedOn] : [])].filter((id) => !known.has(id));
+  return [...near, ...(await readOpenOf(tx, [...new Set(others)]))];
+}
 
 export function benchRoutes(on: Registry): void {
   on.shop(contract.readBench, async (tx, _call, caller: Caller) => {
-    const jobs = await readOpen(tx);
     const running = (await runningOf(tx, caller.personId)) ?? null;
+    const jobs = await jobsFor(tx, caller.personId, running?.jobId);
     const digests = await readDigests(tx, caller, jobs, new Date().toISOString().slice(0, 10));
     // What is free at a job's own station, what this person is on, and what was given to them.
     const wanted = (job: JobHead, s: OpenStep): boolean =>

@@ -22,7 +22,12 @@ export function openPool(url: string, max = 12): pg.Pool {
   return pool;
 }
 
-export const openDb = (pool: pg.Pool): Db => new Kysely<Database>({ dialect: new PostgresDialect({ pool }) });
+/** `asked` is told every question that is sent, for tests and benchmarks that look at them. */
+export const openDb = (pool: pg.Pool, asked?: (sql: string, parameters: readonly unknown[]) => void): Db =>
+  new Kysely<Database>({
+    dialect: new PostgresDialect({ pool }),
+    ...(asked ? { log: (event) => asked(event.query.sql, event.query.parameters) } : {}),
+  });
 
 /** Runs work inside one shop: row-level security shows and takes rows of that shop only. */
 export const inShop = <T>(db: Db, shopId: string, work: (tx: Tx) => Promise<T>): Promise<T> =>

@@ -151,6 +151,7 @@ const calls: Record<string, (ids: Ids) => Input> = {
     params: { jobId: i.jobId },
     query: { head: 'true', facts: 'rec-model-year' },
   }),
+  countUnits: () => ({}),
   readUnit: (i) => ({ params: { unitId: i.carId } }),
   countersign: (i) => ({
     params: { jobId: i.jobId, kind: 'gate', key: 'gate-fd-brakes' },
@@ -230,6 +231,7 @@ const nothingThere = new Set(['endSession']);
 /** Lists of the whole shop: asked from another shop they answer, with nothing of this one. */
 const wholeShop = new Set([
   'readYard',
+  'countUnits',
   'readFinishedJobs',
   'listSessions',
   'readWaiting',

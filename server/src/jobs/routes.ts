@@ -8,7 +8,7 @@ import type { Tx } from '../db/connection.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import type { Caller, Registry } from '../http/register.ts';
 import { readHead } from './store.ts';
-import { insertUnit, putInRole, readUnit, readUnitPage } from './units.ts';
+import { countUnits, insertUnit, putInRole, readUnit, readUnitPage } from './units.ts';
 
 interface NewJob {
   car: { name: string; modelYear: number; identity: string };
@@ -153,6 +153,8 @@ export function jobRoutes(on: Registry): void {
 
   on.shop(contract.listUnits, (tx, { query }) => readUnitPage(tx, query));
 
+  on.shop(contract.countUnits, async (tx) => ({ counts: await countUnits(tx) }));
+
   on.shop(contract.readUnit, async (tx, { params }) => ({ unit: await readUnit(tx, params.unitId) }));
 
   on.shop(contract.addUnit, (tx, { body }, caller) =>
@@ -208,17 +210,19 @@ export function jobRoutes(on: Registry): void {
   );
 
   on.shop(contract.find, async (tx, { query }) => {
-    const like = `%${query.q.replace(/[\\%_]/g, '\\$&')}%`;
+    if (query.q === '') return { hits: [] };
+    const most = 8;
     const { rows } = await sql<{ kind: 'job' | 'unit' | 'part'; title: string; detail: string; to: string }>`
       select * from (
         select 'job' as kind, job.number || ' ' || unit.name as title, customer.name || ', ' || job.wish as detail, '/jobs/' || job.id as to
-          from job join customer on customer.id = job.customer_id join job_unit ju on ju.job_id = job.id and ju.role = 'car' join unit on unit.id = ju.unit_id
-          where job.number || ' ' || unit.name || ' ' || customer.name || ' ' || coalesce(unit.identity, '') ilike ${like} limit 8) jobs
+          from jobs_with_words(${query.q}, ${most}) found join job on job.id = found join customer on customer.id = job.customer_id
+          join job_unit ju on ju.job_id = job.id and ju.role = 'car' and ju.left_at is null join unit on unit.id = ju.unit_id
+          order by job.closed_at is not null, job.number desc) jobs
       union all select * from (
-        select 'unit', unit.name, unit.kind || ', ' || unit.place, '/units?open=' || unit.id from unit where unit.name || ' ' || coalesce(unit.identity, '') ilike ${like} limit 8) units
+        select 'unit', unit.name, unit.kind || ', ' || unit.place, '/units?open=' || unit.id from units_with_words(${query.q}, ${most}) found join unit on unit.id = found) units
       union all select * from (
-        select 'part', r.data->>'title', coalesce(r.data->>'label', '') || ', ' || coalesce(r.data->>'place', ''), '/parts/' || r.key from record r
-          where r.kind = 'part' and (r.data->>'title') || ' ' || coalesce(r.data->>'label', '') ilike ${like} limit 8) parts`.execute(tx);
+        select 'part', r.data->>'title', coalesce(r.data->>'label', '') || ', ' || coalesce(r.data->>'place', ''), '/parts/' || r.key
+          from parts_with_words(${query.q}, ${most}) found join record r on r.kind = 'part' and r.key = found) parts`.execute(tx);
     return { hits: rows };
   });
 }

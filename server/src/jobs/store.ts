@@ -73,9 +73,12 @@ export async function countOpenInYard(tx: Tx): Promise<number> {
   return rows[0]!.n;
 }
 
-/** Every open job, those in bays first. */
-export async function readOpen(tx: Tx): Promise<JobHead[]> {
-  const { rows } = await sql<HeadRow>`${headSql} where job.closed_at is null and job.withdrawn_at is null order by job.bay nulls last, job.number`.execute(tx);
+/** Open jobs by their ids. */
+export async function readOpenOf(tx: Tx, jobIds: readonly string[]): Promise<JobHead[]> {
+  if (jobIds.length === 0) return [];
+  const { rows } = await sql<HeadRow>`${headSql} where job.id = any(${sql.val(jobIds)}::uuid[]) and job.closed_at is null and job.withdrawn_at is null`.execute(
+    tx,
+  );
   return rows.map(head);
 }
 

@@ -71,9 +71,9 @@ export async function copiedDatabase(template: string, fill: (url: string) => Pr
 }
 
 /** A server on a database; several may share one. */
-export async function startServer(databaseUrl: string, webDir?: string): Promise<TestServer> {
+export async function startServer(databaseUrl: string, webDir?: string, asked?: (sql: string, parameters: readonly unknown[]) => void): Promise<TestServer> {
   const pool = openPool(databaseUrl, 6);
-  const db = openDb(pool);
+  const db = openDb(pool, asked);
   const log = pino({ level: 'silent' });
   const feed = new LiveFeed(databaseUrl, log);
   await feed.start();

@@ -43,7 +43,8 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
       >
         {!overriding && wantsReading && (
           <TextInput
-            label={`Reading, with its unit${wanted.unit && bandWords(wanted) ? `: ${bandWords(wanted)}` : ''}`}
+            label="Reading, with its unit"
+            description={bandWords(wanted) ? `Wanted: ${bandWords(wanted)}` : undefined}
             value={reading}
             onChange={(e) => setReading(e.currentTarget.value)}
             data-autofocus

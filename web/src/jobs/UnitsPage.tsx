@@ -6,7 +6,7 @@ import { Link, useSearchParams } from 'react-router';
 import { factDef, showFact } from '@bay/core/facts';
 import { unitKinds } from '@bay/core/jobs';
 import type { UnitKind } from '@bay/core/jobs';
-import { listUnits, moveUnit, readUnit, unitFacts } from '@bay/contract/jobs';
+import { countUnits, listUnits, moveUnit, readUnit, unitFacts } from '@bay/contract/jobs';
 import type { Unit } from '@bay/contract/jobs';
 import { call, keys, newId, sentenceOf, useRights } from '../api/index.ts';
 import { columns, dayWords, Failed, Loading, Trouble } from '../ui/index.ts';
@@ -125,6 +125,7 @@ export function UnitsPage() {
     getNextPageParam: (page) => (page.more ? page.units.at(-1)?.id : undefined),
     placeholderData: keepPreviousData,
   });
+  const counted = useQuery({ queryKey: [...keys.units(), 'counts'], queryFn: () => call(countUnits) });
   // A unit that a link opens may be far down the list: it is read by itself.
   const shown = units.data?.pages.flatMap((p) => p.units) ?? [];
   const apart = open !== null && units.data !== undefined && !shown.some((u) => u.id === open);
@@ -141,7 +142,7 @@ export function UnitsPage() {
         <Failed sentence={sentenceOf(units.error)} again={() => void units.refetch()} />
       </div>
     );
-  const { counts } = units.data.pages[0]!;
+  const counts = counted.data?.counts;
   const set = (change: Record<string, string | null>): void => {
     const next = new URLSearchParams(params);
     for (const [key, value] of Object.entries(change))
@@ -165,10 +166,10 @@ export function UnitsPage() {
             key={k}
             type="button"
             aria-pressed={kind === k}
-            aria-label={`${counts[k]} ${kindWords[k]}`}
+            aria-label={`${counts?.[k] ?? ''} ${kindWords[k]}`.trim()}
             onClick={() => set({ kind: kind === k ? null : k })}
           >
-            <b>{counts[k]}</b> {kindWords[k].toLowerCase()}
+            <b>{counts?.[k] ?? ''}</b> {kindWords[k].toLowerCase()}
           </button>
         ))}
       </div>

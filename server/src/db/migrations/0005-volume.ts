@@ -134,6 +134,43 @@ end $$;
 revoke all on function log_with_words(tsquery, uuid, integer) from public;
 grant execute on function log_with_words(tsquery, uuid, integer) to bay_app;
 
+-- Finding by words anywhere in a name: an index of three-letter pieces, which row-level security forbids to such operators, so each
+-- function asks for the shop itself. Every word must be somewhere; the longest is looked up, the rest is compared.
+create extension if not exists pg_trgm;
+create function plain(words text) returns text language sql immutable parallel safe as $$ select lower(words) $$;
+create index unit_words on unit using gin (plain(name || ' ' || coalesce(identity, '') || ' ' || place) gin_trgm_ops);
+create index customer_words on customer using gin (plain(name) gin_trgm_ops);
+create index part_words on record using gin (plain((data->>'title') || ' ' || coalesce(data->>'label', '')) gin_trgm_ops) where kind = 'part';
+create function patterns(typed text) returns text[] language sql immutable as $$
+  select array_agg('%' || replace(replace(replace(w, '\\', '\\\\'), '%', '\\%'), '_', '\\_') || '%' order by length(w) desc) from regexp_split_to_table(lower(trim(typed)), '\\s+') w where w <> '' $$;
+
+create function units_with_words(typed text, most integer) returns setof uuid language sql stable security definer set search_path = public as $$
+  select id from unit where shop_id = current_shop() and plain(name || ' ' || coalesce(identity, '') || ' ' || place) like all (patterns(typed)) order by kind, name, id limit most $$;
+create function parts_with_words(typed text, most integer) returns setof text language sql stable security definer set search_path = public as $$
+  select key from record where shop_id = current_shop() and kind = 'part' and plain((data->>'title') || ' ' || coalesce(data->>'label', '')) like all (patterns(typed)) limit most $$;
+create function jobs_with_words(typed text, most integer) returns setof uuid language plpgsql stable security definer set search_path = public as $$
+declare
+  shop uuid := current_shop();
+  wanted text[] := patterns(typed);
+begin
+  if wanted is null then return; end if;
+  return query
+    select job.id from (
+      select ju.job_id as id from unit join job_unit ju on ju.shop_id = unit.shop_id and ju.unit_id = unit.id and ju.role = 'car' and ju.left_at is null
+        where unit.shop_id = shop and plain(unit.name || ' ' || coalesce(unit.identity, '') || ' ' || unit.place) like wanted[1]
+      union select job.id from customer join job on job.shop_id = customer.shop_id and job.customer_id = customer.id where customer.shop_id = shop and plain(customer.name) like wanted[1]
+      union select job.id from job where shop_id = shop and number like wanted[1]
+    ) near
+    join job on job.shop_id = shop and job.id = near.id and job.withdrawn_at is null
+    join customer on customer.shop_id = shop and customer.id = job.customer_id
+    left join job_unit ju on ju.shop_id = shop and ju.job_id = job.id and ju.role = 'car' and ju.left_at is null
+    left join unit on unit.shop_id = shop and unit.id = ju.unit_id
+    where lower(job.number || ' ' || customer.name || ' ' || coalesce(unit.name, '') || ' ' || coalesce(unit.identity, '') || ' ' || coalesce(unit.place, '')) like all (wanted)
+    order by job.closed_at is not null, job.number desc limit most;
+end $$;
+revoke all on function units_with_words(text, integer), parts_with_words(text, integer), jobs_with_words(text, integer) from public;
+grant execute on function units_with_words(text, integer), parts_with_words(text, integer), jobs_with_words(text, integer), patterns(text), plain(text) to bay_app;
+
 -- Replies of commands are kept as long as a device may send one again.
 create function forget_replies(older_than interval) returns void language sql security definer set search_path = public as $$
   delete from command_reply using command where command.shop_id = command_reply.shop_id and command.id = command_reply.command_id and command.at < now() - older_than $$;

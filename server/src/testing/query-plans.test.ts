@@ -1,0 +1,391 @@
+import pg from 'pg';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { endpoints } from '@bay/contract/all';
+import * as clock from '@bay/contract/clock';
+import * as crew from '@bay/contract/crew';
+import type { Endpoint } from '@bay/contract/endpoint';
+import * as facts from '@bay/contract/facts';
+import * as handover from '@bay/contract/handover';
+import * as jobs from '@bay/contract/jobs';
+import * as logbook from '@bay/contract/logbook';
+import * as records from '@bay/contract/records';
+import * as schools from '@bay/contract/schools';
+import { appRole } from '../db/connection.ts';
+import { Client, commandId, freshDatabase, startServer } from './harness.ts';
+import type { TestServer } from './harness.ts';
+import { asFile, phonePhoto } from './pictures.ts';
+import { fillWith } from './volume.ts';
+import type { FilledShop } from './volume.ts';
+
+/**
+ * Every endpoint on a filled database: the plan that PostgreSQL makes for each of its questions, as the application's role under
+ * row-level security, reads no large table from end to end. What is looked at is the plan, not a clock.
+ */
+
+const large = new Set([
+  'fact',
+  'fact_version',
+  'record',
+  'log_entry',
+  'job',
+  'unit',
+  'job_unit',
+  'customer',
+  'command',
+  'job_digest',
+  'job_version',
+]);
+
+let database: Awaited<ReturnType<typeof freshDatabase>>;
+let server: TestServer;
+let shop: FilledShop;
+let client: Client;
+let asked: { sql: string; parameters: readonly unknown[] }[] = [];
+let looking: pg.Client;
+
+beforeAll(async () => {
+  database = await freshDatabase();
+  const shops = await fillWith(database.url, {
+    seed: 7,
+    jobs: [1200, 300, 50],
+    inBays: 4,
+    inYard: 60,
+    factsPerJob: 40,
+    recordsPerJob: 48,
+    linesPerJob: 30,
+  });
+  shop = shops[0]!;
+  server = await startServer(database.url, undefined, (sql, parameters) =>
+    asked.push({ sql, parameters }),
+  );
+  client = new Client(server.url);
+  await client.good(crew.signIn, { body: { email: shop.email, password: shop.password } });
+  looking = new pg.Client({ connectionString: database.url, options: `-c role=${appRole}` });
+  await looking.connect();
+  await looking.query("select set_config('bay.shop_id', $1, false)", [shop.shopId]);
+  // At this size reading a whole table may be the cheaper way; what is asked here is whether another way is there at all.
+  await looking.query('set enable_seqscan = off');
+}, 120_000);
+afterAll(async () => {
+  await looking.end();
+  await server.stop();
+  await database.drop();
+});
+
+interface Node {
+  'Node Type': string;
+  'Relation Name'?: string;
+  Plans?: Node[];
+}
+const nodesOf = (node: Node): Node[] => [node, ...(node.Plans ?? []).flatMap(nodesOf)];
+
+/** Large tables that a question reads from end to end. */
+async function readWhole({
+  sql,
+  parameters,
+}: {
+  sql: string;
+  parameters: readonly unknown[];
+}): Promise<string[]> {
+  if (!/^\s*(select|with|update|delete|insert)/i.test(sql)) return [];
+  const { rows } = await looking.query<{ 'QUERY PLAN': [{ Plan: Node }] }>(
+    `explain (format json) ${sql}`,
+    [...parameters],
+  );
+  return nodesOf(rows[0]!['QUERY PLAN'][0].Plan)
+    .filter((n) => n['Node Type'] === 'Seq Scan' && large.has(n['Relation Name'] ?? ''))
+    .map((n) => `${n['Relation Name']!} in: ${sql.replace(/\s+/g, ' ').slice(0, 300)}`);
+}
+
+async function allReadWhole(
+  questions: readonly { sql: string; parameters: readonly unknown[] }[],
+): Promise<string[]> {
+  const found: string[] = [];
+  for (const question of questions) found.push(...(await readWhole(question)));
+  return found;
+}
+
+const body = (extra: Record<string, unknown> = {}) => ({ commandId: commandId(), ...extra });
+type Input = Parameters<Client['call']>[1];
+interface Things {
+  jobId: string;
+  carId: string;
+  entryId: number;
+  partId: string;
+  person: string;
+  token: string;
+  linkId: string;
+  clockId: string;
+  command: string;
+}
+
+const calls: [Endpoint, (t: Things) => Input][] = [
+  [jobs.readFloor, () => ({})],
+  [jobs.readYard, () => ({ query: { after: '' } })],
+  [jobs.readStrip, (t) => ({ params: { jobId: t.jobId } })],
+  [jobs.readFinishedJobs, () => ({})],
+  [jobs.readJob, (t) => ({ params: { jobId: t.jobId } })],
+  [
+    jobs.readJobParts,
+    (t) => ({
+      params: { jobId: t.jobId },
+      query: {
+        facts: 'rec-model-year,eng-mass',
+        records: 'task:rm-identify',
+        logAfter: 1,
+        running: 'true',
+        head: 'true',
+      },
+    }),
+  ],
+  [jobs.listUnits, () => ({})],
+  [jobs.listUnits, () => ({ query: { q: '1977', kind: 'engine', free: 'true' } })],
+  [jobs.countUnits, () => ({})],
+  [jobs.readUnit, (t) => ({ params: { unitId: t.carId } })],
+  [jobs.unitFacts, (t) => ({ params: { unitId: t.carId } })],
+  [jobs.find, () => ({ query: { q: '1977 car' } })],
+  [jobs.readPart, (t) => ({ params: { partId: t.partId } })],
+  [
+    jobs.changeJob,
+    (t) => ({ params: { jobId: t.jobId }, body: body({ revision: 1, wish: 'loud' }) }),
+  ],
+  [
+    jobs.bookIn,
+    () => ({
+      body: body({
+        car: { name: 'Car', modelYear: 1970, identity: 'A-123' },
+        customer: 'C',
+        wish: 'go',
+      }),
+    }),
+  ],
+  [
+    jobs.addUnit,
+    (t) => ({
+      body: body({
+        kind: 'loom',
+        name: 'loom',
+        place: 'shelf',
+        job: { jobId: t.jobId, role: 'loom' },
+      }),
+    }),
+  ],
+  [
+    jobs.moveUnit,
+    (t) => ({ params: { unitId: t.carId }, body: body({ place: 'yard', job: null }) }),
+  ],
+  [
+    facts.putFact,
+    (t) => ({
+      params: { jobId: t.jobId, bearer: 'car', factId: 'rec-hv-system' },
+      body: body({ typed: { value: 'no' }, source: 'measured', revision: 0 }),
+    }),
+  ],
+  [
+    facts.factHistory,
+    (t) => ({ params: { jobId: t.jobId, bearer: 'car', factId: 'rec-hv-system' } }),
+  ],
+  [
+    records.putRecord,
+    (t) => ({
+      params: { jobId: t.jobId, kind: 'hold', key: commandId() },
+      body: body({ data: { waitsFor: 'paint' }, revision: 0 }),
+    }),
+  ],
+  [
+    records.countersign,
+    (t) => ({
+      params: { jobId: t.jobId, kind: 'gate', key: 'gate-fd-brakes' },
+      body: body({ revision: 0 }),
+    }),
+  ],
+  [
+    logbook.readLog,
+    (t) => ({
+      params: { jobId: t.jobId },
+      query: { kind: 'note', from: '2026-01-01', to: '2036-01-01' },
+    }),
+  ],
+  [logbook.searchLog, () => ({ query: { q: 'bell loose' } })],
+  [
+    logbook.writeLog,
+    (t) => ({
+      params: { jobId: t.jobId },
+      body: body({ line: 'a plain note', today: '2026-11-26' }),
+    }),
+  ],
+  [
+    logbook.markEntry,
+    (t) => ({
+      params: { jobId: t.jobId, entryId: t.entryId },
+      body: body({ kind: 'corrected', text: 'otherwise' }),
+    }),
+  ],
+  [logbook.undoCommand, (t) => ({ params: { target: t.command }, body: body() })],
+  [
+    clock.startClock,
+    (t) => ({
+      params: { jobId: t.jobId },
+      body: body({ title: 'sweeping', station: 'pull', work: 'work' }),
+    }),
+  ],
+  [clock.stopClock, () => ({ body: body() })],
+  [clock.readClocks, (t) => ({ params: { jobId: t.jobId } })],
+  [
+    clock.correctClock,
+    (t) => ({
+      params: { clockId: t.clockId },
+      body: body({
+        revision: 1,
+        startedAt: '2026-01-01T08:00:00.000Z',
+        endedAt: '2026-01-01T09:00:00.000Z',
+        reason: 'late',
+      }),
+    }),
+  ],
+  [crew.readWaiting, () => ({})],
+  [crew.readBench, () => ({})],
+  [crew.listSessions, () => ({})],
+  [crew.endSession, () => ({ params: { sessionId: 'no-such-session-0000' } })],
+  [
+    crew.addPerson,
+    () => ({ body: body({ name: 'New', initials: 'NE', role: 'technician', pin: '4444' }) }),
+  ],
+  [crew.renamePerson, (t) => ({ params: { personId: t.person }, body: body({ name: 'Other' }) })],
+  [crew.setPin, (t) => ({ params: { personId: t.person }, body: body({ pin: '7777' }) })],
+  [
+    crew.setPassword,
+    (t) => ({
+      params: { personId: t.person },
+      body: body({ email: `${t.person}@v.example`, password: 'another long word' }),
+    }),
+  ],
+  [crew.removePerson, (t) => ({ params: { personId: t.person }, body: body() })],
+  [handover.readTakeover, (t) => ({ params: { jobId: t.jobId } })],
+  [handover.takeOver, (t) => ({ params: { jobId: t.jobId }, body: body() })],
+  [handover.makeLink, (t) => ({ params: { jobId: t.jobId }, body: body() })],
+  [handover.listLinks, (t) => ({ params: { jobId: t.jobId } })],
+  [handover.readCustomerView, (t) => ({ params: { token: t.token } })],
+  [handover.revokeLink, (t) => ({ params: { jobId: t.jobId, linkId: t.linkId }, body: body() })],
+  [schools.readSchools, () => ({})],
+  [
+    schools.chooseSchool,
+    () => ({ params: { question: 'sch-clamps' }, body: body({ side: 'sch-clamps-a' }) }),
+  ],
+];
+/** Asked before anybody is in a shop, or without a database. */
+const elsewhere = [
+  'getMe',
+  'setUpShop',
+  'signIn',
+  'signOut',
+  'lockTablet',
+  'switchPerson',
+  'listCrew',
+  'listCalculators',
+  'runCalculator',
+  'answerAsCustomer',
+  'addPhoto',
+];
+
+async function things(): Promise<Things> {
+  const jobId = shop.openJob;
+  const sheet = await client.good(jobs.readJob, { params: { jobId } });
+  const command = commandId();
+  const { entry } = await client.good(logbook.writeLog, {
+    params: { jobId },
+    body: { commandId: command, line: 'read vehicle plate', today: '2026-11-26' },
+  });
+  const { link, path } = await client.good(handover.makeLink, {
+    params: { jobId },
+    body: { commandId: commandId() },
+  });
+  const { person } = await client.good(crew.addPerson, {
+    body: {
+      commandId: commandId(),
+      name: 'Spare',
+      initials: 'SP',
+      role: 'technician',
+      pin: '4444',
+    },
+  });
+  const { clock: running } = await client.good(clock.startClock, {
+    params: { jobId },
+    body: { commandId: commandId(), title: 'sweeping', station: 'pull', work: 'work' },
+  });
+  return {
+    jobId,
+    carId: sheet.units.find((u) => u.role === 'car')!.id,
+    entryId: entry.id,
+    partId: sheet.records.find((r) => r.kind === 'part')!.key,
+    person: person.id,
+    token: path.replace('/c/', ''),
+    linkId: link.id,
+    clockId: running.id,
+    command,
+  };
+}
+
+describe('on a filled database', () => {
+  it('every endpoint is looked at', () => {
+    const seen = new Set(calls.map(([e]) => e));
+    expect(
+      endpoints
+        .filter(([name, e]) => !seen.has(e) && !elsewhere.includes(name))
+        .map(([name]) => name),
+    ).toEqual([]);
+  });
+  it.each(calls.map(([e, input], i) => [`${e.method} ${e.path}`, i, e, input] as const))(
+    '%s (%i) reads no large table from end to end',
+    async (_name, _i, e, input) => {
+      const given = input(await things());
+      asked = [];
+      const { status } = await client.call(e, given);
+      expect([200, 404, 409]).toContain(status);
+      const own = asked;
+      expect(own.length).toBeGreaterThan(0);
+      expect(await allReadWhole(own)).toEqual([]);
+    },
+  );
+  it('a photo too', async () => {
+    const photoId = commandId();
+    asked = [];
+    await client.good(logbook.addPhoto, {
+      params: { jobId: shop.openJob },
+      body: { commandId: commandId(), photoId, file: asFile(await phonePhoto(64, 48)) } as never,
+    });
+    expect(await allReadWhole(asked)).toEqual([]);
+  });
+  it('the search by words walks back from the newest line, or goes by the index of words', async () => {
+    const plan = async (sql: string) =>
+      (await looking.query<{ 'QUERY PLAN': [{ Plan: Node }] }>(`explain (format json) ${sql}`))
+        .rows[0]!['QUERY PLAN'][0].Plan;
+    const owner = new pg.Client({ connectionString: database.url });
+    await owner.connect();
+    const { rows } = await owner.query<{ 'QUERY PLAN': [{ Plan: Node }] }>(
+      `explain (format json) select id from log_entry where shop_id = '${shop.shopId}' and words @@ to_tsquery('english', 'nowhere:*') order by id desc limit 40`,
+    );
+    await owner.end();
+    expect(
+      nodesOf(rows[0]!['QUERY PLAN'][0].Plan).filter((n) => n['Node Type'] === 'Seq Scan'),
+    ).toEqual([]);
+    expect(
+      nodesOf(await plan('select id, words from log_entry order by id desc limit 4000')).filter(
+        (n) => n['Node Type'] === 'Seq Scan',
+      ),
+    ).toEqual([]);
+  });
+  it('the shop stands in every key and in every question', async () => {
+    const { rows } = await looking.query<{ name: string; keyed: boolean }>(`
+      select c.relname as name, exists (select 1 from pg_constraint k join pg_attribute a on a.attrelid = k.conrelid and a.attnum = k.conkey[1] where k.conrelid = c.oid and k.contype = 'p' and a.attname = 'shop_id') as keyed
+      from pg_class c where c.relkind = 'r' and c.relnamespace = 'public'::regnamespace and exists (select 1 from pg_attribute a where a.attrelid = c.oid and a.attname = 'shop_id')
+        and exists (select 1 from pg_constraint k where k.conrelid = c.oid and k.contype = 'p')`);
+    expect(rows.length).toBeGreaterThan(12);
+    expect(rows.filter((r) => !r.keyed).map((r) => r.name)).toEqual([]);
+    const { rows: plans } = await looking.query<{ 'QUERY PLAN': string }>(
+      'explain select * from record where job_id = $1',
+      [shop.openJob],
+    );
+    expect(plans.map((r) => r['QUERY PLAN']).join(' ')).toContain('shop_id');
+  });
+});
