@@ -9,7 +9,7 @@ import { Refusal } from '../server/src/http/problem.ts';
 import { insertJob, updateJob } from '../server/src/jobs/routes.ts';
 import { insertUnit, putInRole } from '../server/src/jobs/units.ts';
 import { readHead } from '../server/src/jobs/store.ts';
-import { keepPhoto } from '../server/src/logbook/photos.ts';
+import { develop, keepPhoto } from '../server/src/logbook/photos.ts';
 import { writeLine } from '../server/src/logbook/lines.ts';
 import { findRecord, writeRecord } from '../server/src/records/store.ts';
 import { camper } from './camper.ts';
@@ -60,7 +60,12 @@ async function act(tx: Tx, callers: ReadonlyMap<string, Caller>, jobId: string, 
     await writeRecord(tx, caller, { jobId, kind, key, data: { ...rest, ...given }, revision: known?.revision ?? 0, at });
   } else if ('photo' in a) {
     const [photoId, scene, caption, about] = a.photo;
-    await keepPhoto(tx, caller, await draw(scene), { jobId, photoId, caption, about, at });
+    const photo = await develop(await draw(scene));
+    await tx
+      .insertInto('photo_blob')
+      .values({ photo_id: photoId, shop_id: caller.shopId, size: 'original', ...photo.original })
+      .execute();
+    await keepPhoto(tx, caller, photo, { jobId, photoId, caption, about, at });
   } else if ('line' in a) {
     await writeLine(tx, caller, jobId, a.line, at.toISOString().slice(0, 10), { at });
   } else {
@@ -169,7 +174,7 @@ async function run(): Promise<void> {
   const url = process.env['DATABASE_URL'];
   if (!url) throw new Error('DATABASE_URL is not set.');
   await migrate(url);
-  const pool = openPool(url, 4);
+  const pool = openPool(url, { max: 4 });
   try {
     if (await loadDemo(openDb(pool), new Date())) process.stderr.write('Demo shop loaded.\n');
   } finally {

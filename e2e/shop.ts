@@ -19,7 +19,7 @@ export interface Running {
 /** A database with the demo shop in it. */
 export const demoDatabase = () =>
   copiedDatabase('demo_shop', async (url) => {
-    const pool = openPool(url, 4);
+    const pool = openPool(url, { max: 4 });
     await loadDemo(openDb(pool), new Date());
     await pool.end();
   });

@@ -17,12 +17,14 @@ import { Registry } from './http/register.ts';
 import { fromOurPages, headers } from './http/security.ts';
 import { sessions } from './http/session.ts';
 import type { LiveFeed } from './live/events.ts';
+import type { PhotoStore } from './logbook/photo-store.ts';
 import { servePhotos } from './logbook/photos.ts';
 
 export interface AppParts {
   db: Db;
   pool: pg.Pool;
   feed: LiveFeed;
+  photos: PhotoStore;
   log: Logger;
   /** Signs the session cookie; the same for every process of one installation. */
   secret: string;
@@ -68,14 +70,19 @@ export function makeApp(parts: AppParts): Express {
     next();
   });
   app.use(metrics.watch);
-  app.use(compression({ filter: (req, res) => req.path !== '/api/events' && compression.filter(req, res) }));
+  // The lightest compression: on a shop's own network the time to pack counts for more than the last bytes.
+  app.use(compression({ level: 1, filter: (req, res) => req.path !== '/api/events' && compression.filter(req, res) }));
   if (parts.webDir) serveWeb(app, parts.webDir);
 
-  app.use('/api', express.json({ limit: '200kb' }), sessions(pool, parts.secret, parts.secure));
+  app.use(
+    '/api',
+    express.json({ limit: '200kb' }),
+    sessions(pool, parts.secret, parts.secure, (said) => log.warn({ said: said.map(String) }, 'the session store failed')),
+  );
   app.use((req, res, next) => (req.path.startsWith('/api/') ? fromOurPages(req, res, next) : next()));
   const on = new Registry(app, db);
-  registerRoutes(on, db, pool);
-  servePhotos(app, db);
+  registerRoutes(on, db, pool, parts.photos);
+  servePhotos(app, db, parts.photos);
   feed.route(app);
   app.get('/api/openapi.json', (_req, res) => void res.json(openApiDocument()));
   app.use('/api', (_req, _res, next) => next(notFound('This address')));

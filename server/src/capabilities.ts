@@ -22,6 +22,7 @@ import type { Registry } from './http/register.ts';
 import { jobRoutes } from './jobs/routes.ts';
 import { kitKinds } from './kit/kinds.ts';
 import { logbookKinds } from './logbook/kinds.ts';
+import type { PhotoStore } from './logbook/photo-store.ts';
 import { logbookRoutes } from './logbook/routes.ts';
 import { prepKinds } from './prep/kinds.ts';
 import { pullKinds } from './pull/kinds.ts';
@@ -49,7 +50,7 @@ for (const kinds of [
   registerKinds(kinds);
 
 /** What the capabilities bring: the handlers of their endpoints. */
-export function registerRoutes(on: Registry, db: Db, pool: pg.Pool): void {
+export function registerRoutes(on: Registry, db: Db, pool: pg.Pool, photos: PhotoStore): void {
   crewRoutes(on, db, pool);
   countersignRoutes(on, pool);
   jobRoutes(on);
@@ -58,7 +59,7 @@ export function registerRoutes(on: Registry, db: Db, pool: pg.Pool): void {
   factRoutes(on);
   recordRoutes(on);
   donorRoutes(on);
-  logbookRoutes(on);
+  logbookRoutes(on, photos);
   clockRoutes(on);
   sessionRoutes(on);
   waitingRoutes(on);

@@ -21,7 +21,7 @@ async function jobsFor(tx: Tx, personId: string, clockedOn: string | undefined):
     .select('job_id')
     .distinct()
     .where('kind', '=', 'task')
-    .where(sql<boolean>`data ? 'handedToId' and data->>'handedToId' = ${personId}`)
+    .where(sql<boolean>`data ? 'handedToId' and data->>'handedToId' = ${personId} and data->>'status' in ('open', 'on-it')`)
     .execute();
   const known = new Set(near.map((j) => j.id));
   const others = [...given.map((r) => r.job_id), ...(clockedOn ? [clockedOn] : [])].filter((id) => !known.has(id));

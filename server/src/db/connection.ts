@@ -13,12 +13,26 @@ pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text);
 /** The role the server works as: it owns nothing and is bound by row-level security. */
 export const appRole = 'bay_app';
 
-export function openPool(url: string, max = 12): pg.Pool {
-  const pool = new pg.Pool({ connectionString: url, max, options: `-c role=${appRole}` });
+export interface PoolLimits {
+  max: number;
+  /** Longest a single question may take, ms. */
+  statementMs: number;
+  /** Longest somebody waits for a connection, ms. */
+  connectMs: number;
+}
+
+export function openPool(url: string, limits: Partial<PoolLimits> = {}, broke: (error: Error) => void = () => undefined): pg.Pool {
+  const { max = 12, statementMs = 15_000, connectMs = 5_000 } = limits;
+  const pool = new pg.Pool({
+    connectionString: url,
+    max,
+    connectionTimeoutMillis: connectMs,
+    options: `-c role=${appRole} -c statement_timeout=${statementMs} -c idle_in_transaction_session_timeout=${statementMs * 2}`,
+  });
   // An idle connection that breaks (database restarted) is dropped by the pool; without a listener it would end the process.
-  pool.on('error', () => undefined);
+  pool.on('error', broke);
   // One that breaks while it works fails its query, which says so; the event beside it must not end the process either.
-  pool.on('connect', (client) => client.on('error', () => undefined));
+  pool.on('connect', (client) => client.on('error', broke));
   return pool;
 }
 

@@ -1,8 +1,10 @@
+import { runMigrations } from 'graphile-worker';
 import pg from 'pg';
 import { appRole } from './connection.ts';
 import * as ground from './migrations/0001-ground.ts';
 import * as peopleById from './migrations/0004-people-by-id.ts';
 import * as volume from './migrations/0005-volume.ts';
+import * as queue from './migrations/0006-queue.ts';
 import * as sharedRecord from './migrations/0003-shared-record.ts';
 import * as recordsOnUnits from './migrations/0002-records-on-units.ts';
 
@@ -13,6 +15,7 @@ const migrations: readonly { name: string; up: string }[] = [
   { name: '0003-shared-record', up: sharedRecord.up },
   { name: '0004-people-by-id', up: peopleById.up },
   { name: '0005-volume', up: volume.up },
+  { name: '0006-queue', up: queue.up },
 ];
 
 const lockNumber = 7_240_117;
@@ -27,6 +30,8 @@ export async function migrate(url: string): Promise<string[]> {
     await client.query(`do $$ begin if not exists (select 1 from pg_roles where rolname = '${appRole}') then create role ${appRole} nologin; end if; end $$`);
     await client.query(`grant ${appRole} to current_user`);
     await client.query(`grant usage on schema public to ${appRole}`);
+    // The queue keeps its own tables in its own schema; ours only put work into it.
+    await runMigrations({ connectionString: url });
     await client.query('create table if not exists migration (name text primary key, at timestamptz not null default now())');
     const done = new Set((await client.query<{ name: string }>('select name from migration')).rows.map((r) => r.name));
     for (const migration of migrations.filter((m) => !done.has(m.name))) {

@@ -113,4 +113,25 @@ export class Registry {
       res.json(reply);
     });
   }
+
+  /**
+   * An endpoint with work that takes long before the change itself: who calls is looked at first, then the work is done without
+   * holding a connection, then the change is one transaction.
+   */
+  staged<E extends Endpoint, P>(
+    e: E,
+    prepare: (call: Call<E>, caller: Caller) => Promise<P>,
+    handler: (tx: Tx, call: Call<E>, caller: Caller, prepared: P) => Promise<z.infer<E['reply']>>,
+  ): void {
+    this.app[e.method](e.path, ...(e.form ? [oneFile] : []), async (req, res) => {
+      const { shopId } = req.session;
+      if (!shopId) throw new Refusal(401, 'Sign in first.');
+      const first = await inShop(this.db, shopId, (tx) => callerOf(tx, req, e.access));
+      const call = read(e, req, res);
+      const prepared = await prepare(call, first);
+      // Who may was asked minutes ago, perhaps: it is asked again with the change.
+      const reply = await inShop(this.db, shopId, async (tx) => handler(tx, call, await callerOf(tx, req, e.access), prepared));
+      res.json(reply);
+    });
+  }
 }

@@ -16,16 +16,29 @@ declare module 'express-session' {
 }
 
 const hours = 3_600_000;
+const touchMs = 600_000;
+const mostTouched = 10_000;
 /** A device that was not seen for so long is signed out. */
 export const sessionDays = 14;
 
 /** Sessions live in PostgreSQL, so that any server process knows them. */
-export function sessions(pool: pg.Pool, secret: string, secure: boolean): RequestHandler {
+export function sessions(pool: pg.Pool, secret: string, secure: boolean, failed: (said: unknown[]) => void): RequestHandler {
   const Store = connectPgSimple(session);
+  // A session that was seen a moment ago need not be written again with every request: it ends in days.
+  const touched = new Map<string, number>();
+  class SeldomTouched extends Store {
+    override touch(sid: string, data: session.SessionData, done?: () => void): void {
+      const now = Date.now();
+      if (now - (touched.get(sid) ?? 0) < touchMs) return done?.();
+      if (touched.size > mostTouched) touched.clear();
+      touched.set(sid, now);
+      super.touch(sid, data, done);
+    }
+  }
   return session({
     name: 'bay',
     secret,
-    store: new Store({ pool, tableName: 'session', pruneSessionInterval: 900, errorLog: () => undefined }),
+    store: new SeldomTouched({ pool, tableName: 'session', pruneSessionInterval: 900, errorLog: (...said: unknown[]) => failed(said) }),
     resave: false,
     saveUninitialized: false,
     rolling: true,

@@ -100,6 +100,6 @@ export class LiveFeed {
     this.stopped = true;
     clearInterval(this.pings);
     this.each((res) => res.end());
-    await this.client?.end().catch(() => undefined);
+    await this.client?.end().catch((error: unknown) => this.log.debug({ err: error }, 'the listening connection was gone already'));
   }
 }

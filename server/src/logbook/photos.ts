@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import type { OutputInfo } from 'sharp';
+import type { OutputInfo, Sharp } from 'sharp';
 import type { Express } from 'express';
 import { photoSizes } from '@bay/contract/logbook';
 import type { RecordRow } from '@bay/contract/records';
@@ -9,24 +9,24 @@ import { badInput, notFound, Refusal } from '../http/problem.ts';
 import { callerOf } from '../http/register.ts';
 import type { Caller } from '../http/register.ts';
 import { writeRecord } from '../records/store.ts';
+import { enqueue } from '../queue/enqueue.ts';
 import { withoutNotes } from './exif.ts';
+import { limited } from './limited.ts';
+import type { PhotoSize, PhotoStore, Sized } from './photo-store.ts';
 
 // A photo of a phone has some fifty million dots; more is a bomb, not a picture.
 const mostDots = 120e6;
 sharp.cache(false);
 
-interface Sized {
-  mime: string;
-  bytes: Buffer;
-}
-
 export interface Developed {
+  /** Of the copy for a screen, upright. */
   width: number;
   height: number;
   original: Sized;
-  screen: Sized;
-  thumb: Sized;
 }
+
+/** Edges of the copies, dots, and how finely they are kept. */
+const copies = { screen: { edge: 1600, quality: 82 }, thumb: { edge: 320, quality: 70 } } as const;
 
 const mimes: Readonly<Record<string, string>> = {
   jpeg: 'image/jpeg',
@@ -37,41 +37,45 @@ const mimes: Readonly<Record<string, string>> = {
   heif: 'image/avif',
 };
 
-/**
- * Reads a photo by its content, whatever its name says; refuses what is no picture. Gives the original without its notes
- * (place, time, device), and upright copies for a screen (1600 px) and a list (320 px).
- */
-export async function develop(file: Buffer): Promise<Developed> {
-  const open = () => sharp(file, { failOn: 'error', limitInputPixels: mostDots });
-  try {
-    const { format, orientation } = await open().metadata();
-    const mime = mimes[format];
-    if (!mime) throw new Error('no picture');
-    const original =
-      format === 'jpeg'
-        ? withoutNotes(file, orientation)
-        : await (
-            format === 'webp'
-              ? open().autoOrient().webp({ lossless: true })
-              : format === 'heif'
-                ? open().autoOrient().avif({ quality: 90 })
-                : open().autoOrient().toFormat(format)
-          ).toBuffer();
-    const small = (edge: number, quality: number): Promise<{ data: Buffer; info: OutputInfo }> =>
-      open()
-        .autoOrient()
-        .resize(edge, edge, { fit: 'inside', withoutEnlargement: true })
-        .flatten({ background: '#ffffff' })
-        .jpeg({ quality, mozjpeg: true })
-        .toBuffer({ resolveWithObject: true });
-    const screen = await small(1600, 82);
-    const thumb = await small(320, 70);
-    const jpeg = (bytes: Buffer): Sized => ({ mime: 'image/jpeg', bytes });
-    return { width: screen.info.width, height: screen.info.height, original: { mime, bytes: original }, screen: jpeg(screen.data), thumb: jpeg(thumb.data) };
-  } catch {
-    throw new Refusal(415, 'This file is no picture that can be read. JPEG, PNG, WebP, AVIF and TIFF can.');
-  }
+const opened = (file: Buffer) => sharp(file, { failOn: 'error', limitInputPixels: mostDots });
+
+/** A few at a time: developing fills memory, and a shop's tablets may all send at once. */
+const developing = limited(2);
+
+async function smaller(file: Buffer, size: keyof typeof copies): Promise<{ data: Buffer; info: OutputInfo }> {
+  const { edge, quality } = copies[size];
+  return opened(file)
+    .autoOrient()
+    .resize(edge, edge, { fit: 'inside', withoutEnlargement: true })
+    .flatten({ background: '#ffffff' })
+    .jpeg({ quality, mozjpeg: true })
+    .toBuffer({ resolveWithObject: true });
 }
+
+/** A copy of a photo for a screen (1600 px) or a list (320 px), upright. */
+export const copyOf = (original: Buffer, size: keyof typeof copies): Promise<Sized> =>
+  developing(async () => ({ mime: 'image/jpeg', bytes: (await smaller(original, size)).data }));
+
+/** Reads a photo by its content, whatever its name says; refuses what is no picture. Gives the original without its notes (place, time, device). */
+export const develop = (file: Buffer): Promise<Developed> =>
+  developing(async () => {
+    try {
+      const { format, orientation } = await opened(file).metadata();
+      const mime = mimes[format];
+      if (!mime) throw new Error('no picture');
+      const upright = (): Sharp => opened(file).autoOrient();
+      const lossless = (): Sharp => {
+        if (format === 'webp') return upright().webp({ lossless: true });
+        return format === 'heif' ? upright().avif({ quality: 90 }) : upright().toFormat(format);
+      };
+      const original = format === 'jpeg' ? withoutNotes(file, orientation) : await lossless().toBuffer();
+      // Made once here, so that what cannot be read to its end is refused before anything is kept.
+      const { width, height } = (await smaller(file, 'screen')).info;
+      return { width, height, original: { mime, bytes: original } };
+    } catch {
+      throw new Refusal(415, 'This file is no picture that can be read. JPEG, PNG, WebP, AVIF and TIFF can.');
+    }
+  });
 
 export interface PhotoWrite {
   jobId: string;
@@ -81,32 +85,57 @@ export interface PhotoWrite {
   at?: Date;
 }
 
-/** Keeps a photo in three sizes and writes its record; its bytes lie in the database, where every server process has them. */
-export async function keepPhoto(tx: Tx, caller: Caller, file: Buffer | undefined, write: PhotoWrite): Promise<RecordRow> {
+/** Reads what came along and keeps its bytes, outside of any transaction: no connection is held meanwhile. */
+export async function takeIn(store: PhotoStore, shopId: string, photoId: string, file: Buffer | undefined): Promise<Developed> {
   if (!file || file.length === 0) throw badInput({ file: 'No photo came with this.' });
   const photo = await develop(file);
+  await store.put(shopId, photoId, 'original', photo.original);
+  return photo;
+}
+
+/** Writes the record of a photo whose bytes are kept; its copies are made by a worker. */
+export async function keepPhoto(tx: Tx, caller: Caller, photo: Developed, write: PhotoWrite): Promise<RecordRow> {
   const { jobId, photoId, caption, about, at } = write;
   const data = { caption, ...(about ? { about } : {}), width: photo.width, height: photo.height };
   const record = await writeRecord(tx, caller, { jobId, kind: 'photo', key: photoId, data, revision: 0, at });
-  await tx
-    .insertInto('photo_blob')
-    .values(photoSizes.map((size) => ({ photo_id: photoId, shop_id: caller.shopId, size, ...photo[size] })))
-    .execute();
+  await enqueue(tx, 'photo-copies', { shopId: caller.shopId, photoId });
   return record;
 }
 
+/** Makes and keeps the copies of a photo that are not there yet. */
+export async function makeCopies(store: PhotoStore, shopId: string, photoId: string): Promise<void> {
+  const original = await store.get(shopId, photoId, 'original');
+  if (!original) return;
+  for (const size of ['thumb', 'screen'] as const)
+    if (!(await store.get(shopId, photoId, size))) await store.put(shopId, photoId, size, await copyOf(original.bytes, size));
+}
+
+/** A size of a photo: a copy that no worker made yet is made on the spot. */
+async function sizeOf(store: PhotoStore, shopId: string, photoId: string, size: PhotoSize): Promise<Sized | undefined> {
+  const kept = await store.get(shopId, photoId, size);
+  if (kept || size === 'original') return kept;
+  const original = await store.get(shopId, photoId, 'original');
+  if (!original) return undefined;
+  const copy = await copyOf(original.bytes, size);
+  await store.put(shopId, photoId, size, copy);
+  return copy;
+}
+
 /** Serves the sizes of a photo; what has an id never changes, so that a device may keep it. */
-export function servePhotos(app: Express, db: Db): void {
+export function servePhotos(app: Express, db: Db, store: PhotoStore): void {
   app.get('/api/photos/:photoId/:size', async (req, res) => {
     const { photoId, size } = req.params;
     const { shopId } = req.session;
     if (!shopId) throw new Refusal(401, 'Sign in first.');
     const isSize = (s: string): s is (typeof photoSizes)[number] => (photoSizes as readonly string[]).includes(s);
     if (!/^[0-9a-f-]{36}$/.test(photoId) || !isSize(size)) throw notFound('This photo');
-    const row = await inShop(db, shopId, async (tx) => {
+    // A photo that was kept and whose record was refused is nobody's: only what the shop has a record of is served.
+    await inShop(db, shopId, async (tx) => {
       await callerOf(tx, req, 'look');
-      return tx.selectFrom('photo_blob').select(['mime', 'bytes']).where('photo_id', '=', photoId).where('size', '=', size).executeTakeFirst();
+      const record = await tx.selectFrom('record').select('key').where('kind', '=', 'photo').where('key', '=', photoId).executeTakeFirst();
+      if (!record) throw notFound('This photo');
     });
+    const row = await sizeOf(store, shopId, photoId, size);
     if (!row) throw notFound('This photo');
     res.set({ 'content-type': row.mime, 'cache-control': 'private, max-age=31536000, immutable', 'content-security-policy': "default-src 'none'" });
     if (size === 'original') res.set('content-disposition', `attachment; filename="${photoId.slice(0, 8)}.${row.mime.split('/')[1]}"`);

@@ -3,10 +3,11 @@ import { runCommand } from '../commands/run.ts';
 import type { Registry } from '../http/register.ts';
 import { readHead } from '../jobs/store.ts';
 import { writeLine } from './lines.ts';
-import { keepPhoto } from './photos.ts';
+import type { PhotoStore } from './photo-store.ts';
+import { keepPhoto, takeIn } from './photos.ts';
 import { lastEntryBy, markEntry, readPage, searchLog } from './store.ts';
 
-export function logbookRoutes(on: Registry): void {
+export function logbookRoutes(on: Registry, photos: PhotoStore): void {
   on.shop(contract.readLog, async (tx, { params, query }) => {
     await readHead(tx, params.jobId);
     const { before, limit, ...filter } = query;
@@ -30,10 +31,13 @@ export function logbookRoutes(on: Registry): void {
     })),
   );
 
-  on.shop(contract.addPhoto, (tx, { params, body, req }, caller) =>
-    runCommand(tx, caller, 'add-photo', body, async () => ({
-      reply: { record: await keepPhoto(tx, caller, req.file?.buffer, { jobId: params.jobId, ...body }) },
-      jobId: params.jobId,
-    })),
+  on.staged(
+    contract.addPhoto,
+    ({ body, req }, caller) => takeIn(photos, caller.shopId, body.photoId, req.file?.buffer),
+    (tx, { params, body }, caller, photo) =>
+      runCommand(tx, caller, 'add-photo', body, async () => ({
+        reply: { record: await keepPhoto(tx, caller, photo, { jobId: params.jobId, ...body }) },
+        jobId: params.jobId,
+      })),
   );
 }

@@ -91,13 +91,14 @@ export async function searchLog(tx: Tx, typed: string, jobId: string | undefined
   const query = queryOf(typed);
   if (query === '') return [];
   const { rows } = await sql<{ entry: LogEntry; job_id: string; number: string; car_name: string; hit: string }>`
-    with wanted as (select to_tsquery('english', ${query}) as q), hits as (select h as id from wanted, log_with_words(wanted.q, ${jobId ?? null}::uuid, ${limit}) h)
+    with wanted as materialized (select to_tsquery('english', ${query}) as q),
+      hits as materialized (select array_agg(h) as ids from wanted, log_with_words(wanted.q, ${jobId ?? null}::uuid, ${limit}) h)
     select ${entryJson} as entry, l.job_id, job.number,
       (select unit.name from job_unit ju join unit on unit.id = ju.unit_id where ju.job_id = job.id and ju.role = 'car' limit 1) as car_name,
-      ts_headline('english', coalesce((select m.text from log_mark m where m.entry_id = l.id and m.kind = 'corrected' order by m.id desc limit 1), l.text), wanted.q,
+      ts_headline('english', coalesce((select m.text from log_mark m where m.entry_id = l.id and m.kind = 'corrected' order by m.id desc limit 1), l.text), (select q from wanted),
         'StartSel=' || chr(1) || ', StopSel=' || chr(2) || ', HighlightAll=true') as hit
-    from wanted, hits join log_entry l on l.id = hits.id join person p on p.id = l.by_id join job on job.id = l.job_id
-    where job.withdrawn_at is null order by l.id desc`.execute(tx);
+    from log_entry l join person p on p.id = l.by_id join job on job.id = l.job_id
+    where l.id = any((select ids from hits)::bigint[]) and job.withdrawn_at is null order by l.id desc`.execute(tx);
   return rows.map((r) => ({ ...r.entry, jobId: r.job_id, number: r.number, carName: r.car_name, hit: r.hit }));
 }
 

@@ -16,16 +16,18 @@ export const utc = (column: RawBuilder<unknown>): RawBuilder<string> => sql<stri
 
 export type RawRecord = Omit<RecordRow, 'data'> & { data: Record<string, unknown> };
 
-const factJson = sql<FactRow>`json_build_object('bearerId', f.bearer_id, 'factId', f.fact_id, 'parts', f.parts, 'typed', f.typed, 'source', f.source, 'note', f.note,
+export const factJson = sql<FactRow>`json_build_object('bearerId', f.bearer_id, 'factId', f.fact_id, 'parts', f.parts, 'typed', f.typed, 'source', f.source, 'note', f.note,
   'by', p.name, 'at', ${utc(sql`f.at`)}, 'revision', f.revision)`;
-const recordJson = (onRole: RawBuilder<unknown>) => sql<RawRecord>`json_build_object('kind', r.kind, 'key', r.key, 'data', r.data, 'revision', r.revision,
+export const recordJson = (
+  onRole: RawBuilder<unknown>,
+) => sql<RawRecord>`json_build_object('kind', r.kind, 'key', r.key, 'data', r.data, 'revision', r.revision,
   'on', ${onRole}, 'by', p.name, 'at', ${utc(sql`r.at`)})`;
 
 /** Units of jobs, by the job. */
 export async function readUnits(tx: Tx, jobIds: readonly string[]): Promise<Map<string, JobSheet['units']>> {
   const { rows } = await sql<{ job_id: string; unit: JobSheet['units'][number] }>`
     select ju.job_id, json_build_object('id', unit.id, 'kind', unit.kind, 'role', ju.role, 'name', unit.name, 'identity', unit.identity, 'place', unit.place) as unit
-    from job_unit ju join unit on unit.id = ju.unit_id where ju.job_id = any(${sql.val(jobIds)}::uuid[]) and ju.left_at is null`.execute(tx);
+    from unnest(${sql.val(jobIds)}::uuid[]) wanted(id) join job_unit ju on ju.job_id = wanted.id and ju.left_at is null join unit on unit.id = ju.unit_id`.execute(tx);
   const units = new Map<string, JobSheet['units']>(jobIds.map((id) => [id, []]));
   for (const { job_id, unit } of rows) units.get(job_id)!.push(unit);
   return units;

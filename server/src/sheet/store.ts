@@ -1,15 +1,15 @@
 import { sql } from 'kysely';
 import type { JobSheet } from '@bay/contract/jobs';
 import type { ClockRow } from '@bay/contract/clock';
-import { runningOnJob } from '../clock/store.ts';
+import { clockColumns, runningOnJob } from '../clock/store.ts';
 import type { Tx } from '../db/connection.ts';
 import type { Caller } from '../http/register.ts';
 import { readHead } from '../jobs/store.ts';
-import { readPage } from '../logbook/store.ts';
-import { readMaterial } from '../plan/material.ts';
-import type { Material, Wanted } from '../plan/material.ts';
-import { withoutMoney } from '../records/shown.ts';
-import { readShopSchools } from '../schools/store.ts';
+import { entryJson, readPage } from '../logbook/store.ts';
+import type { UnitRole } from '@bay/contract/jobs';
+import { factJson, readMaterial, recordJson } from '../plan/material.ts';
+import type { Material, RawRecord, Wanted } from '../plan/material.ts';
+import { shownRow, withoutMoney } from '../records/shown.ts';
 
 /** How many lines of the book come with a job. */
 export const sheetLines = 80;
@@ -17,18 +17,35 @@ export const sheetLines = 80;
 const asSeenBy = (caller: Caller, records: Material['records']): Material['records'] =>
   records.map((r) => ({ ...r, data: withoutMoney(caller, r.kind, r.data as unknown as Record<string, unknown>) }) as unknown as typeof r);
 
+/**
+ * One question, one answer, so that opening a job costs one round trip. Every part goes by the ids of the job and of its units
+ * into an index; none reads more when the shop has more.
+ */
+const sheetSql = (jobId: string) => sql<{
+  sheet: Omit<JobSheet, 'job' | 'records'> & { records: (RawRecord & { on: UnitRole | null })[]; names: Record<string, string> };
+}>`
+  with mine as materialized (
+    select unit.id, unit.kind, ju.role, unit.name, unit.identity, unit.place from job_unit ju join unit on unit.id = ju.unit_id where ju.job_id = ${jobId} and ju.left_at is null
+  ), bearer as materialized (select id, role from mine union all select ${jobId}::uuid, null),
+  people as materialized (select id, name, initials from person)
+  select json_build_object(
+    'units', coalesce((select json_agg(mine) from mine), '[]'),
+    'facts', coalesce((select json_agg(${factJson}) from (select distinct id from bearer) b join fact f on f.bearer_id = b.id join people p on p.id = f.by_id), '[]'),
+    'records', coalesce((select json_agg(${recordJson(sql`b.role`)}) from bearer b join record r on r.bearer_id = b.id join people p on p.id = r.by_id), '[]'),
+    'shopSchools', coalesce((select json_object_agg(question, side) from shop_school), '{}'),
+    'log', coalesce((select json_agg(${entryJson} order by l.id) from (select * from log_entry where job_id = ${jobId} order by id desc limit ${sheetLines}) l join person p on p.id = l.by_id), '[]'),
+    'running', coalesce((select json_agg(${clockColumns} order by c.started_at) from clock c join people p on p.id = c.person_id where c.job_id = ${jobId} and c.ended_at is null), '[]'),
+    'names', coalesce((select json_object_agg(id, name) from people), '{}')
+  ) as sheet`;
+
 /** Everything on a job that a plan is computed from, and the last lines of its book. */
 export async function readSheet(tx: Tx, caller: Caller, jobId: string): Promise<JobSheet> {
   const job = await readHead(tx, jobId);
-  const material = (await readMaterial(tx, [jobId])).get(jobId)!;
-  return {
-    job,
-    ...material,
-    records: asSeenBy(caller, material.records),
-    shopSchools: await readShopSchools(tx),
-    log: (await readPage(tx, jobId, undefined, sheetLines)).entries,
-    running: await runningOnJob(tx, jobId),
-  };
+  const { rows } = await sheetSql(jobId).execute(tx);
+  const { names, records, ...sheet } = rows[0]!.sheet;
+  const byId = new Map(Object.entries(names));
+  const shown = records.map(({ on, ...r }) => shownRow(on === null ? r : { ...r, on }, byId));
+  return { job, ...sheet, records: asSeenBy(caller, shown) };
 }
 
 export interface PartsWanted extends Wanted {

@@ -9,6 +9,8 @@ import { makeApp } from '../app.ts';
 import { openDb, openPool } from '../db/connection.ts';
 import type { Db } from '../db/connection.ts';
 import { migrate } from '../db/migrate.ts';
+import type { PhotoPlace } from '../config.ts';
+import { openPhotoStore } from '../logbook/photo-store.ts';
 import { LiveFeed } from '../live/events.ts';
 
 /** For tests only: a database of its own, real servers on free ports, and a browser-like client. */
@@ -71,13 +73,18 @@ export async function copiedDatabase(template: string, fill: (url: string) => Pr
 }
 
 /** A server on a database; several may share one. */
-export async function startServer(databaseUrl: string, webDir?: string, asked?: (sql: string, parameters: readonly unknown[]) => void): Promise<TestServer> {
-  const pool = openPool(databaseUrl, 6);
+export async function startServer(
+  databaseUrl: string,
+  webDir?: string,
+  asked?: (sql: string, parameters: readonly unknown[]) => void,
+  photos: PhotoPlace = { kind: 'database' },
+): Promise<TestServer> {
+  const pool = openPool(databaseUrl, { max: 6 });
   const db = openDb(pool, asked);
   const log = pino({ level: 'silent' });
   const feed = new LiveFeed(databaseUrl, log);
   await feed.start();
-  const server = createServer(makeApp({ db, pool, feed, log, secret: 'a-secret-for-tests-only', secure: false, webDir }));
+  const server = createServer(makeApp({ db, pool, feed, log, photos: openPhotoStore(photos, db), secret: 'a-secret-for-tests-only', secure: false, webDir }));
   await new Promise<void>((up) => server.listen(0, '127.0.0.1', up));
   return {
     url: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,

@@ -63,8 +63,8 @@ beforeAll(async () => {
   looking = new pg.Client({ connectionString: database.url, options: `-c role=${appRole}` });
   await looking.connect();
   await looking.query("select set_config('bay.shop_id', $1, false)", [shop.shopId]);
-  // At this size reading a whole table may be the cheaper way; what is asked here is whether another way is there at all.
-  await looking.query('set enable_seqscan = off');
+  // At this size reading a whole table, or hashing it, may be the cheaper way; what is asked here is whether another way is there.
+  for (const way of ['seqscan', 'hashjoin', 'mergejoin']) await looking.query(`set enable_${way} = off`);
 }, 120_000);
 afterAll(async () => {
   await looking.end();
@@ -75,9 +75,34 @@ afterAll(async () => {
 interface Node {
   'Node Type': string;
   'Relation Name'?: string;
+  'Index Name'?: string;
+  'Index Cond'?: string;
   Plans?: Node[];
 }
 const nodesOf = (node: Node): Node[] => [node, ...(node.Plans ?? []).flatMap(nodesOf)];
+
+/** Indexes that hold only what is open, waits or runs: reading one of them whole is what they are for. */
+const small = new Set(['job_open', 'job_in_yard', 'record_half_signed', 'record_open_asks', 'record_handed', 'clock_running']);
+
+/** What a plan reads whole: a large table, or all rows of a shop in an index, unless it stops after a page. */
+function wholeReads(node: Node, limited: boolean): string[] {
+  const own = ((): string[] => {
+    const relation = node['Relation Name'] ?? '';
+    if (node['Node Type'] === 'Seq Scan') return large.has(relation) ? [relation] : [];
+    const onlyShop = /^\(shop_id = [^()]*\)$/.test(node['Index Cond'] ?? '');
+    const index = node['Index Name'] ?? '';
+    const ofLarge =
+      large.has(relation) || [...large].some((table) => index.startsWith(`${table}_`));
+    return onlyShop && ofLarge && !limited && !small.has(index)
+      ? [`all of the shop in ${index}`]
+      : [];
+  })();
+  // What is sorted or grouped is read to its end before the first row comes out.
+  const stops =
+    node['Node Type'] === 'Limit' ||
+    (limited && !['Sort', 'Aggregate', 'Hash', 'Materialize'].includes(node['Node Type']));
+  return [...own, ...(node.Plans ?? []).flatMap((child) => wholeReads(child, stops))];
+}
 
 /** Large tables that a question reads from end to end. */
 async function readWhole({
@@ -92,9 +117,9 @@ async function readWhole({
     `explain (format json) ${sql}`,
     [...parameters],
   );
-  return nodesOf(rows[0]!['QUERY PLAN'][0].Plan)
-    .filter((n) => n['Node Type'] === 'Seq Scan' && large.has(n['Relation Name'] ?? ''))
-    .map((n) => `${n['Relation Name']!} in: ${sql.replace(/\s+/g, ' ').slice(0, 300)}`);
+  return wholeReads(rows[0]!['QUERY PLAN'][0].Plan, false).map(
+    (name) => `${name} in: ${sql.replace(/\s+/g, ' ').slice(0, 300)}`,
+  );
 }
 
 async function allReadWhole(
@@ -344,7 +369,8 @@ describe('on a filled database', () => {
       expect([200, 404, 409]).toContain(status);
       const own = asked;
       expect(own.length).toBeGreaterThan(0);
-      expect(await allReadWhole(own)).toEqual([]);
+      // How many units there are of each kind is the one thing that is counted through.
+      expect(e === jobs.countUnits ? [] : await allReadWhole(own)).toEqual([]);
     },
   );
   it('a photo too', async () => {

@@ -82,6 +82,7 @@ drop index person_of_shop, customer_of_shop, unit_of_shop, job_unit_of_unit, fac
 create unique index job_unit_once on job_unit (shop_id, job_id, unit_id, role) where left_at is null;
 create unique index job_unit_one_in_role on job_unit (shop_id, job_id, role) where left_at is null and role <> 'candidate';
 create index job_unit_of_unit on job_unit (shop_id, unit_id);
+create index job_unit_of_job on job_unit (shop_id, job_id);
 create index job_open on job (shop_id, bay, number) where closed_at is null and withdrawn_at is null;
 create index job_in_yard on job (shop_id, number) where closed_at is null and withdrawn_at is null and bay is null;
 create index job_closed on job (shop_id, closed_at desc) where closed_at is not null and withdrawn_at is null;
@@ -91,7 +92,7 @@ create index fact_version_of_fact on fact_version (shop_id, bearer_id, fact_id, 
 create index record_parts on record (shop_id, key) where kind = 'part';
 create index record_of_job on record (shop_id, job_id, kind);
 create index record_open_asks on record (shop_id, (data->>'to')) where kind = 'ask' and not data ? 'answer';
-create index record_handed on record (shop_id, (data->>'handedToId')) where kind = 'task' and data ? 'handedToId';
+create index record_handed on record (shop_id, (data->>'handedToId')) where kind = 'task' and data ? 'handedToId' and data->>'status' in ('open', 'on-it');
 create index record_half_signed on record (shop_id) where half_signed;
 create index log_of_job on log_entry (shop_id, job_id, id desc);
 create index log_of_writer on log_entry (shop_id, job_id, by_id, id desc);
@@ -109,7 +110,7 @@ create index session_of_person on session ((sess->>'shopId'), (sess->>'personId'
 -- A common word stands in most lines: the newest that hold it are found by walking back from the end, a rare one by the index of words.
 drop function log_with_words(tsquery, uuid, integer);
 create function log_with_words(wanted tsquery, of_job uuid, most integer) returns setof bigint
-  language plpgsql stable security definer set search_path = public as $$
+  language plpgsql stable security definer rows 40 set search_path = public as $$
 declare
   shop uuid := current_shop();
   looked_at constant integer := 4000;

@@ -1,0 +1,178 @@
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { pino } from 'pino';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { addPhoto } from '@bay/contract/logbook';
+import type { PhotoPlace } from '../config.ts';
+import { openDb, openPool } from '../db/connection.ts';
+import { workOnce } from '../queue/worker.ts';
+import { commandId, freshDatabase, startServer } from '../testing/harness.ts';
+import type { TestServer } from '../testing/harness.ts';
+import { startObjectStore } from '../testing/object-store.ts';
+import type { ObjectStore } from '../testing/object-store.ts';
+import { asFile, phonePhoto } from '../testing/pictures.ts';
+import { bookedJob, shopWithCrew } from '../testing/shop.ts';
+import { limited } from './limited.ts';
+import { openPhotoStore } from './photo-store.ts';
+
+const keys = { accessKeyId: 'key', secretAccessKey: 'secret', region: 'here-1' };
+let database: Awaited<ReturnType<typeof freshDatabase>>;
+let bucket: ObjectStore;
+let folder: string;
+const places: Record<string, () => PhotoPlace> = {
+  database: () => ({ kind: 'database' }),
+  folder: () => ({ kind: 'folder', folder }),
+  bucket: () => ({ kind: 'bucket', bucket: 'shop', endpoint: bucket.endpoint, ...keys }),
+};
+
+beforeAll(async () => {
+  database = await freshDatabase();
+  bucket = await startObjectStore(keys);
+  folder = mkdtempSync(join(tmpdir(), 'bay-photos-'));
+});
+afterAll(async () => {
+  await bucket.stop();
+  rmSync(folder, { recursive: true });
+  await database.drop();
+});
+
+describe.each(Object.keys(places))('photos in the %s', (name) => {
+  it('are sent, copied by a worker, served by any process, and never written over', async () => {
+    const place = places[name]!();
+    const [one, two] = [
+      await startServer(database.url, undefined, undefined, place),
+      await startServer(database.url, undefined, undefined, place),
+    ];
+    const pool = openPool(database.url, { max: 2 });
+    try {
+      const shop = await shopWithCrew(one, `store-${name}`);
+      const jobId = await bookedJob(shop.manager);
+      const photoId = randomUUID();
+      const file = await phonePhoto(900, 600);
+      const body = { photoId, file: asFile(file) } as never;
+      const { record } = await shop.technician.good(addPhoto, {
+        params: { jobId },
+        body: { ...(body as object), commandId: commandId() } as never,
+      });
+      expect(record).toMatchObject({ kind: 'photo', key: photoId });
+      const get = async (from: TestServer, size: string) => {
+        const res = await fetch(`${from.url}/api/photos/${photoId}/${size}`, {
+          headers: { cookie: shop.onlooker.cookie },
+        });
+        return {
+          status: res.status,
+          type: res.headers.get('content-type'),
+          bytes: Buffer.from(await res.arrayBuffer()),
+        };
+      };
+      const store = openPhotoStore(place, openDb(pool));
+      const shopId = await shopIdOf(one, shop.manager.cookie);
+      expect(await store.get(shopId, photoId, 'thumb')).toBeUndefined();
+      // A copy that no worker made yet is made when somebody looks.
+      expect(await get(two, 'thumb')).toMatchObject({ status: 200, type: 'image/jpeg' });
+      await workOnce({
+        url: database.url,
+        pool,
+        photos: store,
+        log: pino({ level: 'silent' }),
+        keepRepliesDays: 90,
+      });
+      expect((await store.get(shopId, photoId, 'screen'))!.mime).toBe('image/jpeg');
+      const before = await get(two, 'original');
+      expect(before.status).toBe(200);
+      // Somebody who sends another picture under the same id changes nothing.
+      const other = await shop.technician.call(addPhoto, {
+        params: { jobId },
+        body: {
+          photoId,
+          file: asFile(await phonePhoto(300, 300)),
+          commandId: commandId(),
+        } as never,
+      });
+      expect(other.status).toBe(409);
+      expect((await get(one, 'original')).bytes.equals(before.bytes)).toBe(true);
+    } finally {
+      await pool.end();
+      await Promise.all([one.stop(), two.stop()]);
+    }
+  });
+});
+
+async function shopIdOf(server: TestServer, cookie: string): Promise<string> {
+  const me = (await (await fetch(`${server.url}/api/me`, { headers: { cookie } })).json()) as {
+    shop: { id: string };
+  };
+  return me.shop.id;
+}
+
+describe('a store that fails', () => {
+  it('refuses the photo with a sentence, and no record speaks of it', async () => {
+    const server = await startServer(database.url, undefined, undefined, places['bucket']!());
+    try {
+      const shop = await shopWithCrew(server, 'store-fails');
+      const jobId = await bookedJob(shop.manager);
+      bucket.fail(503);
+      const answer = await shop.technician.call(addPhoto, {
+        params: { jobId },
+        body: {
+          photoId: randomUUID(),
+          file: asFile(await phonePhoto(60, 40)),
+          commandId: commandId(),
+        } as never,
+      });
+      expect(answer).toMatchObject({
+        status: 500,
+        problem: { title: expect.stringContaining('Nothing was written') as string },
+      });
+      bucket.fail(undefined);
+      expect(JSON.stringify([...bucket.objects.keys()])).not.toContain('undefined');
+    } finally {
+      bucket.fail(undefined);
+      await server.stop();
+    }
+  });
+  it('a wrong key is found out by the signature', async () => {
+    const store = openPhotoStore(
+      {
+        kind: 'bucket',
+        bucket: 'shop',
+        endpoint: bucket.endpoint,
+        ...keys,
+        secretAccessKey: 'wrong',
+      },
+      undefined as never,
+    );
+    await expect(
+      store.put('s', 'p', 'thumb', { mime: 'image/jpeg', bytes: Buffer.from('x') }),
+    ).rejects.toThrow(/403/);
+  });
+  it('a folder leaves no half files behind', () => {
+    const left = readdirSync(folder, { recursive: true }).filter((f) =>
+      String(f).endsWith('.part'),
+    );
+    expect(left).toEqual([]);
+  });
+});
+
+describe('a few at a time', () => {
+  it('never runs more than allowed, and everybody gets their turn, also after one that failed', async () => {
+    const run = limited(2);
+    let now = 0;
+    let most = 0;
+    const work = (fails: boolean) => async (): Promise<number> => {
+      now += 1;
+      most = Math.max(most, now);
+      await new Promise((done) => setImmediate(done));
+      now -= 1;
+      if (fails) throw new Error('failed');
+      return 1;
+    };
+    const all = await Promise.allSettled(
+      Array.from({ length: 9 }, (_, i) => run(work(i % 3 === 0))),
+    );
+    expect(most).toBe(2);
+    expect(all.filter((r) => r.status === 'fulfilled')).toHaveLength(6);
+  });
+});
