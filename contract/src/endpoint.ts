@@ -12,6 +12,8 @@ export interface Endpoint<P extends z.ZodType = z.ZodType, Q extends z.ZodType =
   access: 'open' | 'shop' | 'look' | 'work' | 'manage';
   /** The body is a form with a file, not JSON. */
   form?: true;
+  /** The reply is a file of one of these media types, not JSON. */
+  gives?: readonly string[];
   params: P;
   query: Q;
   body: B;
@@ -32,6 +34,7 @@ export function endpoint<
   summary: string;
   access: Endpoint['access'];
   form?: true;
+  gives?: readonly string[];
   params?: P;
   query?: Q;
   body?: B;
@@ -46,6 +49,16 @@ export function endpoint<
   };
 }
 
+/** A file as a reply: its name where it is to be kept, its media type, and how long a device may keep it. */
+export interface FileReply {
+  name?: string;
+  type: string;
+  bytes: Uint8Array | string;
+  /** What has an id that never changes may be kept for good. */
+  keep?: 'for-good' | 'never';
+}
+export const fileReply = z.custom<FileReply>((v) => typeof v === 'object' && v !== null && 'type' in v && 'bytes' in v);
+
 export const id = z.uuid();
 const longestWait = 60 * 24 * 3_600_000;
 /**
@@ -56,9 +69,28 @@ export const command = { commandId: id, agoMs: z.number().int().min(0).max(longe
 export const line = (max: number): z.ZodString => z.string().trim().min(1, 'Nothing typed.').max(max, `At most ${max} characters.`);
 export const isoDate = z.iso.date();
 
-/** RFC 9457 problem details, with a sentence a technician understands. */
+/** What a refusal is, for programs: stable, whatever its sentence says. */
+export const problemCodes = [
+  'bad-request',
+  'signed-out',
+  'not-allowed',
+  'page-out-of-date',
+  'not-here',
+  'conflict',
+  'stale',
+  'too-large',
+  'unreadable',
+  'bad-input',
+  'too-many',
+  'failed',
+  'no-connection',
+] as const;
+export type ProblemCode = (typeof problemCodes)[number];
+
+/** RFC 9457 problem details, with a sentence a technician understands and a code a program does. */
 export const problem = z.object({
   type: z.string(),
+  code: z.enum(problemCodes),
   title: z.string(),
   status: z.number(),
   detail: z.string().optional(),

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { askSorts, logKinds, pinSorts } from '@bay/core/logbook';
 import { stationIds } from '@bay/core/jobs';
-import { command, endpoint, id, isoDate, line } from './endpoint.ts';
+import { command, endpoint, fileReply, id, isoDate, line } from './endpoint.ts';
 import { act, amount, kind, text } from './kind.ts';
 import { recordRow } from './record-row.ts';
 
@@ -169,6 +169,24 @@ export const undoSeconds = 30;
 
 export const photoSizes = ['original', 'screen', 'thumb'] as const;
 export const photoPath = (photoId: string, size: (typeof photoSizes)[number]): string => `/api/photos/${photoId}/${size}`;
+export const readPhoto = endpoint({
+  method: 'get',
+  path: '/api/photos/:photoId/:size',
+  summary: 'A photo in one of its sizes; the original comes as a file to keep',
+  access: 'look',
+  params: z.object({ photoId: id, size: z.string().max(20).meta({ description: `One of ${photoSizes.join(', ')}` }) }),
+  gives: ['image/jpeg', 'image/png', 'image/webp', 'image/avif', 'image/gif', 'image/tiff'],
+  reply: fileReply,
+});
+export const readLogTable = endpoint({
+  method: 'get',
+  path: '/api/jobs/:jobId/log.csv',
+  summary: 'The whole logbook of a job as a table (CSV, RFC 4180), oldest line first',
+  access: 'look',
+  params: z.object({ jobId: id }),
+  gives: ['text/csv'],
+  reply: fileReply,
+});
 export const mostPhotoBytes = 20 * 1024 * 1024;
 
 export const addPhoto = endpoint({

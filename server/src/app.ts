@@ -18,7 +18,6 @@ import { fromOurPages, headers } from './http/security.ts';
 import { sessions } from './http/session.ts';
 import type { LiveFeed } from './live/events.ts';
 import type { PhotoStore } from './logbook/photo-store.ts';
-import { servePhotos } from './logbook/photos.ts';
 
 export interface AppParts {
   db: Db;
@@ -82,7 +81,6 @@ export function makeApp(parts: AppParts): Express {
   app.use((req, res, next) => (req.path.startsWith('/api/') ? fromOurPages(req, res, next) : next()));
   const on = new Registry(app, db);
   registerRoutes(on, db, pool, parts.photos);
-  servePhotos(app, db, parts.photos);
   feed.route(app);
   app.get('/api/openapi.json', (_req, res) => void res.json(openApiDocument()));
   app.use('/api', (_req, _res, next) => next(notFound('This address')));

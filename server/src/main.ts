@@ -8,7 +8,7 @@ import { openDb, openPool } from './db/connection.ts';
 import { migrate } from './db/migrate.ts';
 import { LiveFeed } from './live/events.ts';
 import { openPhotoStore } from './logbook/photo-store.ts';
-import { startWorker } from './queue/worker.ts';
+import { startWorker } from './worker.ts';
 
 async function run(config: Config): Promise<void> {
   const log = pino({ level: config.logLevel });

@@ -100,7 +100,7 @@ describe('clocks', () => {
     const [running] = (await clocks()).filter((c) => c.about === 'rm-identify');
     expect(running).toMatchObject({ endedAt: null, station: 'pull', person: 'Tess clock' });
     expect(running!.estimate![0]).toBeGreaterThan(0);
-    await task('rm-identify', { status: 'open', handedTo: 'Boss clock', note: 'handed over' }, 1);
+    await task('rm-identify', { status: 'open', handedToId: shop.people.manager, note: 'handed over' }, 1);
     expect((await clocks()).find((c) => c.id === running!.id)!.endedAt).not.toBeNull();
   });
 });
@@ -202,7 +202,7 @@ describe('my bench', () => {
       body: { commandId: commandId(), revision: 1, station: 'pull' },
     });
     await task('rm-photo-tour', { status: 'waived', note: 'done before' });
-    await task('rm-identify', { status: 'open', handedTo: 'Tess clock' }, 2);
+    await task('rm-identify', { status: 'open', handedToId: shop.people.technician }, 2);
     await task('rm-chock', { status: 'on-it' });
     const bench = await shop.technician.good(crew.readBench);
     expect(bench.running).toMatchObject({ about: 'rm-chock' });

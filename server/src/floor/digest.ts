@@ -70,7 +70,9 @@ export async function readDigests(tx: Tx, caller: Pick<Caller, 'shopId'>, jobs: 
   const ids = sql.val(jobs.map((j) => j.id));
   const { rows } = await sql<{ job_id: string; version: number; digest: Digest | null }>`
     select v.job_id, v.version, d.digest from unnest(${ids}::uuid[]) wanted(id) join job_version v on v.job_id = wanted.id
-    left join lateral (select digest from job_digest d where d.job_id = wanted.id and d.version = v.version and d.basis = ${basis} limit 1) d on true`.execute(tx);
+    left join lateral (select digest from job_digest d where d.job_id = wanted.id and d.version = v.version and d.basis = ${basis} limit 1) d on true`.execute(
+    tx,
+  );
   const versions = new Map(rows.map((r) => [r.job_id, r.version]));
   for (const row of rows) if (row.digest) digests.set(row.job_id, row.digest);
   const missing = jobs.filter((j) => !digests.has(j.id));

@@ -17,7 +17,10 @@ export function openApiDocument(): object {
         requestParams: { path: e.params, query: e.query },
         ...(e.method === 'get' ? {} : { requestBody: { content: { 'application/json': { schema: e.body } } } }),
         responses: {
-          '200': { description: 'Done', content: { 'application/json': { schema: e.reply } } },
+          '200': {
+            description: 'Done',
+            content: e.gives ? Object.fromEntries(e.gives.map((type) => [type, {}])) : { 'application/json': { schema: e.reply } },
+          },
           '4XX': { description: 'Refused, with a sentence', content: problems },
         },
       },

@@ -1,7 +1,19 @@
 import 'pino-http';
 import type { ErrorRequestHandler } from 'express';
 import { z } from 'zod';
-import type { Problem } from '@bay/contract/endpoint';
+import type { Problem, ProblemCode } from '@bay/contract/endpoint';
+
+const codes: Readonly<Record<number, ProblemCode>> = {
+  401: 'signed-out',
+  403: 'not-allowed',
+  404: 'not-here',
+  409: 'conflict',
+  413: 'too-large',
+  415: 'unreadable',
+  422: 'bad-input',
+  429: 'too-many',
+};
+const codeOf = (status: number, stale = false): ProblemCode => (stale ? 'stale' : (codes[status] ?? (status >= 500 ? 'failed' : 'bad-request')));
 
 /** An answer that is not what was asked for, in one shape (RFC 9457), with a sentence for a person. */
 export class Refusal extends Error {
@@ -9,7 +21,7 @@ export class Refusal extends Error {
 
   constructor(status: number, title: string, extra: Partial<Problem> = {}) {
     super(title);
-    this.problem = { type: 'about:blank', title, status, ...extra };
+    this.problem = { type: 'about:blank', code: codeOf(status, 'current' in extra), title, status, ...extra };
   }
 }
 
@@ -27,12 +39,12 @@ export const problemHandler: ErrorRequestHandler = (error: unknown, req, res, ne
   let problem: Problem;
   if (error instanceof Refusal) problem = error.problem;
   else if (error instanceof z.ZodError) problem = badInput(fieldsOf(error)).problem;
-  else if (error instanceof SyntaxError && 'body' in error) problem = { type: 'about:blank', title: 'The request is not readable JSON.', status: 400 };
+  else if (error instanceof SyntaxError && 'body' in error) problem = new Refusal(400, 'The request is not readable JSON.').problem;
   else if (typeof error === 'object' && error !== null && 'status' in error && typeof error.status === 'number' && error.status < 500) {
-    problem = { type: 'about:blank', title: error.status === 413 ? 'That is too large.' : 'The request cannot be taken.', status: error.status };
+    problem = new Refusal(error.status, error.status === 413 ? 'That is too large.' : 'The request cannot be taken.').problem;
   } else {
     req.log.error({ err: error }, 'request failed');
-    problem = { type: 'about:blank', title: 'The server failed at this. Nothing was written; try again.', status: 500 };
+    problem = new Refusal(500, 'The server failed at this. Nothing was written; try again.').problem;
   }
   res.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
 };

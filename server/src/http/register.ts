@@ -2,7 +2,7 @@ import type { Express, Request, RequestHandler, Response } from 'express';
 import type { z } from 'zod';
 import multer from 'multer';
 import { mostPhotoBytes } from '@bay/contract/logbook';
-import type { Endpoint } from '@bay/contract/endpoint';
+import type { Endpoint, FileReply } from '@bay/contract/endpoint';
 import type { Role } from '@bay/contract/crew';
 import type { Change } from '@bay/contract/live';
 import type { Db, Tx } from '../db/connection.ts';
@@ -83,6 +83,20 @@ const read = <E extends Endpoint>(e: E, req: Request, res: Response): Call<E> =>
   res,
 });
 
+/** Sends a reply: JSON, or a file where the endpoint gives one. */
+function send(e: Endpoint, res: Response, reply: unknown): void {
+  if (!e.gives) return void res.json(reply);
+  const { name, type, bytes, keep } = reply as FileReply;
+  res.set({
+    'content-type': type,
+    'cache-control': keep === 'for-good' ? 'private, max-age=31536000, immutable' : 'no-store',
+    // A file that is opened by itself runs nothing and asks nobody.
+    'content-security-policy': "default-src 'none'",
+    ...(name ? { 'content-disposition': `attachment; filename="${name.replace(/[^\w. -]/g, '_')}"` } : {}),
+  });
+  res.end(typeof bytes === 'string' ? bytes : Buffer.from(bytes));
+}
+
 /** Registers handlers against endpoints of the contract. */
 export class Registry {
   private readonly app: Express;
@@ -96,7 +110,7 @@ export class Registry {
   /** An endpoint that works outside of a shop: signing in, setting up, calculators. */
   open<E extends Endpoint>(e: E, handler: (call: Call<E>) => Promise<z.infer<E['reply']>>, ...before: RequestHandler[]): void {
     this.app[e.method](e.path, ...before, async (req, res) => {
-      res.json(await handler(read(e, req, res)));
+      send(e, res, await handler(read(e, req, res)));
     });
   }
 
@@ -110,7 +124,7 @@ export class Registry {
         const caller = await callerOf(tx, req, e.access);
         return handler(tx, read(e, req, res), caller);
       });
-      res.json(reply);
+      send(e, res, reply);
     });
   }
 
@@ -131,7 +145,25 @@ export class Registry {
       const prepared = await prepare(call, first);
       // Who may was asked minutes ago, perhaps: it is asked again with the change.
       const reply = await inShop(this.db, shopId, async (tx) => handler(tx, call, await callerOf(tx, req, e.access), prepared));
-      res.json(reply);
+      send(e, res, reply);
+    });
+  }
+
+  /** An endpoint that looks something up in the shop and then does without the database: a file from elsewhere. */
+  lookedUp<E extends Endpoint, P>(
+    e: E,
+    look: (tx: Tx, call: Call<E>, caller: Caller) => Promise<P>,
+    give: (found: P, call: Call<E>, caller: Caller) => Promise<z.infer<E['reply']>>,
+  ): void {
+    this.app[e.method](e.path, async (req, res) => {
+      const { shopId } = req.session;
+      if (!shopId) throw new Refusal(401, 'Sign in first.');
+      const [caller, call, found] = await inShop(this.db, shopId, async (tx) => {
+        const who = await callerOf(tx, req, e.access);
+        const asked = read(e, req, res);
+        return [who, asked, await look(tx, asked, who)] as const;
+      });
+      send(e, res, await give(found, call, caller));
     });
   }
 }

@@ -195,6 +195,8 @@ const calls: Record<string, (ids: Ids) => Input> = {
     params: { jobId: i.jobId },
     body: body({ line: 'hello', today: '2026-11-26' }),
   }),
+  readPhoto: () => ({ params: { photoId: commandId(), size: 'thumb' } }),
+  readLogTable: (i) => ({ params: { jobId: i.jobId } }),
   markEntry: (i) => ({
     params: { jobId: i.jobId, entryId: i.entryId },
     body: body({ kind: 'corrected', text: 'started later' }),
@@ -227,7 +229,7 @@ const mayCall: Record<Endpoint['access'], readonly (typeof roles)[number][]> = {
 };
 
 /** Endpoints whose good answer is that there is no such thing. */
-const nothingThere = new Set(['endSession']);
+const nothingThere = new Set(['readPhoto', 'endSession']);
 /** Lists of the whole shop: asked from another shop they answer, with nothing of this one. */
 const wholeShop = new Set([
   'readYard',

@@ -7,7 +7,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { addPhoto } from '@bay/contract/logbook';
 import type { PhotoPlace } from '../config.ts';
 import { openDb, openPool } from '../db/connection.ts';
-import { workOnce } from '../queue/worker.ts';
+import { workOnce } from '../worker.ts';
 import { commandId, freshDatabase, startServer } from '../testing/harness.ts';
 import type { TestServer } from '../testing/harness.ts';
 import { startObjectStore } from '../testing/object-store.ts';

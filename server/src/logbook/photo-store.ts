@@ -73,7 +73,7 @@ function inFolder(folder: string): PhotoStore {
 /** In a bucket of an object store that speaks the S3 protocol. */
 function inBucket(place: Extract<PhotoPlace, { kind: 'bucket' }>): PhotoStore {
   const { accessKeyId, secretAccessKey, region, endpoint, bucket } = place;
-  const client = new AwsClient({ accessKeyId, secretAccessKey, region, service: 's3' });
+  const client = new AwsClient({ accessKeyId, secretAccessKey, region, service: 's3', retries: 3 }); // The person who waits is told within a second; their tablet tries again.
   const address = (shopId: string, photoId: string, size: PhotoSize): string => `${endpoint.replace(/\/$/, '')}/${bucket}/${nameOf(shopId, photoId, size)}`;
   return {
     put: async (shopId, photoId, size, { mime, bytes }) => {

@@ -1,12 +1,9 @@
 import sharp from 'sharp';
 import type { OutputInfo, Sharp } from 'sharp';
-import type { Express } from 'express';
-import { photoSizes } from '@bay/contract/logbook';
+import type { FileReply } from '@bay/contract/endpoint';
 import type { RecordRow } from '@bay/contract/records';
-import { inShop } from '../db/connection.ts';
-import type { Db, Tx } from '../db/connection.ts';
+import type { Tx } from '../db/connection.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
-import { callerOf } from '../http/register.ts';
 import type { Caller } from '../http/register.ts';
 import { writeRecord } from '../records/store.ts';
 import { enqueue } from '../queue/enqueue.ts';
@@ -121,24 +118,16 @@ async function sizeOf(store: PhotoStore, shopId: string, photoId: string, size: 
   return copy;
 }
 
-/** Serves the sizes of a photo; what has an id never changes, so that a device may keep it. */
-export function servePhotos(app: Express, db: Db, store: PhotoStore): void {
-  app.get('/api/photos/:photoId/:size', async (req, res) => {
-    const { photoId, size } = req.params;
-    const { shopId } = req.session;
-    if (!shopId) throw new Refusal(401, 'Sign in first.');
-    const isSize = (s: string): s is (typeof photoSizes)[number] => (photoSizes as readonly string[]).includes(s);
-    if (!/^[0-9a-f-]{36}$/.test(photoId) || !isSize(size)) throw notFound('This photo');
-    // A photo that was kept and whose record was refused is nobody's: only what the shop has a record of is served.
-    await inShop(db, shopId, async (tx) => {
-      await callerOf(tx, req, 'look');
-      const record = await tx.selectFrom('record').select('key').where('kind', '=', 'photo').where('key', '=', photoId).executeTakeFirst();
-      if (!record) throw notFound('This photo');
-    });
-    const row = await sizeOf(store, shopId, photoId, size);
-    if (!row) throw notFound('This photo');
-    res.set({ 'content-type': row.mime, 'cache-control': 'private, max-age=31536000, immutable', 'content-security-policy': "default-src 'none'" });
-    if (size === 'original') res.set('content-disposition', `attachment; filename="${photoId.slice(0, 8)}.${row.mime.split('/')[1]}"`);
-    res.end(row.bytes);
-  });
+/** What a shop has a record of is served; a photo whose record was refused is nobody's. */
+export async function photoOfShop(tx: Tx, photoId: string): Promise<void> {
+  const record = await tx.selectFrom('record').select('key').where('kind', '=', 'photo').where('key', '=', photoId).executeTakeFirst();
+  if (!record) throw notFound('This photo');
+}
+
+/** A size of a photo as a file; what has an id never changes, so that a device may keep it. */
+export async function photoFile(store: PhotoStore, shopId: string, photoId: string, size: PhotoSize): Promise<FileReply> {
+  const photo = await sizeOf(store, shopId, photoId, size);
+  if (!photo) throw notFound('This photo');
+  const { mime, bytes } = photo;
+  return { type: mime, bytes, keep: 'for-good', ...(size === 'original' ? { name: `${photoId.slice(0, 8)}.${mime.split('/')[1]}` } : {}) };
 }

@@ -1,11 +1,13 @@
 import * as contract from '@bay/contract/logbook';
+import { photoSizes } from '@bay/contract/logbook';
 import { runCommand } from '../commands/run.ts';
+import { notFound } from '../http/problem.ts';
 import type { Registry } from '../http/register.ts';
 import { readHead } from '../jobs/store.ts';
 import { writeLine } from './lines.ts';
 import type { PhotoStore } from './photo-store.ts';
-import { keepPhoto, takeIn } from './photos.ts';
-import { lastEntryBy, markEntry, readPage, searchLog } from './store.ts';
+import { keepPhoto, photoFile, photoOfShop, takeIn } from './photos.ts';
+import { lastEntryBy, logTable, markEntry, readPage, searchLog } from './store.ts';
 
 export function logbookRoutes(on: Registry, photos: PhotoStore): void {
   on.shop(contract.readLog, async (tx, { params, query }) => {
@@ -40,4 +42,20 @@ export function logbookRoutes(on: Registry, photos: PhotoStore): void {
         jobId: params.jobId,
       })),
   );
+
+  on.lookedUp(
+    contract.readPhoto,
+    async (tx, { params }) => {
+      const size = photoSizes.find((one) => one === params.size);
+      if (!size) throw notFound('A photo of this size');
+      await photoOfShop(tx, params.photoId);
+      return size;
+    },
+    (size, { params }, caller) => photoFile(photos, caller.shopId, params.photoId, size),
+  );
+
+  on.shop(contract.readLogTable, async (tx, { params }) => {
+    const job = await readHead(tx, params.jobId);
+    return { name: `logbook ${job.number}.csv`, type: 'text/csv; charset=utf-8', bytes: await logTable(tx, params.jobId) };
+  });
 }

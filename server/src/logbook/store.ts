@@ -1,4 +1,5 @@
 import { sql } from 'kysely';
+import Papa from 'papaparse';
 import type { RawBuilder } from 'kysely';
 import type { LogKind } from '@bay/core/logbook';
 import type { LogEntry, LogHit } from '@bay/contract/logbook';
@@ -117,4 +118,16 @@ export async function markEntry(
   await tx.insertInto('log_mark').values({ shop_id: caller.shopId, entry_id: entryId, by_id: caller.personId, kind: mark.kind, text: mark.text }).execute();
   noteChange(caller, { kind: 'log', entryId });
   return readEntry(tx, jobId, entryId);
+}
+
+/** The whole book of a job as CSV (RFC 4180): what a spreadsheet opens. A cell that a spreadsheet would take for a formula is quoted off. */
+export async function logTable(tx: Tx, jobId: string): Promise<string> {
+  const { rows } = await sql<{ at: string; kind: string; station: string | null; by: string; text: string; marks: string | null }>`
+    select ${utc(sql`l.at`)} as at, l.kind, l.station, p.name as by, l.text,
+      (select string_agg(m.kind || ': ' || m.text, '; ' order by m.id) from log_mark m where m.entry_id = l.id) as marks
+    from log_entry l join person p on p.id = l.by_id where l.job_id = ${jobId} order by l.id`.execute(tx);
+  return Papa.unparse(
+    rows.map((r) => ({ when: r.at, kind: r.kind, station: r.station ?? '', who: r.by, line: r.text, marks: r.marks ?? '' })),
+    { escapeFormulae: true, newline: '\r\n' },
+  );
 }

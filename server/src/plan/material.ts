@@ -27,7 +27,9 @@ export const recordJson = (
 export async function readUnits(tx: Tx, jobIds: readonly string[]): Promise<Map<string, JobSheet['units']>> {
   const { rows } = await sql<{ job_id: string; unit: JobSheet['units'][number] }>`
     select ju.job_id, json_build_object('id', unit.id, 'kind', unit.kind, 'role', ju.role, 'name', unit.name, 'identity', unit.identity, 'place', unit.place) as unit
-    from unnest(${sql.val(jobIds)}::uuid[]) wanted(id) join job_unit ju on ju.job_id = wanted.id and ju.left_at is null join unit on unit.id = ju.unit_id`.execute(tx);
+    from unnest(${sql.val(jobIds)}::uuid[]) wanted(id) join job_unit ju on ju.job_id = wanted.id and ju.left_at is null join unit on unit.id = ju.unit_id`.execute(
+    tx,
+  );
   const units = new Map<string, JobSheet['units']>(jobIds.map((id) => [id, []]));
   for (const { job_id, unit } of rows) units.get(job_id)!.push(unit);
   return units;

@@ -4,7 +4,10 @@ import type { AddressInfo } from 'node:net';
 import pg from 'pg';
 import { pino } from 'pino';
 import type { z } from 'zod';
+import { problem } from '@bay/contract/endpoint';
 import type { Endpoint, Problem } from '@bay/contract/endpoint';
+import { storedSchemas } from '@bay/contract/records';
+import type { RecordKind } from '@bay/contract/records';
 import { makeApp } from '../app.ts';
 import { openDb, openPool } from '../db/connection.ts';
 import type { Db } from '../db/connection.ts';
@@ -99,6 +102,25 @@ export async function startServer(
   };
 }
 
+/** Every good reply in a test is what its schema says, and every record in it what its kind says. */
+function heldToSchema(e: Endpoint, body: unknown): void {
+  const read = e.reply.safeParse(body);
+  if (!read.success) throw new Error(`${e.method} ${e.path} replies what its schema does not say: ${JSON.stringify(read.error.issues.slice(0, 3))}`);
+  const look = (value: unknown): void => {
+    if (typeof value !== 'object' || value === null) return;
+    const { kind, data, revision } = value as { kind?: RecordKind; data?: unknown; revision?: unknown };
+    if (kind !== undefined && data !== undefined && revision !== undefined && kind in storedSchemas) {
+      const held = storedSchemas[kind].safeParse(data);
+      if (!held.success)
+        throw new Error(
+          `a record of kind ${kind} is stored as its schema does not say: ${JSON.stringify(held.error.issues.slice(0, 3))} ${JSON.stringify(data)}`,
+        );
+    }
+    Object.values(value).forEach(look);
+  };
+  look(body);
+}
+
 /** A form of fields and one file, as a page sends it. */
 export function formOf(body: Record<string, unknown> = {}): FormData {
   const form = new FormData();
@@ -134,7 +156,15 @@ export class Client {
     });
     const set = res.headers.getSetCookie().find((c) => c.startsWith('bay='));
     if (set) this.cookie = set.split(';')[0]!;
+    if (res.status === 200 && e.gives) {
+      const type = res.headers.get('content-type') ?? '';
+      if (!e.gives.some((t) => type.startsWith(t))) throw new Error(`${e.method} ${e.path} gave ${type}`);
+      const file = { type, bytes: new Uint8Array(await res.arrayBuffer()) };
+      return { status: res.status, body: file as z.output<E['reply']>, problem: undefined as unknown as Problem };
+    }
     const body = (await res.json()) as { token?: string };
+    if (res.status === 200) heldToSchema(e, body);
+    else problem.parse(body);
     if (typeof body.token === 'string') this.token = body.token;
     return { status: res.status, body: body as z.output<E['reply']>, problem: body as unknown as Problem };
   }

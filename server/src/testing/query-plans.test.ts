@@ -64,7 +64,8 @@ beforeAll(async () => {
   await looking.connect();
   await looking.query("select set_config('bay.shop_id', $1, false)", [shop.shopId]);
   // At this size reading a whole table, or hashing it, may be the cheaper way; what is asked here is whether another way is there.
-  for (const way of ['seqscan', 'hashjoin', 'mergejoin']) await looking.query(`set enable_${way} = off`);
+  for (const way of ['seqscan', 'hashjoin', 'mergejoin'])
+    await looking.query(`set enable_${way} = off`);
 }, 120_000);
 afterAll(async () => {
   await looking.end();
@@ -82,7 +83,14 @@ interface Node {
 const nodesOf = (node: Node): Node[] => [node, ...(node.Plans ?? []).flatMap(nodesOf)];
 
 /** Indexes that hold only what is open, waits or runs: reading one of them whole is what they are for. */
-const small = new Set(['job_open', 'job_in_yard', 'record_half_signed', 'record_open_asks', 'record_handed', 'clock_running']);
+const small = new Set([
+  'job_open',
+  'job_in_yard',
+  'record_half_signed',
+  'record_open_asks',
+  'record_handed',
+  'clock_running',
+]);
 
 /** What a plan reads whole: a large table, or all rows of a shop in an index, unless it stops after a page. */
 function wholeReads(node: Node, limited: boolean): string[] {
@@ -231,6 +239,8 @@ const calls: [Endpoint, (t: Things) => Input][] = [
       query: { kind: 'note', from: '2026-01-01', to: '2036-01-01' },
     }),
   ],
+  [logbook.readLogTable, (t) => ({ params: { jobId: t.jobId } })],
+  [logbook.readPhoto, () => ({ params: { photoId: commandId(), size: 'thumb' } })],
   [logbook.searchLog, () => ({ query: { q: 'bell loose' } })],
   [
     logbook.writeLog,

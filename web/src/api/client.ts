@@ -14,7 +14,7 @@ export class Refused extends Error {
 
   /** Nobody answered: no network, or no server. */
   get unanswered(): boolean {
-    return this.problem.status === 0;
+    return this.problem.code === 'no-connection';
   }
 }
 
@@ -49,7 +49,8 @@ export type In<E extends Endpoint> = {
 export const pathOf = (endpoint: Endpoint, params: unknown): string =>
   endpoint.path.replace(/:(\w+)/g, (_, key: string) => encodeURIComponent(String((params as Record<string, unknown>)[key])));
 
-const noConnection = (): Refused => new Refused({ type: 'about:blank', title: 'No connection. What you typed is still here; try again.', status: 0 });
+const noConnection = (): Refused =>
+  new Refused({ type: 'about:blank', code: 'no-connection', title: 'No connection. What you typed is still here; try again.', status: 0 });
 
 /** Sends a change as it is, whatever endpoint it belongs to. */
 export async function sendRaw(
@@ -79,8 +80,8 @@ export async function sendRaw(
     const problem = (await response.json().catch(() => undefined)) as Problem | undefined;
     // A proxy that finds no server behind it answers for it.
     if (problem === undefined && response.status >= 502) throw noConnection();
-    if (problem?.status === 403 && /out of date/.test(problem.title) && !renewed && (await renewToken())) return sendRaw(method, url, body, signal, true);
-    throw new Refused(problem ?? { type: 'about:blank', title: `The server answered ${response.status}.`, status: response.status });
+    if (problem?.code === 'page-out-of-date' && !renewed && (await renewToken())) return sendRaw(method, url, body, signal, true);
+    throw new Refused(problem ?? { type: 'about:blank', code: 'failed', title: `The server answered ${response.status}.`, status: response.status });
   }
   return response.json();
 }

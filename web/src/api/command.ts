@@ -51,7 +51,7 @@ export async function command<E extends Endpoint>(
       if (!(error instanceof Refused) || !error.unanswered || !offline || !me) throw error;
     }
   }
-  if (!me) throw new Refused({ type: 'about:blank', title: 'Nobody is at this device. Tap your name.', status: 401 });
+  if (!me) throw new Refused({ type: 'about:blank', code: 'signed-out', title: 'Nobody is at this device. Tap your name.', status: 401 });
   const waiting = await enqueue({ commandId, personId: me.id, by: me.name, jobId, label, method, url, body, file });
   remember({ commandId, label, jobId, at: Date.now(), takeBack: () => drop(waiting).then(options.restore) });
   return offline!();

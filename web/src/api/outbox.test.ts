@@ -57,9 +57,25 @@ const tick = (key: string, restore?: () => void) =>
     { params: { jobId, kind: 'task', key }, body: { data: { status: 'done' }, revision: 0 } },
     { label: 'step done', jobId, offline: () => ({ record: 'local' as never }), restore },
   );
-const problem = (status: number, title: string, extra = {}): Answer => ({
+/** The codes that the server gives with these answers. */
+const codes: Record<number, string> = {
+  401: 'signed-out',
+  403: 'not-allowed',
+  409: 'conflict',
+  422: 'bad-input',
+  429: 'too-many',
+  500: 'failed',
+  503: 'failed',
+};
+const problem = (status: number, title: string, extra: Record<string, unknown> = {}): Answer => ({
   status,
-  body: { type: 'about:blank', title, status, ...extra },
+  body: {
+    type: 'about:blank',
+    code: 'current' in extra ? 'stale' : codes[status],
+    title,
+    status,
+    ...extra,
+  },
 });
 
 describe('a command', () => {
@@ -207,7 +223,9 @@ describe('what waits', () => {
 });
 
 describe('an old token', () => {
-  const outOfDate = problem(403, 'This page is out of date. Load it again.');
+  const outOfDate = problem(403, 'This page is out of date. Load it again.', {
+    code: 'page-out-of-date',
+  });
   it('is renewed while the same person is at the device', async () => {
     api.keepToken('old', osk.id);
     answers = [

@@ -107,11 +107,11 @@ async function sendOne(w: Waiting): Promise<Outcome> {
   } catch (error) {
     if (!(error instanceof Refused)) return 'later';
     const { problem } = error;
-    if (problem.status === 401) return 'sign-in';
+    if (problem.code === 'signed-out') return 'sign-in';
     // The page may hold the token of a session before this one; "me" brings the new one.
-    if (problem.status === 403 && /out of date/.test(problem.title)) return 'sign-in';
-    if (problem.status === 0 || problem.status >= 500 || problem.status === 429) return 'later';
-    const state = problem.status === 409 && 'current' in problem ? 'conflict' : 'refused';
+    if (problem.code === 'page-out-of-date') return 'sign-in';
+    if (problem.code === 'no-connection' || problem.code === 'failed' || problem.code === 'too-many') return 'later';
+    const state = problem.code === 'stale' ? 'conflict' : 'refused';
     await set(w.order, { ...w, state, problem }, box());
     return state;
   }

@@ -118,7 +118,7 @@ export function usePut() {
         if (!(error instanceof Refused)) throw error;
         if (error.unanswered && needsConnection.has(kind))
           throw new Refused({ ...error.problem, title: 'Signing needs a connection. Nothing was signed; what you typed is still here.' });
-        if (error.problem.status === 409 && 'current' in error.problem) {
+        if (error.problem.code === 'stale') {
           return new Promise<RecordRow>((done) => conflict({ kind, key, mine: data, theirs: error.problem.current as RecordRow | null, done }));
         }
         throw error;

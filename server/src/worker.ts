@@ -2,10 +2,10 @@ import { run, runOnce } from 'graphile-worker';
 import type { Runner, TaskList } from 'graphile-worker';
 import type pg from 'pg';
 import type { Logger } from 'pino';
-import { makeCopies } from '../logbook/photos.ts';
-import type { PhotoStore } from '../logbook/photo-store.ts';
-import { queueLogger } from './log.ts';
-import type { Tasks } from './enqueue.ts';
+import { makeCopies } from './logbook/photos.ts';
+import type { PhotoStore } from './logbook/photo-store.ts';
+import { queueLogger } from './queue/log.ts';
+import type { Tasks } from './queue/enqueue.ts';
 
 export interface WorkerParts {
   url: string;
