@@ -1,5 +1,5 @@
-import { clockContent } from '../clock/content.ts';
 import { commissioningContent } from '../commissioning/content.ts';
+import { crewContent } from '../crew/content.ts';
 import { diagnosisContent } from '../diagnosis/content.ts';
 import { donorsContent } from '../donors/content.ts';
 import { factsContent } from '../facts/content.ts';
@@ -15,8 +15,8 @@ import { factCatalogue } from '../facts/index.ts';
 
 /** What every capability brings to the content. */
 export const allContent: readonly CapabilityContent[] = [
-  clockContent,
   commissioningContent,
+  crewContent,
   diagnosisContent,
   donorsContent,
   factsContent,

@@ -1,5 +1,6 @@
 import type { CapabilityContent } from '../rules/content.ts';
-import { earths, ioSignals, labelColumns, usualCircuits } from './data/circuits.ts';
+import { earths, labelColumns, usualCircuits } from './data/circuits.ts';
+import { ioSignals } from './data/signals.ts';
 import { benchTests, fillSteps, heatMeans, practiceRules } from './data/practice.ts';
 
 export const systemsContent: CapabilityContent = {

@@ -2,6 +2,7 @@ import { Button, Checkbox, Modal, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { bandWords, readingOf, refuseProof, wantsSecond } from '@bay/core/commissioning';
 import type { GateLineState, GateState } from '@bay/core/commissioning';
+import { twoPeopleAt } from '@bay/core/crew';
 import { becauseWords, withFactLabels } from '@bay/core/facts';
 import { SecondSignature } from '../crew/index.ts';
 import { useMe } from '../api/index.ts';
@@ -122,6 +123,7 @@ export function GateView({ gate }: { gate: GateState }) {
                 {l.because.length > 0 ? `. Because ${l.because.map((id) => becauseWords(id, plan.facts)).join(' · ')}` : ''}
                 {l.applies === 'waits' ? `. Depends on ${l.needs.map((id) => becauseWords(id, plan.facts).split(':')[0]).join(', ')}, not known` : ''}
               </p>
+              {twoPeopleAt(l.def.id) && l.state !== 'proved' && <p className="meta ochre">{twoPeopleAt(l.def.id)}</p>}
               {l.blockers.map((b) => (
                 <p key={b.sentence} className="caution">
                   {b.sentence}

@@ -1,3 +1,4 @@
+import { twoPeopleAt } from '@bay/core/crew';
 import { buildStates, buildSteps } from '@bay/core/prep';
 import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { dayWords, Trouble } from '../ui/index.ts';
@@ -27,6 +28,7 @@ export function BuildUp() {
                   {step.how}. Why here: {step.why}
                 </p>
                 {status === 'held' && <p className="meta ochre">Held: after {heldBy.map((f) => byId.get(f)!.title.split(/[:,;]/)[0]).join('; ')}</p>}
+                {twoPeopleAt(id) && status !== 'done' && <p className="meta ochre">{twoPeopleAt(id)}</p>}
                 {step.caution && status !== 'done' && <p className="caution">{step.caution}</p>}
                 {status !== 'free' && status !== 'held' && tasks[id]?.at && (
                   <p className="meta">

@@ -1,5 +1,6 @@
 import { Button, Modal, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
+import { twoPeopleAt } from '@bay/core/crew';
 import { becauseWords } from '@bay/core/facts';
 import { titleOf } from '@bay/core/plan';
 import { stepStates, workStates } from '@bay/core/pull';
@@ -56,6 +57,7 @@ function Step({ line, state, record, recordKey }: { line: PullLine; state: StepS
           <p className="meta">Depends on {line.needs.map((id) => becauseWords(id, plan.facts).split(':')[0]).join(', ')}: not known yet</p>
         )}
         {line.because.length > 0 && <p className="meta">Because {line.because.map((id) => becauseWords(id, plan.facts)).join(' · ')}</p>}
+        {twoPeopleAt(def.id) && state.status !== 'done' && <p className="meta ochre">{twoPeopleAt(def.id)}</p>}
         {def.needsWords && <p className="meta">Needs: {def.needsWords}</p>}
         {def.caution && state.status !== 'done' && <p className="caution">{def.caution}</p>}
         {record?.at && state.status !== 'free' && state.status !== 'held' && (

@@ -1,8 +1,23 @@
 import { Button, Modal, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
+import { becauseWords, factDef } from '@bay/core/facts';
 import { dropLimits } from '@bay/core/sums';
 import type { LoadKind } from '@bay/core/sums';
-import { doubleLabels, earths, fillSteps, heatMeans, judgeCircuit, practiceRules } from '@bay/core/systems';
+import {
+  doubleLabels,
+  earths,
+  fillSteps,
+  heatMeans,
+  judgeCircuit,
+  labelColumns,
+  practiceRules,
+  signalsFor,
+  signalWords,
+  usualAmpsWords,
+  usualFuseWords,
+  usualMm2Words,
+  usualStart,
+} from '@bay/core/systems';
 import type { CircuitDef, CircuitRecord } from '@bay/core/systems';
 import { parseMeasure } from '@bay/core/units';
 import { newId } from '../api/index.ts';
@@ -18,38 +33,28 @@ const measured = [
   ['fuseA', 'Fuse', 'A'],
 ] as const;
 
-const loadOf = (def: CircuitDef): LoadKind =>
-  /pump|fan/.test(def.id)
-    ? 'pump or fan'
-    : /starter/.test(def.id)
-      ? 'starter feed'
-      : /alternator/.test(def.id)
-        ? 'alternator to battery'
-        : /lamp|body/.test(def.id)
-          ? 'lamps'
-          : 'engine unit';
+const written = (value: number | undefined): string => (value === undefined ? '' : String(value));
 
 const asDraft = (c: CircuitRecord): Draft => ({
   ...c,
-  currentA: String(c.currentA ?? ''),
-  lengthM: String(c.lengthM ?? ''),
-  areaMm2: String(c.areaMm2 ?? ''),
-  fuseA: String(c.fuseA ?? ''),
+  currentA: written(c.currentA),
+  lengthM: written(c.lengthM),
+  areaMm2: written(c.areaMm2),
+  fuseA: written(c.fuseA),
 });
 
 function fromUsual(def: CircuitDef): Draft {
-  const [from = '', to = ''] = def.title.split(' to ');
-  const first = (words: string): string => /[\d.]+/.exec(words)?.[0] ?? '';
+  const { currentA, areaMm2, fuseA } = usualStart(def);
   return {
     title: def.title,
-    from,
-    to,
+    from: def.from,
+    to: def.to,
     signal: def.kind,
-    load: loadOf(def),
-    currentA: /(\d[\d.]*)(?!.*\d)/.exec(def.usualA.split(',')[0]!)?.[0] ?? '',
+    load: def.load,
+    currentA: written(currentA),
     lengthM: '',
-    areaMm2: first(def.sizeMm2),
-    fuseA: first(def.fuseA),
+    areaMm2: written(areaMm2),
+    fuseA: written(fuseA),
     labelA: '',
     labelB: '',
   };
@@ -250,9 +255,9 @@ function Circuits() {
               <span>
                 {c.def.title} {c.waits && <span className="tag">waits for a fact</span>}
               </span>
-              <span className="figure">{c.def.usualA} A</span>
-              <span className="figure">{c.def.fuseA}</span>
-              <span className="figure">{c.def.sizeMm2} mm²</span>
+              <span className="figure">{usualAmpsWords(c.def)}</span>
+              <span className="figure">{usualFuseWords(c.def)}</span>
+              <span className="figure">{usualMm2Words(c.def)}</span>
               <span className="quiet">{c.def.proof}</span>
             </button>
           </li>
@@ -306,7 +311,50 @@ function Ticks({ items, title }: { title: string; items: readonly { id: string; 
   );
 }
 
-const tabs = { circuits: 'Circuits', tests: 'Earths and bench tests', rules: 'Routing and sizing' } as const;
+/** What the chosen control hears and drives, and what is asked before anything is ordered. */
+function Signals() {
+  const { plan } = useJob();
+  const control = plan.facts.get('cho-control')?.parts['value'];
+  const signals = signalsFor(typeof control === 'string' ? control : undefined);
+  if (!signals)
+    return <Empty title="The engine control is not chosen yet">{factDef('cho-control').label}: chosen under Facts. The list follows from it.</Empty>;
+  const groups = [
+    ['Comes in', ['in', 'both']],
+    ['Goes out', ['out', 'both']],
+  ] as const;
+  return (
+    <>
+      <p className="meta">Because {becauseWords('cho-control', plan.facts)}</p>
+      {groups.map(([title, directions]) => (
+        <section key={title}>
+          <h3 className="group-title">{title}</h3>
+          <table className="data">
+            <thead>
+              <tr>
+                <th>Signal</th>
+                <th>This control</th>
+                <th>Ask before ordering</th>
+              </tr>
+            </thead>
+            <tbody>
+              {signals
+                .filter((s) => directions.some((d) => d === s.def.direction))
+                .map((s) => (
+                  <tr key={s.def.id}>
+                    <td>{s.def.signal}</td>
+                    <td className={s.want === 'needs' ? '' : 'quiet'}>{signalWords(s)}</td>
+                    <td className="quiet">{s.def.ask}</td>
+                  </tr>
+                ))}
+            </tbody>
+          </table>
+        </section>
+      ))}
+    </>
+  );
+}
+
+const tabs = { circuits: 'Circuits', signals: 'Signals', tests: 'Earths and bench tests', rules: 'Routing and sizing' } as const;
 
 /** Fuel, cooling, electrics: sized, routed, labelled, tested on the bench before in the car. */
 export default function ConnectBench() {
@@ -320,6 +368,7 @@ export default function ConnectBench() {
       </div>
       <Tabs names={tabs} at={tab} to={setTab} />
       {tab === 'circuits' && <Circuits />}
+      {tab === 'signals' && <Signals />}
       {tab === 'tests' && (
         <>
           <Ticks title="Earths" items={earths.map((e) => ({ id: e.id, title: `${e.earth}, ${e.size}`, detail: `${e.place}. Proof: ${e.proof}` }))} />
@@ -333,6 +382,7 @@ export default function ConnectBench() {
       {tab === 'rules' &&
         [
           ...groups.map((g) => ({ g, rows: practiceRules.filter((r) => r.group === g).map((r) => [r.rule, r.number, r.basis, r.why]) })),
+          { g: 'What a label and its row say', rows: labelColumns.map((c) => [c.rule, c.content]) },
           { g: 'Heat', rows: heatMeans.map((h) => [h.means, h.use, 'CP', h.caution]) },
         ].map(({ g, rows }) => (
           <section key={g}>

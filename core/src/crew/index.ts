@@ -1,0 +1,3 @@
+export * from './types.ts';
+export { twoPeopleAt } from './two-people.ts';
+export { twoPersonSteps } from './data/two-people.ts';
