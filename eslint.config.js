@@ -1,4 +1,6 @@
 import js from '@eslint/js';
+import accessibility from 'eslint-plugin-jsx-a11y';
+import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 /** Who may import whom is law here: docs/architecture.md. */
@@ -40,6 +42,32 @@ export default tseslint.config(
     rules: forbid(p(['*server/*', '*web/*', 'react*', 'express', 'kysely', 'pg', '@mantine/*'], 'The contract may import the core and nothing else of ours.')),
   },
   { files: ['server/src/**/*.ts'], rules: forbid(p(['*/web/*', '@bay/web*', 'react*', '@mantine/*'], 'The server never imports the web.')) },
+  // Only the rules of hooks that hold without the compiler: this project does not use it.
+  {
+    files: ['web/src/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': hooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
+  {
+    ...accessibility.flatConfigs.recommended,
+    files: ['web/src/**/*.tsx'],
+    // Focus moves only where the person asked for the field: in a form that they opened.
+    rules: { ...accessibility.flatConfigs.recommended.rules, 'jsx-a11y/no-autofocus': 'off', 'jsx-a11y/aria-role': ['error', { ignoreNonDOM: true }] },
+  },
+  // Promises nobody waits for, conditions on promises, values that turn into "[object Object]": found by the types.
+  {
+    files: ['{core,contract,server,web}/src/**/*.{ts,tsx}', '{bench,demo,e2e,tools}/**/*.ts'],
+    languageOptions: { parserOptions: { projectService: true } },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      '@typescript-eslint/await-thenable': 'error',
+      '@typescript-eslint/no-base-to-string': 'error',
+      '@typescript-eslint/only-throw-error': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': 'error',
+      '@typescript-eslint/no-unnecessary-type-assertion': 'error',
+    },
+  },
   {
     files: ['web/src/**/*.{ts,tsx}'],
     rules: forbid(p(['*/server/*', '@bay/server*', 'express', 'kysely', 'pg', 'node:*'], 'The web never imports the server.')),

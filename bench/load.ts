@@ -89,7 +89,7 @@ export async function load(seconds: number): Promise<void> {
   const bare = bareWrites(database.url, shopId, shop.people.manager, jobIds[0]!, until);
   await Promise.all(
     Array.from({ length: writers }, async (_, i) => {
-      const client = new Client(servers[i % servers.length]!.url);
+      const client = new Client(servers[i % servers.length]!.url, false);
       client.cookie = shop.technician.cookie;
       client.token = shop.technician.token;
       await new Promise((done) => setTimeout(done, (i / writers) * pauseMs));

@@ -29,7 +29,7 @@ async function filled(volume: typeof years): Promise<Filled> {
   const shops = await fillWith(database.url, volume, (words) => process.stdout.write(`     ${words}\n`));
   process.stdout.write(`     filled in ${((performance.now() - started) / 1000).toFixed(0)} s\n`);
   const server = await startServer(database.url);
-  const client = new Client(server.url);
+  const client = new Client(server.url, false);
   const shop = shops[0]!;
   await client.good(signIn, { body: { email: shop.email, password: shop.password } });
   return {

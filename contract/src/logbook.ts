@@ -174,7 +174,13 @@ export const readPhoto = endpoint({
   path: '/api/photos/:photoId/:size',
   summary: 'A photo in one of its sizes; the original comes as a file to keep',
   access: 'look',
-  params: z.object({ photoId: id, size: z.string().max(20).meta({ description: `One of ${photoSizes.join(', ')}` }) }),
+  params: z.object({
+    photoId: id,
+    size: z
+      .string()
+      .max(20)
+      .meta({ description: `One of ${photoSizes.join(', ')}` }),
+  }),
   gives: ['image/jpeg', 'image/png', 'image/webp', 'image/avif', 'image/gif', 'image/tiff'],
   reply: fileReply,
 });

@@ -38,7 +38,7 @@ export const kinds: { readonly [K in RecordKind]: KindSchema<K> } = {
   ...systemsKinds,
 };
 export const recordKinds = Object.keys(kinds) as [RecordKind, ...RecordKind[]];
-export const kindSchema = (kind: RecordKind): KindSchema => kinds[kind] as unknown as KindSchema;
+export const kindSchema = (kind: RecordKind): KindSchema => kinds[kind];
 
 /** What is stored of a kind, by its schema; core holds the same as a type, and a test holds the two together. */
 export const storedSchemas = Object.fromEntries(recordKinds.map((k) => [k, storedSchema(kindSchema(k))])) as unknown as {

@@ -40,7 +40,7 @@ describe('the registry of calculators', () => {
     ['belt', { large: '200', small: '100', centres: '10' }, /apart/],
     ['ring-gap', { bore: '86', stroke: '86' }, /no input "stroke"/],
   ])('%s with %o is refused with a sentence', (name, typed, sentence) => {
-    const outcome = runCalculator(name, typed as Record<string, string>);
+    const outcome = runCalculator(name, typed);
     expect(outcome.ok).toBe(false);
     if (!outcome.ok) expect(Object.values(outcome.errors).join(' ')).toMatch(sentence);
   });

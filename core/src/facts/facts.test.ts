@@ -66,7 +66,7 @@ describe('reading what was typed', () => {
     ['rec-bay-length', { nonsense: '3' }, /no value called/],
     ['eng-code', { value: 'x'.repeat(501) }, /Over 500/],
   ])('%s %o is refused', (id, typed, sentence) => {
-    const entry = readFact(id, typed as Record<string, string>);
+    const entry = readFact(id, typed);
     expect(entry.ok).toBe(false);
     if (!entry.ok) expect(Object.values(entry.errors).join(' ')).toMatch(sentence);
   });

@@ -80,7 +80,7 @@ describe('threads', () => {
             clampedMm: clamped,
             washerMm: 2,
             diameterMm: d,
-            material: material as sums.ThreadMaterial,
+            material: material,
             holeDepthMm: 100,
           });
           return b.engagementMm >= b.leastMm - 1e-9 && b.engagementMm < b.leastMm + 5;

@@ -33,7 +33,13 @@ describe('a usual circuit', () => {
     for (const c of usualCircuits) {
       const { fuseA, areaMm2 } = usualStart(c);
       const wire = [...wireSizes].reverse().find((w) => w.areaMm2 <= (areaMm2 ?? 0));
-      if (fuseA !== undefined && wire) expect([c.id, fuseA <= wire.fuseA, fuseA, wire.fuseA]).toEqual([c.id, true, fuseA, wire.fuseA]);
+      if (fuseA !== undefined && wire)
+        expect([c.id, fuseA <= wire.fuseA, fuseA, wire.fuseA]).toEqual([
+          c.id,
+          true,
+          fuseA,
+          wire.fuseA,
+        ]);
     }
   });
 });

@@ -100,7 +100,11 @@ describe('clocks', () => {
     const [running] = (await clocks()).filter((c) => c.about === 'rm-identify');
     expect(running).toMatchObject({ endedAt: null, station: 'pull', person: 'Tess clock' });
     expect(running!.estimate![0]).toBeGreaterThan(0);
-    await task('rm-identify', { status: 'open', handedToId: shop.people.manager, note: 'handed over' }, 1);
+    await task(
+      'rm-identify',
+      { status: 'open', handedToId: shop.people.manager, note: 'handed over' },
+      1,
+    );
     expect((await clocks()).find((c) => c.id === running!.id)!.endedAt).not.toBeNull();
   });
 });

@@ -24,7 +24,8 @@ export async function personWithPin(tx: Tx, personId: string, pin: string): Prom
 
 const triedPerson = (req: Request): string => {
   const body = req.body as { personId?: unknown; person?: { personId?: unknown } } | undefined;
-  return String(body?.personId ?? body?.person?.personId ?? '').toLowerCase();
+  const tried = body?.personId ?? body?.person?.personId;
+  return typeof tried === 'string' ? tried.toLowerCase() : '';
 };
 
 /** Wrong PINs of one person are counted together, wherever they are tried. */

@@ -50,13 +50,15 @@ async function whoIsHere(db: Db, req: Request): Promise<Me> {
   });
 }
 
+const asError = (thrown: unknown): Error => (thrown instanceof Error ? thrown : new Error('The session cannot be kept.', { cause: thrown }));
+
 /** A new session id at every change of who is here, so that an id known before is worth nothing after. */
 const renew = (req: Request, data: { shopId: string; personId?: string }): Promise<void> =>
   new Promise((resolve, reject) => {
     req.session.regenerate((error: unknown) => {
-      if (error) return reject(error instanceof Error ? error : new Error(String(error)));
+      if (error) return reject(asError(error));
       Object.assign(req.session, data, { token: newToken(), device: deviceWords(req.get('user-agent')) });
-      req.session.save((failed: unknown) => (failed ? reject(failed instanceof Error ? failed : new Error(String(failed))) : resolve()));
+      req.session.save((failed: unknown) => (failed ? reject(asError(failed)) : resolve()));
     });
   });
 
@@ -129,7 +131,10 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
       await renew(req, { shopId: candidate.shop_id, personId: candidate.person_id });
       return whoIsHere(db, req);
     },
-    tries('sign-in', 10, (req) => `${ip(req)}:${String((req.body as { email?: unknown })?.email ?? '').toLowerCase()}`),
+    tries('sign-in', 10, (req) => {
+      const { email } = (req.body ?? {}) as { email?: unknown };
+      return `${ip(req)}:${typeof email === 'string' ? email.toLowerCase() : ''}`;
+    }),
   );
 
   on.open(contract.signOut, async ({ req, res }) => {

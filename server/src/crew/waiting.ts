@@ -49,7 +49,7 @@ async function waitingFor(tx: Tx, caller: Caller): Promise<WaitingItem[]> {
       kind: r.kind,
       key: r.key,
       revision: r.revision,
-      what: r.kind === 'task' ? taskTitle(r.key) : r.kind === 'ask' ? String(r.data['what']) : (ruleOf(r.kind).title?.(r.data as never, r.key) ?? r.key),
+      what: r.kind === 'task' ? taskTitle(r.key) : r.kind === 'ask' ? String(r.data['what']) : (ruleOf(r.kind).title?.(r.data, r.key) ?? r.key),
       from: r.by,
       since: r.at.toISOString(),
       ...(typeof data['amount'] === 'number' ? { amount: data['amount'] } : {}),

@@ -26,5 +26,5 @@ export function openApiDocument(): object {
       },
     };
   }
-  return createDocument({ openapi: '3.1.0', info: { title: 'Veteran Bay', version: '0.1.0' }, paths: paths as never });
+  return createDocument({ openapi: '3.1.0', info: { title: 'Veteran Bay', version: '0.1.0' }, paths: paths });
 }

@@ -55,7 +55,7 @@ const mark = (
   who: Client = shop.technician,
 ) =>
   who.call(markEntry, {
-    params: { jobId, entryId: String(entry.id) as never },
+    params: { jobId, entryId: String(entry.id) },
     body: { commandId: commandId(), kind, text },
   });
 
@@ -165,7 +165,7 @@ describe('one line becomes what it says', () => {
 describe('the book is narrowed and searched', () => {
   it('by kind, person, station and day', async () => {
     const read = async (query: Record<string, string>) =>
-      (await shop.onlooker.good(readLog, { params: { jobId }, query: query as never })).entries;
+      (await shop.onlooker.good(readLog, { params: { jobId }, query: query })).entries;
     expect((await read({ kind: 'bag,fluid' })).map((e) => e.kind)).toEqual(['bag', 'fluid']);
     expect((await read({ by: shop.people.manager })).every((e) => e.by === 'Boss log')).toBe(true);
     expect((await read({ station: 'start' })).map((e) => e.kind)).toEqual(['attempt']);
@@ -176,7 +176,7 @@ describe('the book is narrowed and searched', () => {
       (
         await shop.onlooker.call(readLog, {
           params: { jobId },
-          query: { kind: 'nonsense' } as never,
+          query: { kind: 'nonsense' },
         })
       ).status,
     ).toBe(422);
@@ -187,13 +187,13 @@ describe('the book is narrowed and searched', () => {
     const ahead = String(24 * 60 - new Date().getUTCHours() * 60 - new Date().getUTCMinutes());
     const { entries } = await shop.onlooker.good(readLog, {
       params: { jobId },
-      query: { from: tomorrow, to: tomorrow, offset: Number(ahead) > 900 ? '900' : ahead } as never,
+      query: { from: tomorrow, to: tomorrow, offset: Number(ahead) > 900 ? '900' : ahead },
     });
     expect(entries.length > 0).toBe(Number(ahead) <= 900);
   });
   it('by words, stems and beginnings, with the hit marked', async () => {
     const find = async (q: string, extra = {}) =>
-      (await shop.onlooker.good(searchLog, { query: { q, ...extra } as never })).hits;
+      (await shop.onlooker.good(searchLog, { query: { q, ...extra } })).hits;
     expect((await find('seized nut'))[0]!.hit).toBe(
       'two \u0001nuts\u0002 \u0001seized\u0002, soaked again',
     );

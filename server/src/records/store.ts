@@ -62,14 +62,14 @@ export async function writeRecord(tx: Tx, caller: Caller, write: RecordWrite): P
   const at = momentOf(caller, write.at);
   const rule = ruleOf(kind);
   const context = { jobId, key, before: now?.data as never, caller, at: at.toISOString() };
-  rule.check?.(read.data as never, context);
-  const checked = (rule.settle?.(read.data as never, context) ?? read.data) as Data;
+  rule.check?.(read.data, context);
+  const checked = (rule.settle?.(read.data, context) ?? read.data) as Data;
   const signed = stamped(kind, keepMoney(caller, kind, checked, now?.data), now?.data, context);
-  const data = ((await rule.complete?.(tx, signed as never, context)) ?? signed) as Data;
-  const on: UnitRole | undefined = rule.bearer?.(data as never);
+  const data = ((await rule.complete?.(tx, signed, context)) ?? signed) as Data;
+  const on: UnitRole | undefined = rule.bearer?.(data);
   const bearer = now?.bearer_id ?? (on ? (await unitInRole(tx, jobId, on)).id : jobId);
   const revision = write.revision + 1;
-  const halfSigned = data['second'] === undefined && (rule.wantsSecond?.(data as never, key) ?? false);
+  const halfSigned = data['second'] === undefined && (rule.wantsSecond?.(data, key) ?? false);
   const row = { data: JSON.stringify(data), revision, by_id: caller.personId, at, job_id: jobId, half_signed: halfSigned };
   // A unit may serve two jobs, whose locks do not exclude each other: the revision is looked at once more in the write itself.
   const written = await tx
@@ -84,14 +84,14 @@ export async function writeRecord(tx: Tx, caller: Caller, write: RecordWrite): P
   const shown = withNames(kind, withoutMoney(caller, kind, data), names);
   await writeLogEntry(tx, caller, {
     jobId,
-    kind: typeof rule.logKind === 'function' ? rule.logKind(data as never, context) : rule.logKind,
+    kind: typeof rule.logKind === 'function' ? rule.logKind(data, context) : rule.logKind,
     station: rule.station,
-    text: rule.describe(withNames(kind, data, names) as never, context),
-    about: rule.about?.(data as never, key) ?? key,
+    text: rule.describe(withNames(kind, data, names), context),
+    about: rule.about?.(data, key) ?? key,
     data: { record: kind, key, revision, ...(now ? { before: now.data } : {}) },
     at: write.at,
   });
-  await rule.after?.(tx, data as never, context);
+  await rule.after?.(tx, data, context);
   return { kind, key, data: shown, revision, by: caller.name, at: at.toISOString() } as unknown as RecordRow;
 }
 
@@ -104,7 +104,7 @@ export async function writeSecond(tx: Tx, caller: Caller, signer: { personId: st
   await refuseOld(tx, caller, { ...write, data: {} }, now);
   const rule = ruleOf(kind);
   const first = firstSigner(kind, now.data);
-  if (!rule.wantsSecond?.(now.data as never, key)) throw new Refusal(409, 'This wants one signature, and has it.');
+  if (!rule.wantsSecond?.(now.data, key)) throw new Refusal(409, 'This wants one signature, and has it.');
   if (now.data['second']) throw new Refusal(409, 'Two people have signed this already.');
   if (first === signer.personId) throw new Refusal(409, 'The second signature is another person.');
   const at = momentOf(caller, write.at);
@@ -118,7 +118,7 @@ export async function writeSecond(tx: Tx, caller: Caller, signer: { personId: st
     {
       jobId,
       kind: 'gate',
-      text: `second signature: ${rule.title?.(now.data as never, key) ?? key}`,
+      text: `second signature: ${rule.title?.(now.data, key) ?? key}`,
       about: key,
       data: { record: kind, key, revision: row.revision },
       at: write.at,

@@ -54,12 +54,12 @@ export async function command<E extends Endpoint>(
   if (!me) throw new Refused({ type: 'about:blank', code: 'signed-out', title: 'Nobody is at this device. Tap your name.', status: 401 });
   const waiting = await enqueue({ commandId, personId: me.id, by: me.name, jobId, label, method, url, body, file });
   remember({ commandId, label, jobId, at: Date.now(), takeBack: () => drop(waiting).then(options.restore) });
-  return offline!();
+  return offline();
 }
 
-export function formOf(fields: Record<string, unknown>, file: Blob): FormData {
+export function formOf(fields: Readonly<Record<string, unknown>>, file: Blob): FormData {
   const form = new FormData();
-  for (const [name, value] of Object.entries(fields)) if (value !== undefined) form.append(name, String(value));
+  for (const [name, value] of Object.entries(fields)) if (value !== undefined) form.append(name, typeof value === 'string' ? value : JSON.stringify(value));
   form.append('file', file);
   return form;
 }

@@ -61,7 +61,7 @@ async function patchJob(client: QueryClient, jobId: string, event: LiveEvent): P
   const wanted = partsOf(sheet, event);
   if (!wanted) return;
   try {
-    const parts = await call(readJobParts, { params: { jobId }, query: wanted as never });
+    const parts = await call(readJobParts, { params: { jobId }, query: wanted });
     const units = parts.units && JSON.stringify(parts.units) !== JSON.stringify(sheet.units);
     client.setQueryData<JobSheet>(keys.job(jobId), (now) => now && patched(now, parts, wanted));
     if (units) await client.invalidateQueries({ queryKey: keys.job(jobId) });

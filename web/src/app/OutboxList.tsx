@@ -54,7 +54,7 @@ export default function OutboxList({ close }: { close: () => void }) {
                 {w.state === 'waiting' ? 'Waits to be sent' : w.state === 'conflict' ? 'Changed by somebody meanwhile' : 'Refused'}
               </span>
             </p>
-            {w.body['line'] !== undefined && <p className="mono">{String(w.body['line'])}</p>}
+            {typeof w.body['line'] === 'string' && <p className="mono">{w.body['line']}</p>}
             {w.state === 'waiting' && w.personId !== me?.id && <p className="ochre">It is sent when {w.by} is at this device.</p>}
             {w.state === 'refused' && <p className="oxide">{w.problem?.title}</p>}
             {w.state === 'conflict' && <Decide w={w} />}

@@ -26,12 +26,7 @@ export function ClockForm({ jobId, station, close }: { jobId: string; station: S
       close={close}
     >
       <TextInput label="What you work on" value={title} onChange={(e) => setTitle(e.currentTarget.value)} data-autofocus />
-      <Select
-        label="Kind of work"
-        data={workKinds.map((w) => ({ value: w, label: kindWords[w] }))}
-        value={work}
-        onChange={(w) => setWork((w ?? 'work') as WorkKind)}
-      />
+      <Select label="Kind of work" data={workKinds.map((w) => ({ value: w, label: kindWords[w] }))} value={work} onChange={(w) => setWork(w ?? 'work')} />
       {work === 'rework' && (
         <TextInput
           label="What it redoes"
@@ -40,7 +35,7 @@ export function ClockForm({ jobId, station, close }: { jobId: string; station: S
           description="Rework names what is done a second time."
         />
       )}
-      <Select label="Station" data={stations.map((s) => ({ value: s.id, label: s.name }))} value={at} onChange={(s) => setAt((s ?? station) as StationId)} />
+      <Select label="Station" data={stations.map((s) => ({ value: s.id, label: s.name }))} value={at} onChange={(s) => setAt(s ?? station)} />
     </FormModal>
   );
 }

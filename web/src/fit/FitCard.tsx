@@ -88,8 +88,8 @@ function Trial({ record, save, close, busy }: { record: FitRecord; save: Save; c
       <div className="fields">
         <MeasuredInput label="Gap read" unit="mm" value={gap} onChange={setGap} autoFocus />
         <TextInput label="Where" placeholder="sump rear edge to crossmember" value={place} onChange={(e) => setPlace(e.currentTarget.value)} />
-        <Select label="Cold or hot" data={['cold', 'hot']} value={condition} onChange={(c) => setCondition((c ?? 'cold') as 'cold')} />
-        <Select label="Verdict" data={wordOptions} value={word} onChange={(w) => setWord((w ?? 'bolts-up') as JudgedWord)} />
+        <Select label="Cold or hot" data={['cold', 'hot']} value={condition} onChange={(c) => setCondition(c ?? 'cold')} />
+        <Select label="Verdict" data={wordOptions} value={word} onChange={(w) => setWord(w ?? 'bolts-up')} />
       </div>
       <p className="quiet">A reading overrules the sum until a fact it stands on changes.</p>
       <div className="row-actions">
@@ -116,7 +116,7 @@ function Judge({ line, record, save, close, busy }: { line: FitLine; record: Fit
       style={{ marginTop: 12 }}
     >
       <div className="fields">
-        <Select label="Verdict" data={wordOptions} value={word} onChange={(w) => setWord((w ?? 'bolts-up') as JudgedWord)} />
+        <Select label="Verdict" data={wordOptions} value={word} onChange={(w) => setWord(w ?? 'bolts-up')} />
         <TextInput label="Why" value={why} onChange={(e) => setWhy(e.currentTarget.value)} autoFocus />
       </div>
       <p className="quiet">{line.def[word === 'bolts-up' ? 'boltsUp' : word]}</p>

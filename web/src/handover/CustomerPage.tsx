@@ -88,7 +88,7 @@ export function CustomerPage() {
           )}
         </p>
         <div style={{ margin: '18px 0 8px' }}>
-          <StationLine at={v.station as StationId} signed={v.signedStations as StationId[]} />
+          <StationLine at={v.station as StationId} signed={v.signedStations} />
         </div>
         <p>{v.promised ? `Promised for ${dayWords(v.promised)}, ${fromToday(v.promised)}.` : 'No date is promised yet.'}</p>
         {v.waitsFor.map((w) => (

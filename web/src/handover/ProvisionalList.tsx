@@ -23,12 +23,7 @@ function ProvisionalForm({ close }: { close: () => void }) {
       onSubmit={() => put.mutate({ kind: 'provisional', key, data: { what, kind, ...(ends.trim() ? { ends } : {}) }, revision: 0 }, { onSuccess: close })}
       close={close}
     >
-      <Select
-        label="How"
-        data={provisionalKinds.map((k) => ({ value: k.id, label: k.title }))}
-        value={kind}
-        onChange={(k) => setKind((k ?? 'other') as ProvisionalKindId)}
-      />
+      <Select label="How" data={provisionalKinds.map((k) => ({ value: k.id, label: k.title }))} value={kind} onChange={(k) => setKind(k ?? 'other')} />
       <TextInput label="What" placeholder="left mount, 2 bolts" value={what} onChange={(e) => setWhat(e.currentTarget.value)} data-autofocus />
       <TextInput
         label="What ends it"

@@ -66,7 +66,7 @@ function KitCard({ line, record }: { line: KitLine; record: KitRecord | undefine
               label="State"
               data={kitStatuses.map((value) => ({ value, label: statusWords[value] }))}
               value={v.status}
-              onChange={(s) => setV({ ...v, status: (s ?? 'wanted') as KitStatus })}
+              onChange={(s) => setV({ ...v, status: s ?? 'wanted' })}
             />
             <TextInput label="Exact options" value={v.options} onChange={(e) => setV({ ...v, options: e.currentTarget.value })} />
             <MeasuredInput label="Paid" unit="" value={v.price} onChange={(t) => setV({ ...v, price: t })} />

@@ -123,6 +123,7 @@ export function Logbook({ shut }: { shut: boolean }) {
   useEffect(() => {
     if (rows.length > 0) virtual.scrollToIndex(rows.length - 1, { align: 'end' });
     // Only a new line at the end, or another way of looking, moves the book; older pages do not.
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the count of rows grows with older pages too
   }, [newest, virtual, searching, q, filter]);
   // Near the top the page before is fetched, and the line that was read stays where it was.
   const first = rows[0] && 'entry' in rows[0] ? rows[0].entry.id : rows[1] && 'entry' in rows[1] ? rows[1].entry.id : 0;
@@ -168,6 +169,7 @@ export function Logbook({ shut }: { shut: boolean }) {
       <div
         ref={box}
         className="book-lines"
+        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- what scrolls must be reachable by keyboard
         tabIndex={0}
         role="log"
         aria-label="Lines of the logbook"

@@ -12,7 +12,7 @@ export function useFindings(): { key: string; on: UnitRole; data: FindingRecord 
   const { sheet } = useJob();
   return sheet.records
     .filter((r) => r.kind === 'finding')
-    .map((r) => ({ key: r.key, on: r.on ?? (r.data['on'] as UnitRole), data: r.data as unknown as FindingRecord }))
+    .map((r) => ({ key: r.key, on: r.on ?? r.data['on'], data: r.data }))
     .sort((a, b) => Number(Boolean(a.data.settled)) - Number(Boolean(b.data.settled)) || ((a.data.at ?? '') < (b.data.at ?? '') ? 1 : -1));
 }
 

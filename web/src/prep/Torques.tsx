@@ -182,13 +182,7 @@ export function Torques() {
             onChange={(e) => setBolts(e.currentTarget.value.replace(/\D/g, ''))}
             w={100}
           />
-          <Select
-            aria-label="Part of"
-            w={120}
-            data={boltedRoles.map((r) => ({ value: r, label: r }))}
-            value={on}
-            onChange={(r) => setOn((r ?? 'engine') as typeof on)}
-          />
+          <Select aria-label="Part of" w={120} data={boltedRoles.map((r) => ({ value: r, label: r }))} value={on} onChange={(r) => setOn(r ?? 'engine')} />
           <Button type="submit" variant="default" disabled={name.trim().length < 2 || Number(bolts) < 1} loading={put.isPending}>
             Add the joint
           </Button>
