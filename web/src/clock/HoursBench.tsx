@@ -94,31 +94,32 @@ export default function HoursBench() {
         <Empty title="No clock ran yet">Start a step, and its clock starts with it. Work that is no step is clocked here.</Empty>
       ) : (
         <>
-          <Tabs names={tabs} at={tab} to={setTab} />
-          <div className="scroll-x">
-            <table className="data">
-              <thead>
-                <tr>
-                  <th>{tabs[tab].replace('By ', '')}</th>
-                  <th className="num">Clocked</th>
-                  <th className="num">Estimate</th>
-                  <th>Beside it</th>
-                  <th className="num">Rework</th>
-                </tr>
-              </thead>
-              <tbody>
-                {lines.map((l) => (
-                  <tr key={l.name}>
-                    <td>{l.name}</td>
-                    <td className="num">{shown(l.hours)}</td>
-                    <td className="num">{l.estimate ? `${shown(l.estimate[0])} to ${shown(l.estimate[1])}` : ''}</td>
-                    <td className={l.word === 'over' ? 'ochre' : 'quiet'}>{words[l.word]}</td>
-                    <td className="num">{l.rework > 0 ? shown(l.rework) : ''}</td>
+          <Tabs names={tabs} at={tab} to={setTab}>
+            <div className="scroll-x">
+              <table className="data">
+                <thead>
+                  <tr>
+                    <th>{tabs[tab].replace('By ', '')}</th>
+                    <th className="num">Clocked</th>
+                    <th className="num">Estimate</th>
+                    <th>Beside it</th>
+                    <th className="num">Rework</th>
                   </tr>
-                ))}
-              </tbody>
-            </table>
-          </div>
+                </thead>
+                <tbody>
+                  {lines.map((l) => (
+                    <tr key={l.name}>
+                      <td>{l.name}</td>
+                      <td className="num">{shown(l.hours)}</td>
+                      <td className="num">{l.estimate ? `${shown(l.estimate[0])} to ${shown(l.estimate[1])}` : ''}</td>
+                      <td className={l.word === 'over' ? 'ochre' : 'quiet'}>{words[l.word]}</td>
+                      <td className="num">{l.rework > 0 ? shown(l.rework) : ''}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </div>
+          </Tabs>
           <h3 style={{ margin: '18px 0 4px' }}>Every clock</h3>
           <ul className="rows">
             {all.toReversed().map((c) => (

@@ -250,92 +250,93 @@ export default function StartBench() {
       <div className="bench-head">
         <h2>{tab === 'find' ? 'Why does it not run?' : 'Oil before spark, spark before load'}</h2>
       </div>
-      <Tabs names={tabs} at={tab} to={(id) => to({ tab: id })} />
-      {tab === 'gates' && (
-        <>
-          <div className="counts">
-            {gateNames.slice(0, 5).map((name) => {
-              const gate = plan.gates.find((g) => g.gate === name)!;
-              return (
-                <button key={name} type="button" aria-pressed={gateAt === name} onClick={() => to({ tab: 'gates', gate: name })}>
-                  <b>
-                    {gate.proved}/{gate.of}
-                  </b>{' '}
-                  {name}
-                </button>
-              );
-            })}
-          </div>
-          <GateView gate={plan.gates.find((g) => g.gate === gateAt)!} />
-        </>
-      )}
-      {tab === 'attempts' && (
-        <>
-          <Primings />
-          <Attempts find={() => to({ tab: 'find' })} />
-          <SignedStart />
-        </>
-      )}
-      {tab === 'find' && <Diagnosis />}
-      {tab === 'sequence' && (
-        <ol>
-          {startSequence.map((s, i) => (
-            <li key={s.id} className="step free">
-              <span className="mono quiet">{i + 1}</span>
-              <div>
-                <p className="title">{s.action}</p>
-                <p className="meta">
-                  {s.howLong}. Watch: {s.watch}
-                </p>
-                <p className="caution">Stop when: {s.stopWhen}</p>
-              </div>
-            </li>
-          ))}
-        </ol>
-      )}
-      {tab === 'after' && (
-        <>
-          <h3 className="group-title">While it warms up</h3>
-          <div className="scroll-x">
-            <table className="data">
-              <thead>
-                <tr>
-                  <th>Watch</th>
-                  <th>Goes on</th>
-                  <th>Look, shorten the run</th>
-                  <th>Stop</th>
-                </tr>
-              </thead>
-              <tbody>
-                {warmUpWatch.map((w) => (
-                  <tr key={w.id}>
-                    <td>{w.watch}</td>
-                    <td>{w.green}</td>
-                    <td className="ochre">{w.amber}</td>
-                    <td className="oxide">{w.red}</td>
+      <Tabs names={tabs} at={tab} to={(id) => to({ tab: id })}>
+        {tab === 'gates' && (
+          <>
+            <div className="counts">
+              {gateNames.slice(0, 5).map((name) => {
+                const gate = plan.gates.find((g) => g.gate === name)!;
+                return (
+                  <button key={name} type="button" aria-pressed={gateAt === name} onClick={() => to({ tab: 'gates', gate: name })}>
+                    <b>
+                      {gate.proved}/{gate.of}
+                    </b>{' '}
+                    {name}
+                  </button>
+                );
+              })}
+            </div>
+            <GateView gate={plan.gates.find((g) => g.gate === gateAt)!} />
+          </>
+        )}
+        {tab === 'attempts' && (
+          <>
+            <Primings />
+            <Attempts find={() => to({ tab: 'find' })} />
+            <SignedStart />
+          </>
+        )}
+        {tab === 'find' && <Diagnosis />}
+        {tab === 'sequence' && (
+          <ol>
+            {startSequence.map((s, i) => (
+              <li key={s.id} className="step free">
+                <span className="mono quiet">{i + 1}</span>
+                <div>
+                  <p className="title">{s.action}</p>
+                  <p className="meta">
+                    {s.howLong}. Watch: {s.watch}
+                  </p>
+                  <p className="caution">Stop when: {s.stopWhen}</p>
+                </div>
+              </li>
+            ))}
+          </ol>
+        )}
+        {tab === 'after' && (
+          <>
+            <h3 className="group-title">While it warms up</h3>
+            <div className="scroll-x">
+              <table className="data">
+                <thead>
+                  <tr>
+                    <th>Watch</th>
+                    <th>Goes on</th>
+                    <th>Look, shorten the run</th>
+                    <th>Stop</th>
                   </tr>
-                ))}
-              </tbody>
-            </table>
-          </div>
-          <h3 className="group-title">Heat cycles and early changes</h3>
-          <ul>
-            {heatCycles.map((h) => (
-              <li key={h.id} style={{ padding: '5px 0' }}>
-                <b>{h.when}</b>: {h.what} <span className="quiet">{h.basis}</span>
-              </li>
-            ))}
-          </ul>
-          <h3 className="group-title">Road test</h3>
-          <ul>
-            {roadTest.map((r) => (
-              <li key={r.id} style={{ padding: '5px 0' }}>
-                {r.action}. <span className="quiet">Watch: {r.watch}.</span> <span className="oxide">Stop: {r.stopWhen}</span>
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
+                </thead>
+                <tbody>
+                  {warmUpWatch.map((w) => (
+                    <tr key={w.id}>
+                      <td>{w.watch}</td>
+                      <td>{w.green}</td>
+                      <td className="ochre">{w.amber}</td>
+                      <td className="oxide">{w.red}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </div>
+            <h3 className="group-title">Heat cycles and early changes</h3>
+            <ul>
+              {heatCycles.map((h) => (
+                <li key={h.id} style={{ padding: '5px 0' }}>
+                  <b>{h.when}</b>: {h.what} <span className="quiet">{h.basis}</span>
+                </li>
+              ))}
+            </ul>
+            <h3 className="group-title">Road test</h3>
+            <ul>
+              {roadTest.map((r) => (
+                <li key={r.id} style={{ padding: '5px 0' }}>
+                  {r.action}. <span className="quiet">Watch: {r.watch}.</span> <span className="oxide">Stop: {r.stopWhen}</span>
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+      </Tabs>
     </>
   );
 }

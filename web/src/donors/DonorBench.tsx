@@ -108,76 +108,77 @@ export default function DonorBench() {
           </tbody>
         </table>
       </div>
-      <Tabs names={tabs} at={tab} to={setTab} />
-      {tab === 'list' && (
-        <ul className="rows">
-          {plan.harvest.map((line) => {
-            const taken = byTake(line.part.id);
-            return (
-              <li key={line.part.id}>
-                <button
-                  type="button"
-                  className="row-button"
-                  style={{ gridTemplateColumns: '34px minmax(0, 1fr) minmax(120px, auto)' }}
-                  aria-expanded={open === line.part.id}
-                  onClick={() => setOpen(open === line.part.id ? undefined : line.part.id)}
-                >
-                  <span className={`step ${taken.length > 0 ? 'done' : 'free'}`} style={{ padding: 0, border: 0, display: 'block' }}>
-                    <span className="mark" aria-hidden="true">
-                      {taken.length > 0 ? '✓' : ''}
+      <Tabs names={tabs} at={tab} to={setTab}>
+        {tab === 'list' && (
+          <ul className="rows">
+            {plan.harvest.map((line) => {
+              const taken = byTake(line.part.id);
+              return (
+                <li key={line.part.id}>
+                  <button
+                    type="button"
+                    className="row-button"
+                    style={{ gridTemplateColumns: '34px minmax(0, 1fr) minmax(120px, auto)' }}
+                    aria-expanded={open === line.part.id}
+                    onClick={() => setOpen(open === line.part.id ? undefined : line.part.id)}
+                  >
+                    <span className={`step ${taken.length > 0 ? 'done' : 'free'}`} style={{ padding: 0, border: 0, display: 'block' }}>
+                      <span className="mark" aria-hidden="true">
+                        {taken.length > 0 ? '✓' : ''}
+                      </span>
                     </span>
-                  </span>
-                  <span>
-                    {line.part.title}
-                    <br />
-                    <span className="quiet" style={{ fontSize: 13.5 }}>
-                      {line.part.why}
+                    <span>
+                      {line.part.title}
+                      <br />
+                      <span className="quiet" style={{ fontSize: 13.5 }}>
+                        {line.part.why}
+                      </span>
                     </span>
-                  </span>
-                  <span className="figure">{taken.length > 0 ? taken.map(([, p]) => p.label || 'no label').join(', ') : 'still on the donor'}</span>
-                </button>
-                {taken.map(([key, p]) => (
-                  <p key={key} style={{ padding: '0 0 8px 42px', fontSize: 14 }}>
-                    <span className={`tag ${p.condition === 'good' ? 'teal' : 'ochre'}`}>{p.condition}</span> {p.title}, {p.place || 'no place'}{' '}
-                    <Link to={`/parts/${key}`}>Label and QR</Link>
-                  </p>
+                    <span className="figure">{taken.length > 0 ? taken.map(([, p]) => p.label || 'no label').join(', ') : 'still on the donor'}</span>
+                  </button>
+                  {taken.map(([key, p]) => (
+                    <p key={key} style={{ padding: '0 0 8px 42px', fontSize: 14 }}>
+                      <span className={`tag ${p.condition === 'good' ? 'teal' : 'ochre'}`}>{p.condition}</span> {p.title}, {p.place || 'no place'}{' '}
+                      <Link to={`/parts/${key}`}>Label and QR</Link>
+                    </p>
+                  ))}
+                  {open === line.part.id && (
+                    <>
+                      <Because ids={line.because} facts={plan.facts} />
+                      {mayWrite && <TickOff takeId={line.part.id} title={line.part.title.split(',')[0]!} done={() => setOpen(undefined)} />}
+                    </>
+                  )}
+                </li>
+              );
+            })}
+          </ul>
+        )}
+        {tab === 'order' && <StepList plan={plan.harvestSteps} prefix="donor-" />}
+        {tab === 'labels' && (
+          <div className="grid-2">
+            <div className="panel">
+              <h3>How bags and labels are written</h3>
+              <ul>
+                {labelRules.map((r) => (
+                  <li key={r.id} style={{ padding: '5px 0' }}>
+                    {r.rule} <span className="quiet">({r.why})</span>
+                  </li>
                 ))}
-                {open === line.part.id && (
-                  <>
-                    <Because ids={line.because} facts={plan.facts} />
-                    {mayWrite && <TickOff takeId={line.part.id} title={line.part.title.split(',')[0]!} done={() => setOpen(undefined)} />}
-                  </>
-                )}
-              </li>
-            );
-          })}
-        </ul>
-      )}
-      {tab === 'order' && <StepList plan={plan.harvestSteps} prefix="donor-" />}
-      {tab === 'labels' && (
-        <div className="grid-2">
-          <div className="panel">
-            <h3>How bags and labels are written</h3>
-            <ul>
-              {labelRules.map((r) => (
-                <li key={r.id} style={{ padding: '5px 0' }}>
-                  {r.rule} <span className="quiet">({r.why})</span>
-                </li>
-              ))}
-            </ul>
+              </ul>
+            </div>
+            <div className="panel">
+              <h3>How a donor is counted</h3>
+              <ul>
+                {donorMoneyRules.map((r) => (
+                  <li key={r.id} style={{ padding: '5px 0' }}>
+                    <b>{r.subject}</b>: {r.rule}
+                  </li>
+                ))}
+              </ul>
+            </div>
           </div>
-          <div className="panel">
-            <h3>How a donor is counted</h3>
-            <ul>
-              {donorMoneyRules.map((r) => (
-                <li key={r.id} style={{ padding: '5px 0' }}>
-                  <b>{r.subject}</b>: {r.rule}
-                </li>
-              ))}
-            </ul>
-          </div>
-        </div>
-      )}
+        )}
+      </Tabs>
     </>
   );
 }

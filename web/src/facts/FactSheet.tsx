@@ -65,69 +65,70 @@ export default function FactSheet() {
           {rows.size} of {defs.length} known about the {subject.title.toLowerCase()}
         </span>
       </div>
-      <Tabs names={Object.fromEntries(subjects.map((s) => [s.id, s.title]))} at={subject.id} to={(of) => setParams({ of }, { replace: true })} />
-      {!bearerId ? (
-        <p className="notice ochre-notice">
-          This job has no {subject.title.toLowerCase()} yet. Add it at Scope or Donor, then its facts have something to hang on.
-        </p>
-      ) : (
-        <>
-          <div className="row-actions" style={{ marginTop: 0 }}>
-            <TextInput aria-label="Find a fact" placeholder="Find a fact" value={filter} onChange={(e) => setFilter(e.currentTarget.value)} />
-            <button type="button" className="plain-button" aria-pressed={missingOnly} onClick={() => setMissingOnly(!missingOnly)}>
-              {missingOnly ? 'Show all' : 'Only what is not known'}
-            </button>
-          </div>
-          {groups.map((group) => (
-            <section key={group}>
-              <h3 className="group-title">{group}</h3>
-              <ul className="rows">
-                {shown
-                  .filter((d) => d.group === group)
-                  .map((def) => {
-                    const row = rows.get(def.id);
-                    const assumed = !row && subject.bearer === usualBearer(def.id) ? plan.facts.get(def.id) : undefined;
-                    const waiting = row ? [] : (plan.waitingFor.get(def.id) ?? []);
-                    return (
-                      <li key={def.id}>
-                        <button
-                          type="button"
-                          className="row-button"
-                          style={{ gridTemplateColumns: 'minmax(150px, 0.8fr) minmax(0, 2fr)' }}
-                          onClick={() => open(def.id)}
-                        >
-                          <b>{def.label}</b>
-                          <span>
-                            {row ? (
-                              <>
-                                <Value def={def} row={row} />
-                                <small className="quiet">
-                                  {sourceWords[row.source].toLowerCase()}, {row.by}, {dayWords(row.at)}
-                                </small>
-                              </>
-                            ) : assumed ? (
-                              <span className="quiet">taken as {String(Object.values(assumed.parts)[0]).replaceAll('-', ' ')}, by the school chosen</span>
-                            ) : (
-                              <span className="quiet">
-                                not known
-                                {waiting.length > 0 && (
-                                  <span className="ochre">
-                                    , {waiting.length === 1 ? `"${titleOf(waiting[0]!)}" waits` : `${waiting.length} lines wait`} for it
-                                  </span>
-                                )}
-                              </span>
-                            )}
-                          </span>
-                        </button>
-                      </li>
-                    );
-                  })}
-              </ul>
-            </section>
-          ))}
-        </>
-      )}
-      {openId && bearerId && <FactEditor key={openId} factId={openId} bearer={subject.bearer} close={() => open(undefined)} />}
+      <Tabs names={Object.fromEntries(subjects.map((s) => [s.id, s.title]))} at={subject.id} to={(of) => setParams({ of }, { replace: true })}>
+        {!bearerId ? (
+          <p className="notice ochre-notice">
+            This job has no {subject.title.toLowerCase()} yet. Add it at Scope or Donor, then its facts have something to hang on.
+          </p>
+        ) : (
+          <>
+            <div className="row-actions" style={{ marginTop: 0 }}>
+              <TextInput aria-label="Find a fact" placeholder="Find a fact" value={filter} onChange={(e) => setFilter(e.currentTarget.value)} />
+              <button type="button" className="plain-button" aria-pressed={missingOnly} onClick={() => setMissingOnly(!missingOnly)}>
+                {missingOnly ? 'Show all' : 'Only what is not known'}
+              </button>
+            </div>
+            {groups.map((group) => (
+              <section key={group}>
+                <h3 className="group-title">{group}</h3>
+                <ul className="rows">
+                  {shown
+                    .filter((d) => d.group === group)
+                    .map((def) => {
+                      const row = rows.get(def.id);
+                      const assumed = !row && subject.bearer === usualBearer(def.id) ? plan.facts.get(def.id) : undefined;
+                      const waiting = row ? [] : (plan.waitingFor.get(def.id) ?? []);
+                      return (
+                        <li key={def.id}>
+                          <button
+                            type="button"
+                            className="row-button"
+                            style={{ gridTemplateColumns: 'minmax(150px, 0.8fr) minmax(0, 2fr)' }}
+                            onClick={() => open(def.id)}
+                          >
+                            <b>{def.label}</b>
+                            <span>
+                              {row ? (
+                                <>
+                                  <Value def={def} row={row} />
+                                  <small className="quiet">
+                                    {sourceWords[row.source].toLowerCase()}, {row.by}, {dayWords(row.at)}
+                                  </small>
+                                </>
+                              ) : assumed ? (
+                                <span className="quiet">taken as {String(Object.values(assumed.parts)[0]).replaceAll('-', ' ')}, by the school chosen</span>
+                              ) : (
+                                <span className="quiet">
+                                  not known
+                                  {waiting.length > 0 && (
+                                    <span className="ochre">
+                                      , {waiting.length === 1 ? `"${titleOf(waiting[0]!)}" waits` : `${waiting.length} lines wait`} for it
+                                    </span>
+                                  )}
+                                </span>
+                              )}
+                            </span>
+                          </button>
+                        </li>
+                      );
+                    })}
+                </ul>
+              </section>
+            ))}
+          </>
+        )}
+        {openId && bearerId && <FactEditor key={openId} factId={openId} bearer={subject.bearer} close={() => open(undefined)} />}
+      </Tabs>
     </>
   );
 }

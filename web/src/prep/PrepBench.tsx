@@ -52,25 +52,26 @@ export default function PrepBench() {
         <h2>{engine ? engine.name : 'No engine yet'}</h2>
         <span className="quiet mono">{engine?.identity}</span>
       </div>
-      <Tabs names={tabs} at={tab} to={setTab} />
-      {tab === 'sheets' && <Sheets />}
-      {tab === 'torques' && <Torques />}
-      {tab === 'build' && <BuildUp />}
-      {tab === 'out' && (
-        <Table
-          heads={['What', 'Do it when', 'Minutes now', 'Minutes later', 'Failing later costs']}
-          rows={whileOut.map((w) => [w.item, w.when, w.minutesNow, w.minutesLater, w.failing])}
-        />
-      )}
-      {tab === 'look' && <Findings />}
-      {tab === 'variant' && <Table heads={['Feature', 'How to tell', 'What differs']} rows={variantFeatures.map((f) => [f.feature, f.tell, f.differs])} />}
-      {tab === 'transfer' && (
-        <>
-          <Table heads={['Fate', 'For example', 'Closed when']} rows={fates.map((f) => [f.fate, f.examples, f.closesWhen])} />
-          <h3 style={{ margin: '18px 0 6px' }}>What one change touches</h3>
-          <Table heads={['If this changes', 'Then look at']} rows={knockOnChains.map((c) => [c.change, c.check])} />
-        </>
-      )}
+      <Tabs names={tabs} at={tab} to={setTab}>
+        {tab === 'sheets' && <Sheets />}
+        {tab === 'torques' && <Torques />}
+        {tab === 'build' && <BuildUp />}
+        {tab === 'out' && (
+          <Table
+            heads={['What', 'Do it when', 'Minutes now', 'Minutes later', 'Failing later costs']}
+            rows={whileOut.map((w) => [w.item, w.when, w.minutesNow, w.minutesLater, w.failing])}
+          />
+        )}
+        {tab === 'look' && <Findings />}
+        {tab === 'variant' && <Table heads={['Feature', 'How to tell', 'What differs']} rows={variantFeatures.map((f) => [f.feature, f.tell, f.differs])} />}
+        {tab === 'transfer' && (
+          <>
+            <Table heads={['Fate', 'For example', 'Closed when']} rows={fates.map((f) => [f.fate, f.examples, f.closesWhen])} />
+            <h3 style={{ margin: '18px 0 6px' }}>What one change touches</h3>
+            <Table heads={['If this changes', 'Then look at']} rows={knockOnChains.map((c) => [c.change, c.check])} />
+          </>
+        )}
+      </Tabs>
     </>
   );
 }

@@ -366,41 +366,42 @@ export default function ConnectBench() {
       <div className="bench-head">
         <h2>Circuits, earths, lines</h2>
       </div>
-      <Tabs names={tabs} at={tab} to={setTab} />
-      {tab === 'circuits' && <Circuits />}
-      {tab === 'signals' && <Signals />}
-      {tab === 'tests' && (
-        <>
-          <Ticks title="Earths" items={earths.map((e) => ({ id: e.id, title: `${e.earth}, ${e.size}`, detail: `${e.place}. Proof: ${e.proof}` }))} />
-          <Ticks
-            title="Bench tests"
-            items={plan.benchTests.map((t) => ({ id: t.def.id, title: t.def.test, detail: `expect ${t.def.expect}. Finds: ${t.def.finds}` }))}
-          />
-          <Ticks title="Coolant, fill and bleed" items={fillSteps.map((f) => ({ id: f.id, title: f.step, detail: `${f.number}. ${f.caution}` }))} />
-        </>
-      )}
-      {tab === 'rules' &&
-        [
-          ...groups.map((g) => ({ g, rows: practiceRules.filter((r) => r.group === g).map((r) => [r.rule, r.number, r.basis, r.why]) })),
-          { g: 'What a label and its row say', rows: labelColumns.map((c) => [c.rule, c.content]) },
-          { g: 'Heat', rows: heatMeans.map((h) => [h.means, h.use, 'CP', h.caution]) },
-        ].map(({ g, rows }) => (
-          <section key={g}>
-            <h3 className="group-title">{g}</h3>
-            <table className="data">
-              <tbody>
-                {rows.map((r) => (
-                  <tr key={r[0]}>
-                    <td>{r[0]}</td>
-                    <td className="mono">{r[1]}</td>
-                    <td className="quiet">{r[2]}</td>
-                    <td className="quiet">{r[3]}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </section>
-        ))}
+      <Tabs names={tabs} at={tab} to={setTab}>
+        {tab === 'circuits' && <Circuits />}
+        {tab === 'signals' && <Signals />}
+        {tab === 'tests' && (
+          <>
+            <Ticks title="Earths" items={earths.map((e) => ({ id: e.id, title: `${e.earth}, ${e.size}`, detail: `${e.place}. Proof: ${e.proof}` }))} />
+            <Ticks
+              title="Bench tests"
+              items={plan.benchTests.map((t) => ({ id: t.def.id, title: t.def.test, detail: `expect ${t.def.expect}. Finds: ${t.def.finds}` }))}
+            />
+            <Ticks title="Coolant, fill and bleed" items={fillSteps.map((f) => ({ id: f.id, title: f.step, detail: `${f.number}. ${f.caution}` }))} />
+          </>
+        )}
+        {tab === 'rules' &&
+          [
+            ...groups.map((g) => ({ g, rows: practiceRules.filter((r) => r.group === g).map((r) => [r.rule, r.number, r.basis, r.why]) })),
+            { g: 'What a label and its row say', rows: labelColumns.map((c) => [c.rule, c.content]) },
+            { g: 'Heat', rows: heatMeans.map((h) => [h.means, h.use, 'CP', h.caution]) },
+          ].map(({ g, rows }) => (
+            <section key={g}>
+              <h3 className="group-title">{g}</h3>
+              <table className="data">
+                <tbody>
+                  {rows.map((r) => (
+                    <tr key={r[0]}>
+                      <td>{r[0]}</td>
+                      <td className="mono">{r[1]}</td>
+                      <td className="quiet">{r[2]}</td>
+                      <td className="quiet">{r[3]}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </section>
+          ))}
+      </Tabs>
     </>
   );
 }

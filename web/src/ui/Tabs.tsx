@@ -1,3 +1,4 @@
+import { Tabs as Strip } from '@mantine/core';
 import { useSearchParams } from 'react-router';
 
 /** The open tab lives in the address, so that it can be linked and loaded again. */
@@ -8,14 +9,26 @@ export function useTab<T extends string>(names: Readonly<Record<T, string>>, fir
   return [tab, (next) => setParams({ tab: next }, { replace: true })];
 }
 
-export function Tabs<T extends string>({ names, at, to }: { names: Readonly<Record<T, string>>; at: T; to: (tab: T) => void }) {
+interface Props<T extends string> {
+  names: Readonly<Record<T, string>>;
+  at: T;
+  to: (tab: T) => void;
+  /** What the open tab shows. */
+  children: React.ReactNode;
+}
+
+/** A strip of tabs over what the open one shows; arrow keys go along the strip. */
+export function Tabs<T extends string>({ names, at, to, children }: Props<T>) {
   return (
-    <div className="tabs" role="tablist">
-      {(Object.entries(names) as [T, string][]).map(([id, name]) => (
-        <button key={id} type="button" role="tab" aria-selected={at === id} onClick={() => to(id)}>
-          {name}
-        </button>
-      ))}
-    </div>
+    <Strip value={at} onChange={(next) => next !== null && to(next as T)} unstyled>
+      <Strip.List className="tabs">
+        {(Object.entries(names) as [T, string][]).map(([id, name]) => (
+          <Strip.Tab key={id} value={id}>
+            {name}
+          </Strip.Tab>
+        ))}
+      </Strip.List>
+      <Strip.Panel value={at}>{children}</Strip.Panel>
+    </Strip>
   );
 }
