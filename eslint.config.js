@@ -72,5 +72,14 @@ export default tseslint.config(
     files: ['web/src/**/*.{ts,tsx}'],
     rules: forbid(p(['*/server/*', '@bay/server*', 'express', 'kysely', 'pg', 'node:*'], 'The web never imports the server.')),
   },
+  {
+    files: ['**/*.test.{ts,tsx}', 'e2e/**/*.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: "CallExpression[callee.property.name='sleep']", message: 'A test waits for what it wants to see, not for a time.' },
+      ],
+    },
+  },
   { files: ['**/*.mjs', '*.js'], languageOptions: { globals: { console: 'readonly', process: 'readonly', URL: 'readonly' } } },
 );

@@ -3,10 +3,11 @@ import { readBench, readWaiting, signIn } from '@bay/contract/crew';
 import { find, listUnits, readFloor, readJob } from '@bay/contract/jobs';
 import { searchLog } from '@bay/contract/logbook';
 import { putRecord } from '@bay/contract/records';
-import { inShop } from '../server/src/db/connection.ts';
+import { inShop, openDb, openPool } from '../server/src/db/connection.ts';
+import type { Db } from '../server/src/db/connection.ts';
 import { bareSheet } from '../server/src/sheet/store.ts';
-import { Client, freshDatabase, startServer } from '../server/src/testing/harness.ts';
-import type { TestServer } from '../server/src/testing/harness.ts';
+import { Client, freshDatabase } from '../server/src/testing/harness.ts';
+import { spawnServer } from '../server/src/testing/processes.ts';
 import { fillWith } from '../server/src/testing/volume.ts';
 import type { FilledShop } from '../server/src/testing/volume.ts';
 import { quantile, report, sideBySide } from './measure.ts';
@@ -17,7 +18,7 @@ const years = { seed: 1, jobs: [5000, ...Array.from({ length: 19 }, () => 500)],
 const young = { ...years, jobs: [50], inYard: 40 };
 
 interface Filled {
-  server: TestServer;
+  db: Db;
   client: Client;
   shop: FilledShop;
   drop: () => Promise<void>;
@@ -28,15 +29,18 @@ async function filled(volume: typeof years): Promise<Filled> {
   const started = performance.now();
   const shops = await fillWith(database.url, volume, (words) => process.stdout.write(`     ${words}\n`));
   process.stdout.write(`     filled in ${((performance.now() - started) / 1000).toFixed(0)} s\n`);
-  const server = await startServer(database.url);
+  // A process of its own, as in a shop: what the asking side does with an answer does not hold it up.
+  const server = await spawnServer(database.url);
+  const pool = openPool(database.url);
   const client = new Client(server.url, false);
   const shop = shops[0]!;
   await client.good(signIn, { body: { email: shop.email, password: shop.password } });
   return {
-    server,
+    db: openDb(pool),
     client,
     shop,
     drop: async () => {
+      await pool.end();
       await server.stop();
       await database.drop();
     },
@@ -63,7 +67,7 @@ export async function volume(): Promise<void> {
     const sheet = await open(large);
     const bearers = [large.shop.openJob, ...sheet.units.map((u) => u.id)];
     const bare = () =>
-      inShop(large.server.db, large.shop.shopId, async (tx) => {
+      inShop(large.db, large.shop.shopId, async (tx) => {
         for (const question of bareSheet(large.shop.openJob, bearers)) await question.execute(tx);
       });
     const [whole, asked] = await sideBySide(rounds, () => open(large), bare);

@@ -202,18 +202,38 @@ export class Browser {
   }
 
   async press(words: string, within = ''): Promise<void> {
-    for (let tries = 0; ; tries += 1) {
+    const pressed = async (): Promise<boolean> => {
       try {
         const button = await this.button(words, within);
         await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', button);
         await button.click();
-        return;
+        return true;
       } catch (error) {
         // The page was drawn anew in between, or something slid over the button: look again.
-        if (tries >= 3 || !/stale|intercepted/i.test(String(error))) throw error;
-        await this.driver.sleep(200);
+        if (/stale|intercepted/i.test(String(error))) return false;
+        throw error;
       }
-    }
+    };
+    await this.driver.wait(pressed, patience, `"${words}" stays covered`);
+  }
+
+  /** What was read is kept on the device: `words` stand in what it would show without a network. */
+  async readingKept(words: string): Promise<void> {
+    await this.driver.wait(
+      () =>
+        this.driver.executeAsyncScript<boolean>(
+          `const [words, done] = arguments;
+          const open = indexedDB.open('bay-shown');
+          open.onsuccess = () => {
+            if (!open.result.objectStoreNames.contains('queries')) return done(false);
+            const all = open.result.transaction('queries').objectStore('queries').getAll();
+            all.onsuccess = () => { open.result.close(); done(JSON.stringify(all.result).includes(words)); };
+          };`,
+          words,
+        ),
+      patience,
+      `"${words}" is not kept on the device`,
+    );
   }
 
   async enabled(words: string): Promise<boolean> {

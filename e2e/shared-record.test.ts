@@ -136,13 +136,13 @@ describe('the book', () => {
   it('goes back page by page to its first line', async () => {
     await b.go(`/jobs/${job('Wendling')}/fit`);
     await b.see('held: waits for bell adapter plate', '.book-lines');
-    for (let i = 0; i < 30; i += 1) {
+    const first = async () => {
       await b.driver.executeScript('document.querySelector(".book-lines").scrollTop = 0');
-      await b.driver.sleep(150);
-      const text = await (await b.find('.book-lines')).getText();
-      if (text.includes('booked in: 1982 Wendling camper')) return;
-    }
-    expect.fail('the first line never came');
+      return (await (await b.find('.book-lines')).getText()).includes(
+        'booked in: 1982 Wendling camper',
+      );
+    };
+    await b.driver.wait(first, 30_000, 'the first line never came');
   });
 
   it('keeps both wordings of a line that was corrected, and strikes what was wrong', async () => {

@@ -2,7 +2,7 @@ import { execFile } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { request } from 'node:http';
 import { promisify } from 'node:util';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import pg from 'pg';
 import * as crew from '@bay/contract/crew';
 import * as jobs from '@bay/contract/jobs';
@@ -19,7 +19,6 @@ import type { TestShop } from './shop.ts';
 /** Servers that die, databases that go away, lines that break: nothing acknowledged is lost, nothing is done twice. */
 
 const exec = promisify(execFile);
-const pause = (ms: number) => new Promise((done) => setTimeout(done, ms));
 
 let database: Awaited<ReturnType<typeof freshDatabase>>;
 let shop: TestShop;
@@ -50,12 +49,60 @@ const write = (client: Client, line: string, id = commandId(), job = jobId) =>
 
 /** What a device does: sends until somebody answers. Counts how often it had to. */
 async function insist(client: Client, line: string, id: string, job = jobId): Promise<number> {
-  for (let tries = 1; ; tries += 1) {
-    const answer = await write(client, line, id, job).catch(() => undefined);
-    if (answer?.status === 200) return tries;
-    if (tries > 200) throw new Error(`never written: ${JSON.stringify(answer?.problem)}`);
-    await pause(50);
-  }
+  let tries = 0;
+  await vi.waitFor(
+    async () => {
+      tries += 1;
+      expect(await write(client, line, id, job)).toMatchObject({ status: 200 });
+    },
+    { timeout: 25_000 },
+  );
+  return tries;
+}
+
+/** A photo whose form is under way: the server has the head and half the bytes, and waits for the rest. */
+async function beginUpload(
+  url: string,
+  by: Client,
+  { photoId, command, file }: { photoId: string; command: string; file: Buffer },
+) {
+  const boundary = 'half-way';
+  const field = (name: string, value: string) =>
+    `--${boundary}\r\ncontent-disposition: form-data; name="${name}"\r\n\r\n${value}\r\n`;
+  const head = `${field('commandId', command)}${field('photoId', photoId)}--${boundary}\r\ncontent-disposition: form-data; name="file"; filename="a.jpg"\r\ncontent-type: image/jpeg\r\n\r\n`;
+  const tail = `\r\n--${boundary}--\r\n`;
+  const req = request(`${url}/api/jobs/${jobId}/photos`, {
+    method: 'POST',
+    headers: {
+      cookie: by.cookie,
+      'x-bay-token': by.token,
+      'content-type': `multipart/form-data; boundary=${boundary}`,
+      'content-length': Buffer.byteLength(head) + file.length + tail.length,
+      expect: '100-continue',
+    },
+  });
+  const answered = new Promise<number>((done, fail) => {
+    req.on('response', (res) => done(res.resume().statusCode!));
+    req.on('error', fail);
+  });
+  // The server says "continue" once the request is its own.
+  const begun = new Promise<void>((go) => req.once('continue', go));
+  req.flushHeaders();
+  await begun;
+  const half = Math.floor(file.length / 2);
+  await new Promise((sent) =>
+    req.write(Buffer.concat([Buffer.from(head), file.subarray(0, half)]), sent),
+  );
+  return {
+    finish: () => {
+      req.end(Buffer.concat([file.subarray(half), Buffer.from(tail)]));
+      return answered;
+    },
+    cut: () => {
+      answered.catch(() => undefined);
+      req.destroy();
+    },
+  };
 }
 
 async function lines(client: Client, job = jobId): Promise<string[]> {
@@ -77,9 +124,10 @@ describe('a server that dies in the middle of writing', () => {
     const { port } = server;
     const technician = at(server.url, shop.technician);
     const wanted = Array.from({ length: 120 }, (_, i) => `mid-write ${i} ${randomUUID()}`);
+    let acknowledged = 0;
     const killer = (async () => {
-      for (let i = 0; i < 3; i += 1) {
-        await pause(150);
+      for (const after of [10, 40, 70]) {
+        await vi.waitUntil(() => acknowledged >= after, { timeout: 25_000, interval: 1 });
         await server.kill();
         server = await spawnServer(database.url, port);
       }
@@ -89,8 +137,10 @@ describe('a server that dies in the middle of writing', () => {
     // Six hands write at once; each goes on to the next line only when the last was acknowledged.
     await Promise.all(
       Array.from({ length: 6 }, async () => {
-        for (let line = queue.shift(); line; line = queue.shift())
+        for (let line = queue.shift(); line; line = queue.shift()) {
           if ((await insist(technician, line, commandId())) > 1) again += 1;
+          acknowledged += 1;
+        }
       }),
     );
     await killer;
@@ -105,15 +155,13 @@ describe('a server that is told to stop', () => {
   it('finishes what is under way, says it is not ready, and ends by itself', async () => {
     const server = await spawnServer(database.url);
     const technician = at(server.url, shop.technician);
-    const photo = await phonePhoto(2400, 1800);
-    const photoId = randomUUID();
-    const under = technician.call(addPhoto, {
-      params: { jobId },
-      body: { commandId: commandId(), photoId, file: asFile(photo) } as never,
+    const upload = await beginUpload(server.url, technician, {
+      photoId: randomUUID(),
+      command: commandId(),
+      file: await phonePhoto(2400, 1800),
     });
-    await pause(30);
     const code = server.stop();
-    expect((await under).status).toBe(200);
+    expect(await upload.finish()).toBe(200);
     expect(await code).toBe(0);
     await expect(fetch(`${server.url}/healthz`)).rejects.toThrow();
   });
@@ -149,40 +197,23 @@ describe('an upload whose line is cut', () => {
     const photoId = randomUUID();
     const command = commandId();
     const file = await phonePhoto(1600, 1200);
-    const boundary = 'cut-in-the-middle';
-    const head = `--${boundary}\r\ncontent-disposition: form-data; name="commandId"\r\n\r\n${command}\r\n--${boundary}\r\ncontent-disposition: form-data; name="photoId"\r\n\r\n${photoId}\r\n--${boundary}\r\ncontent-disposition: form-data; name="file"; filename="a.jpg"\r\ncontent-type: image/jpeg\r\n\r\n`;
-    await new Promise<void>((cut) => {
-      const req = request(`${server.url}/api/jobs/${jobId}/photos`, {
-        method: 'POST',
-        headers: {
-          cookie: technician.cookie,
-          'x-bay-token': technician.token,
-          'content-type': `multipart/form-data; boundary=${boundary}`,
-          'content-length': head.length + file.length + 100,
-        },
-      });
-      req.on('error', () => undefined);
-      req.write(head);
-      req.write(file.subarray(0, file.length / 2), () => {
-        setTimeout(() => {
-          req.destroy();
-          cut();
-        }, 100);
-      });
-    });
-    await pause(200);
+    (await beginUpload(server.url, technician, { photoId, command, file })).cut();
+    // A server that ends has dealt with every line it had.
+    await server.stop();
+    const next = await startServer(database.url);
+    const later = at(next.url, shop.technician);
     const about = async () =>
-      (await technician.good(readLog, { params: { jobId }, query: { about: photoId } })).entries;
+      (await later.good(readLog, { params: { jobId }, query: { about: photoId } })).entries;
     expect(await about()).toEqual([]);
     const again = () =>
-      technician.call(addPhoto, {
+      later.call(addPhoto, {
         params: { jobId },
         body: { commandId: command, photoId, file: asFile(file) } as never,
       });
     expect((await again()).status).toBe(200);
     expect((await again()).status).toBe(200);
     expect(await about()).toHaveLength(1);
-    await server.stop();
+    await next.stop();
   });
 });
 
@@ -288,7 +319,7 @@ describe('three processes behind a plain TCP balancer', () => {
       });
     const changes = (port: number) => (heard.get(port) ?? '').split('"record":"hold"').length - 1;
     const until = async (n: number, ports: number[]) => {
-      for (let i = 0; i < 60 && !ports.every((p) => changes(p) >= n); i += 1) await pause(50);
+      await vi.waitUntil(() => ports.every((p) => changes(p) >= n), { timeout: 20_000 });
       return ports.map(changes);
     };
     await put(randomUUID());
@@ -336,28 +367,29 @@ describe.runIf(ownCluster)('a database that is restarted', () => {
       for (let part = await reader.read(); !part.done; part = await reader.read())
         heard += new TextDecoder().decode(part.value);
     })().catch(() => undefined);
-    const wanted = Array.from({ length: 40 }, (_, i) => `around the restart ${i}`);
-    let again = 0;
+    const wanted: string[] = [];
+    let [again, restarted] = [0, false];
     const writing = (async () => {
-      for (const line of wanted) {
+      // Before, while it is away, and some more after it is back.
+      for (let after = 0; after < 5; after += restarted ? 1 : 0) {
+        const line = `around the restart ${wanted.length}`;
         if ((await insist(own.technician, line, commandId(), job)) > 1) again += 1;
-        await pause(20);
+        wanted.push(line);
       }
     })();
-    await pause(200);
+    await vi.waitUntil(() => wanted.length >= 5, { timeout: 20_000 });
     await clusterOf('restart', name);
+    restarted = true;
     await writing;
     expect((await lines(own.technician, job)).filter((l) => l.startsWith('around'))).toEqual(
       wanted,
     );
     expect(again).toBeGreaterThan(0);
-    for (let i = 0; i < 60 && !heard.includes('event: again'); i += 1) await pause(50);
-    expect(heard, 'listeners are told to read anew').toContain('event: again');
+    // Listeners are told to read anew.
+    await vi.waitUntil(() => heard.includes('event: again'), { timeout: 20_000 });
     const before = heard.length;
     await write(own.technician, 'after the restart', commandId(), job);
-    for (let i = 0; i < 60 && !heard.slice(before).includes('"kind":"log"'); i += 1)
-      await pause(50);
-    expect(heard.slice(before)).toContain('"kind":"log"');
+    await vi.waitUntil(() => heard.slice(before).includes('"kind":"log"'), { timeout: 20_000 });
     await server.stop();
     await listening;
     const client = new pg.Client({ connectionString: url });

@@ -120,7 +120,7 @@ describe('a sum', () => {
     show(
       <Sum
         rows={[
-          { label: 'Bonnet to block', value: 62, unit: 'mm' },
+          { label: 'Bonnet to block', value: 62, unit: 'mm', sign: '+' },
           { label: 'Air cleaner', value: 48, unit: 'mm', sign: '−', basis: 'measured' },
         ]}
         result={{ label: 'Left over', value: 14, unit: 'mm' }}
