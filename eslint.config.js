@@ -26,22 +26,49 @@ export default tseslint.config(
     rules: {
       ...forbid(
         p(
-          ['@bay/*', '*server/*', '*web/*', '*contract/*', 'react*', 'express', 'kysely', 'pg', '@mantine/*', 'zod', 'node:*'],
+          [
+            '@bay/*',
+            '*server/*',
+            '*web/*',
+            '*contract/*',
+            'react*',
+            'express',
+            'kysely',
+            'pg',
+            '@mantine/*',
+            'zod',
+            'node:*',
+          ],
           'The core is pure: it imports nothing of ours and nothing of the outside.',
         ),
       ),
-      'no-restricted-properties': ['error', { object: 'Date', property: 'now' }, { object: 'Math', property: 'random' }],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now' },
+        { object: 'Math', property: 'random' },
+      ],
       'no-restricted-syntax': [
         'error',
-        { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: 'The core has no clock: time is an argument.' },
+        {
+          selector: 'NewExpression[callee.name="Date"][arguments.length=0]',
+          message: 'The core has no clock: time is an argument.',
+        },
       ],
     },
   },
   {
     files: ['contract/src/**/*.ts'],
-    rules: forbid(p(['*server/*', '*web/*', 'react*', 'express', 'kysely', 'pg', '@mantine/*'], 'The contract may import the core and nothing else of ours.')),
+    rules: forbid(
+      p(
+        ['*server/*', '*web/*', 'react*', 'express', 'kysely', 'pg', '@mantine/*'],
+        'The contract may import the core and nothing else of ours.',
+      ),
+    ),
   },
-  { files: ['server/src/**/*.ts'], rules: forbid(p(['*/web/*', '@bay/web*', 'react*', '@mantine/*'], 'The server never imports the web.')) },
+  {
+    files: ['server/src/**/*.ts'],
+    rules: forbid(p(['*/web/*', '@bay/web*', 'react*', '@mantine/*'], 'The server never imports the web.')),
+  },
   // Only the rules of hooks that hold without the compiler: this project does not use it.
   {
     files: ['web/src/**/*.{ts,tsx}'],
@@ -52,7 +79,11 @@ export default tseslint.config(
     ...accessibility.flatConfigs.recommended,
     files: ['web/src/**/*.tsx'],
     // Focus moves only where the person asked for the field: in a form that they opened.
-    rules: { ...accessibility.flatConfigs.recommended.rules, 'jsx-a11y/no-autofocus': 'off', 'jsx-a11y/aria-role': ['error', { ignoreNonDOM: true }] },
+    rules: {
+      ...accessibility.flatConfigs.recommended.rules,
+      'jsx-a11y/no-autofocus': 'off',
+      'jsx-a11y/aria-role': ['error', { ignoreNonDOM: true }],
+    },
   },
   // Promises nobody waits for, conditions on promises, values that turn into "[object Object]": found by the types.
   {
@@ -70,16 +101,24 @@ export default tseslint.config(
   },
   {
     files: ['web/src/**/*.{ts,tsx}'],
-    rules: forbid(p(['*/server/*', '@bay/server*', 'express', 'kysely', 'pg', 'node:*'], 'The web never imports the server.')),
+    rules: forbid(
+      p(['*/server/*', '@bay/server*', 'express', 'kysely', 'pg', 'node:*'], 'The web never imports the server.'),
+    ),
   },
   {
     files: ['**/*.test.{ts,tsx}', 'e2e/**/*.ts'],
     rules: {
       'no-restricted-syntax': [
         'error',
-        { selector: "CallExpression[callee.property.name='sleep']", message: 'A test waits for what it wants to see, not for a time.' },
+        {
+          selector: "CallExpression[callee.property.name='sleep']",
+          message: 'A test waits for what it wants to see, not for a time.',
+        },
       ],
     },
   },
-  { files: ['**/*.mjs', '*.js'], languageOptions: { globals: { console: 'readonly', process: 'readonly', URL: 'readonly' } } },
+  {
+    files: ['**/*.mjs', '*.js'],
+    languageOptions: { globals: { console: 'readonly', process: 'readonly', URL: 'readonly' } },
+  },
 );

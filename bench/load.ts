@@ -14,7 +14,13 @@ const jobCount = 10;
 const pauseMs = 1000;
 
 /** What a write costs the database alone: the same rows and the same notification, without a server. */
-async function bareWrites(url: string, shopId: string, personId: string, jobId: string, until: number): Promise<number[]> {
+async function bareWrites(
+  url: string,
+  shopId: string,
+  personId: string,
+  jobId: string,
+  until: number,
+): Promise<number[]> {
   const client = new pg.Client({ connectionString: url });
   await client.connect();
   const taken: number[] = [];
@@ -23,13 +29,15 @@ async function bareWrites(url: string, shopId: string, personId: string, jobId: 
     const start = performance.now();
     await client.query('begin');
     await client.query("select set_config('bay.shop_id', $1, true)", [shopId]);
-    await client.query("insert into command (id, shop_id, by_id, name) values ($1, $2, $3, 'bare')", [id, shopId, personId]);
-    await client.query("insert into log_entry (shop_id, job_id, kind, text, by_id, command_id) values ($1, $2, 'note', 'bare', $3, $4)", [
-      shopId,
-      jobId,
-      personId,
+    await client.query("insert into command (id, shop_id, by_id, name) values ($1, $2, $3, 'bare')", [
       id,
+      shopId,
+      personId,
     ]);
+    await client.query(
+      "insert into log_entry (shop_id, job_id, kind, text, by_id, command_id) values ($1, $2, 'note', 'bare', $3, $4)",
+      [shopId, jobId, personId, id],
+    );
     await client.query("insert into command_reply (command_id, shop_id, reply) values ($1, $2, '{}')", [id, shopId]);
     await client.query("select pg_notify('bay_bare', $1)", [JSON.stringify({ shopId, jobId, what: 'bare', by: 'BO' })]);
     await client.query('commit');
@@ -60,24 +68,28 @@ export async function load(seconds: number): Promise<void> {
       const own = new Set<string>();
       heard.push(own);
       return new Promise<{ destroy: () => void }>((up) => {
-        const req = request(`${servers[i % servers.length]!.url}/api/events`, { headers: { cookie: shop.onlooker.cookie }, agent }, (res) => {
-          let rest = '';
-          res.setEncoding('utf8');
-          res.on('data', (part: string) => {
-            rest += part;
-            const now = performance.now();
-            for (let end = rest.indexOf('\n\n'); end >= 0; end = rest.indexOf('\n\n')) {
-              const id = /"id":"([0-9a-f-]{36})"/.exec(rest.slice(0, end))?.[1];
-              rest = rest.slice(end + 2);
-              if (!id) continue;
-              own.add(id);
-              const sent = sentAt.get(id);
-              if (sent !== undefined) arrivals.push(now - sent);
-            }
-            if (own.size === 0) up(req);
-          });
-          res.on('error', () => undefined);
-        });
+        const req = request(
+          `${servers[i % servers.length]!.url}/api/events`,
+          { headers: { cookie: shop.onlooker.cookie }, agent },
+          (res) => {
+            let rest = '';
+            res.setEncoding('utf8');
+            res.on('data', (part: string) => {
+              rest += part;
+              const now = performance.now();
+              for (let end = rest.indexOf('\n\n'); end >= 0; end = rest.indexOf('\n\n')) {
+                const id = /"id":"([0-9a-f-]{36})"/.exec(rest.slice(0, end))?.[1];
+                rest = rest.slice(end + 2);
+                if (!id) continue;
+                own.add(id);
+                const sent = sentAt.get(id);
+                if (sent !== undefined) arrivals.push(now - sent);
+              }
+              if (own.size === 0) up(req);
+            });
+            res.on('error', () => undefined);
+          },
+        );
         req.on('error', () => undefined);
         req.end();
       });
@@ -98,7 +110,10 @@ export async function load(seconds: number): Promise<void> {
         const line = `load ${id}`;
         const start = performance.now();
         sentAt.set(id, start);
-        const answer = await client.call(writeLog, { params: { jobId: jobIds[i % jobCount]! }, body: { commandId: id, line, today: '2026-11-26' } });
+        const answer = await client.call(writeLog, {
+          params: { jobId: jobIds[i % jobCount]! },
+          body: { commandId: id, line, today: '2026-11-26' },
+        });
         if (answer.status === 200) acknowledged.set(id, line);
         else refused += 1;
         commands.push(performance.now() - start);
@@ -110,7 +125,9 @@ export async function load(seconds: number): Promise<void> {
   await new Promise((done) => setTimeout(done, 2000));
   const client = new pg.Client({ connectionString: database.url });
   await client.connect();
-  const { rows } = await client.query<{ text: string; n: number }>("select text, count(*)::int as n from log_entry where text like 'load %' group by text");
+  const { rows } = await client.query<{ text: string; n: number }>(
+    "select text, count(*)::int as n from log_entry where text like 'load %' group by text",
+  );
   await client.end();
   const inLog = new Map(rows.map((r) => [r.text, r.n]));
   const once = [...acknowledged.values()].filter((line) => inLog.get(line) === 1).length;
@@ -126,7 +143,12 @@ export async function load(seconds: number): Promise<void> {
     limit: 0,
   });
   report({ name: 'listeners that some acknowledged write did not reach', value: deaf, unit: 'listeners', limit: 0 });
-  report({ name: 'a command under this load, p95, beside the bare database', value: quantile(commands, 0.95), unit: 'ms', beside: quantile(bareTaken, 0.95) });
+  report({
+    name: 'a command under this load, p95, beside the bare database',
+    value: quantile(commands, 0.95),
+    unit: 'ms',
+    beside: quantile(bareTaken, 0.95),
+  });
   report({ name: 'arrival at a listener, p95', value: quantile(arrivals, 0.95), unit: 'ms' });
   for (const s of streams) s.destroy();
   agent.destroy();

@@ -25,7 +25,9 @@ export function report({ name, value, unit, beside, limit }: Figure): void {
   figures.push({ name, good });
   const besideWords = ratio === undefined ? '' : `; beside it ${round(beside!)} ${unit}, ratio ${ratio.toFixed(2)}`;
   const limitWords = limit === undefined ? 'none set' : ratio === undefined ? `${limit} ${unit}` : `ratio ${limit}`;
-  process.stdout.write(`${good ? 'ok  ' : 'OVER'} ${name}: ${round(value)} ${unit}${besideWords} (limit ${limitWords})\n`);
+  process.stdout.write(
+    `${good ? 'ok  ' : 'OVER'} ${name}: ${round(value)} ${unit}${besideWords} (limit ${limitWords})\n`,
+  );
   const line = {
     name,
     value: round(value),
@@ -51,7 +53,11 @@ export async function times(n: number, work: () => Promise<unknown>): Promise<nu
 }
 
 /** Runs two things in turn, so that what else the machine does meets both alike. */
-export async function sideBySide(n: number, one: () => Promise<unknown>, other: () => Promise<unknown>): Promise<[number[], number[]]> {
+export async function sideBySide(
+  n: number,
+  one: () => Promise<unknown>,
+  other: () => Promise<unknown>,
+): Promise<[number[], number[]]> {
   const taken: [number[], number[]] = [[], []];
   for (let i = 0; i < n; i += 1) {
     taken[0].push(...(await times(1, one)));

@@ -31,12 +31,25 @@ export async function planAndJob(): Promise<void> {
     const input = planInputOf({ jobId: job, ...sheet });
     const lifts = ['engine-alone', 'engine-and-gearbox', 'on-subframe'];
     const plan = (i: number): void => {
-      const facts = new Map(input.facts).set('cho-unit-lift', { parts: { value: lifts[i % 3]! }, typed: {}, source: 'assumed' });
-      new Planner().plan({ ...input, facts, jobSchools: i % 2 ? { 'sch-fuel-open-when': 'sch-fuel-open-when-b' } : {} });
+      const facts = new Map(input.facts).set('cho-unit-lift', {
+        parts: { value: lifts[i % 3]! },
+        typed: {},
+        source: 'assumed',
+      });
+      new Planner().plan({
+        ...input,
+        facts,
+        jobSchools: i % 2 ? { 'sch-fuel-open-when': 'sch-fuel-open-when-b' } : {},
+      });
     };
     for (let i = 0; i < 60; i += 1) plan(i);
     const planned = await times(120, () => Promise.resolve(plan(Math.floor(Math.random() * 6))));
-    report({ name: `a whole plan of ${rules} rules from nothing, median`, value: quantile(planned, 0.5), unit: 'ms', limit: 5 });
+    report({
+      name: `a whole plan of ${rules} rules from nothing, median`,
+      value: quantile(planned, 0.5),
+      unit: 'ms',
+      limit: 5,
+    });
 
     // One fact typed: what reads it is computed again, the rest is kept.
     const planner = new Planner();
@@ -46,7 +59,11 @@ export async function planAndJob(): Promise<void> {
     let facts = input.facts;
     const one = (i: number): void => {
       const [id, key, value] = typed[i % typed.length]!;
-      facts = new Map(facts).set(id, { parts: { ...facts.get(id)!.parts, [key]: value + (i % 7) }, typed: {}, source: 'measured' });
+      facts = new Map(facts).set(id, {
+        parts: { ...facts.get(id)!.parts, [key]: value + (i % 7) },
+        typed: {},
+        source: 'measured',
+      });
       planner.plan({ ...input, facts });
     };
     for (let i = 0; i < 60; i += 1) one(i);
@@ -104,11 +121,19 @@ export async function planAndJob(): Promise<void> {
       const heard = (async () => {
         for (let text = ''; !text.includes(key);) text += decoder.decode((await reader.read()).value);
       })();
-      await manager.good(putRecord, { params: { jobId: job, kind: 'hold', key }, body: { commandId: randomUUID(), data: { waitsFor: 'bench' }, revision: 0 } });
+      await manager.good(putRecord, {
+        params: { jobId: job, kind: 'hold', key },
+        body: { commandId: randomUUID(), data: { waitsFor: 'bench' }, revision: 0 },
+      });
       await heard;
     });
     await reader.cancel();
-    report({ name: 'a change seen by a client of a second server, p95 (write included)', value: quantile(seen, 0.95), unit: 'ms', limit: 250 });
+    report({
+      name: 'a change seen by a client of a second server, p95 (write included)',
+      value: quantile(seen, 0.95),
+      unit: 'ms',
+      limit: 250,
+    });
 
     const floor = await times(40, () => manager.good(jobs.readFloor));
     report({ name: 'the Floor with six jobs, p95', value: quantile(floor, 0.95), unit: 'ms' });
@@ -121,11 +146,19 @@ export async function planAndJob(): Promise<void> {
     const follow = (file: string): void => {
       if (wanted.has(file) && file !== floorChunk) return;
       wanted.add(file);
-      for (const m of readFileSync(`${assets}/${file}`, 'utf8').matchAll(/from\s*"\.\/([^"]+\.js)"|import\s*"\.\/([^"]+\.js)"/g)) follow((m[1] ?? m[2])!);
+      for (const m of readFileSync(`${assets}/${file}`, 'utf8').matchAll(
+        /from\s*"\.\/([^"]+\.js)"|import\s*"\.\/([^"]+\.js)"/g,
+      ))
+        follow((m[1] ?? m[2])!);
     };
     follow(floorChunk);
     const kilobytes = [...wanted].reduce((sum, f) => sum + gzipSync(readFileSync(`${assets}/${f}`)).length, 0) / 1000;
-    report({ name: `first load of the Floor, ${wanted.size} files compressed`, value: kilobytes, unit: 'kB', limit: 250 });
+    report({
+      name: `first load of the Floor, ${wanted.size} files compressed`,
+      value: kilobytes,
+      unit: 'kB',
+      limit: 250,
+    });
   } finally {
     await second.stop();
     await shop.stop();

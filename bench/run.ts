@@ -1,7 +1,8 @@
 import { allGood } from './measure.ts';
 
 /** `./bay bench`: what the design promises, measured; ratios side by side in the same run. */
-const option = (name: string): string | undefined => (process.argv.includes(name) ? process.argv[process.argv.indexOf(name) + 1] : undefined);
+const option = (name: string): string | undefined =>
+  process.argv.includes(name) ? process.argv[process.argv.indexOf(name) + 1] : undefined;
 const only = option('--only');
 const seconds = Number(option('--seconds') ?? 60);
 

@@ -13,7 +13,15 @@ import type { FilledShop } from '../server/src/testing/volume.ts';
 import { quantile, report, sideBySide } from './measure.ts';
 
 /** 20 shops, 5,000 jobs in the largest; about 2 million facts and records and 3 million lines of logbooks. */
-const years = { seed: 1, jobs: [5000, ...Array.from({ length: 19 }, () => 500)], inBays: 6, inYard: 194, factsPerJob: 90, recordsPerJob: 54, linesPerJob: 207 };
+const years = {
+  seed: 1,
+  jobs: [5000, ...Array.from({ length: 19 }, () => 500)],
+  inBays: 6,
+  inYard: 194,
+  factsPerJob: 90,
+  recordsPerJob: 54,
+  linesPerJob: 207,
+};
 /** The same shop when it was young. */
 const young = { ...years, jobs: [50], inYard: 40 };
 
@@ -60,7 +68,13 @@ export async function volume(): Promise<void> {
         () => ask(large),
         () => ask(small),
       );
-      report({ name: `${name} with 5,000 jobs, p95, beside 50 jobs`, value: quantile(many, 0.95), unit: 'ms', beside: quantile(few, 0.95), limit: 1.2 });
+      report({
+        name: `${name} with 5,000 jobs, p95, beside 50 jobs`,
+        value: quantile(many, 0.95),
+        unit: 'ms',
+        beside: quantile(few, 0.95),
+        limit: 1.2,
+      });
     };
     const open = (of: Filled) => of.client.good(readJob, { params: { jobId: of.shop.openJob } });
     await beside('job sheet', open);
@@ -71,7 +85,13 @@ export async function volume(): Promise<void> {
         for (const question of bareSheet(large.shop.openJob, bearers)) await question.execute(tx);
       });
     const [whole, asked] = await sideBySide(rounds, () => open(large), bare);
-    report({ name: 'job sheet over the bare indexed SQL, p95', value: quantile(whole, 0.95), unit: 'ms', beside: quantile(asked, 0.95), limit: 2 });
+    report({
+      name: 'job sheet over the bare indexed SQL, p95',
+      value: quantile(whole, 0.95),
+      unit: 'ms',
+      beside: quantile(asked, 0.95),
+      limit: 2,
+    });
     await beside('Floor', (of) => of.client.good(readFloor));
     await beside('units, first page', (of) => of.client.good(listUnits));
     await beside('my bench', (of) => of.client.good(readBench));

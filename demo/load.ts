@@ -57,7 +57,14 @@ async function act(tx: Tx, callers: ReadonlyMap<string, Caller>, jobId: string, 
     // The demo names people by their initials; records know them by id.
     const { handedTo, ...rest } = data;
     const given = typeof handedTo === 'string' ? { handedToId: callers.get(handedTo)!.personId } : {};
-    await writeRecord(tx, caller, { jobId, kind, key, data: { ...rest, ...given }, revision: known?.revision ?? 0, at });
+    await writeRecord(tx, caller, {
+      jobId,
+      kind,
+      key,
+      data: { ...rest, ...given },
+      revision: known?.revision ?? 0,
+      at,
+    });
   } else if ('photo' in a) {
     const [photoId, scene, caption, about] = a.photo;
     const photo = await develop(await draw(scene));
@@ -70,7 +77,14 @@ async function act(tx: Tx, callers: ReadonlyMap<string, Caller>, jobId: string, 
     await writeLine(tx, caller, jobId, a.line, at.toISOString().slice(0, 10), { at });
   } else {
     const head = await readHead(tx, jobId);
-    await updateJob(tx, caller, jobId, { signStation: a.sign, ...('station' in a ? { station: a.station } : {}) }, head.revision, at);
+    await updateJob(
+      tx,
+      caller,
+      jobId,
+      { signStation: a.sign, ...('station' in a ? { station: a.station } : {}) },
+      head.revision,
+      at,
+    );
   }
 }
 
@@ -82,7 +96,11 @@ export async function loadDemo(db: Db, now: Date): Promise<boolean> {
     .then((r) => ({ rows: r }));
   if (rows[0]!.any) return false;
   const { manager } = demoShop;
-  const { shopId, personId } = await makeShop(db, { shopName: demoShop.shopName, bays: [...demoShop.bays], ...manager });
+  const { shopId, personId } = await makeShop(db, {
+    shopName: demoShop.shopName,
+    bays: [...demoShop.bays],
+    ...manager,
+  });
   const boss: Caller = { shopId, personId, name: manager.name, initials: manager.initials, role: 'manager' };
   const callers = new Map<string, Caller>([['MH', boss]]);
   await inShop(db, shopId, async (tx) => {
@@ -102,7 +120,13 @@ export async function loadDemo(db: Db, now: Date): Promise<boolean> {
         at: moment(job.opened, now),
       });
       for (const u of job.units)
-        await putInRole(tx, caller, jobId, await insertUnit(tx, caller, { kind: u.kind, name: u.name, identity: u.identity ?? null, place: u.place }), u.role);
+        await putInRole(
+          tx,
+          caller,
+          jobId,
+          await insertUnit(tx, caller, { kind: u.kind, name: u.name, identity: u.identity ?? null, place: u.place }),
+          u.role,
+        );
       if (job === pickup) await candidates(tx, caller, jobId, moment(job.opened, now));
       const acts = [...job.acts].sort((a, b) => moment(a.when, now).getTime() - moment(b.when, now).getTime());
       for (const a of acts) await act(tx, callers, jobId, a, now);
@@ -158,7 +182,14 @@ async function candidates(tx: Tx, caller: Caller, jobId: string, at: Date): Prom
       await tx.insertInto('fact').values(row).execute();
       await tx.insertInto('fact_version').values(row).execute();
     }
-    await writeRecord(tx, caller, { jobId, kind: 'candidate', key: unit.id, data: { cost: unit.name.startsWith('3.6') ? 1450 : 900 }, revision: 0, at });
+    await writeRecord(tx, caller, {
+      jobId,
+      kind: 'candidate',
+      key: unit.id,
+      data: { cost: unit.name.startsWith('3.6') ? 1450 : 900 },
+      revision: 0,
+      at,
+    });
   }
 }
 
@@ -184,7 +215,8 @@ async function run(): Promise<void> {
 
 if (process.argv[1]?.includes('load')) {
   run().catch((error: unknown) => {
-    const said = error instanceof Refusal ? JSON.stringify(error.problem) : error instanceof Error ? error.message : String(error);
+    const said =
+      error instanceof Refusal ? JSON.stringify(error.problem) : error instanceof Error ? error.message : String(error);
     process.stderr.write(`The demo shop could not be loaded: ${said}\n`);
     process.exit(1);
   });

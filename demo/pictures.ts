@@ -6,7 +6,9 @@ const dark = '#3b3f3f';
 const bolt = (x: number, y: number, r = 15): string =>
   `<circle cx="${x}" cy="${y}" r="${r}" fill="${dark}"/><polygon points="${[0, 1, 2, 3, 4, 5].map((i) => `${x + r * 0.7 * Math.cos((i * Math.PI) / 3)},${y + r * 0.7 * Math.sin((i * Math.PI) / 3)}`).join(' ')}" fill="#b9bab3"/>`;
 const ring = (n: number, cx: number, cy: number, r: number): string =>
-  Array.from({ length: n }, (_, i) => bolt(cx + r * Math.cos((2 * Math.PI * i) / n - 1.2), cy + r * Math.sin((2 * Math.PI * i) / n - 1.2))).join('');
+  Array.from({ length: n }, (_, i) =>
+    bolt(cx + r * Math.cos((2 * Math.PI * i) / n - 1.2), cy + r * Math.sin((2 * Math.PI * i) / n - 1.2)),
+  ).join('');
 
 const scenes = {
   bell: `<rect width="1200" height="900" fill="#5b5a52"/><rect y="640" width="1200" height="260" fill="#46443d"/>

@@ -2,7 +2,13 @@
 export const demoShop = {
   shopName: 'Quarry Road Engine Works',
   bays: ['1', '2', '3'],
-  manager: { name: 'Maren Holt', initials: 'MH', email: 'maren@quarryroad.example', password: 'quarry-road-demo', pin: '1000' },
+  manager: {
+    name: 'Maren Holt',
+    initials: 'MH',
+    email: 'maren@quarryroad.example',
+    password: 'quarry-road-demo',
+    pin: '1000',
+  },
   crew: [
     { name: 'Osk Tiller', initials: 'OT', role: 'technician', pin: '2001' },
     { name: 'Jun Varga', initials: 'JV', role: 'technician', pin: '2002' },

@@ -8,7 +8,11 @@ import type { Scene } from './pictures.ts';
 export type When = readonly [daysAgo: number, time: string];
 
 export type Act =
-  | { when: When; by: string; fact: readonly [bearer: string, factId: string, typed: string | Record<string, string>, source?: FactSource] }
+  | {
+      when: When;
+      by: string;
+      fact: readonly [bearer: string, factId: string, typed: string | Record<string, string>, source?: FactSource];
+    }
   | { when: When; by: string; record: readonly [kind: RecordKind, key: string, data: Record<string, unknown>] }
   | { when: When; by: string; line: string }
   | { when: When; by: string; photo: readonly [key: string, scene: Scene, caption: string, about?: string] }
@@ -42,7 +46,13 @@ export interface DemoJob {
 type Typed = string | Record<string, string>;
 
 /** Facts of one round: all by one person, minutes apart. */
-export function round(when: When, by: string, source: FactSource, bearer: string, facts: Readonly<Record<string, Typed>>): Act[] {
+export function round(
+  when: When,
+  by: string,
+  source: FactSource,
+  bearer: string,
+  facts: Readonly<Record<string, Typed>>,
+): Act[] {
   const [day, time] = when;
   const [h, m] = time.split(':').map(Number) as [number, number];
   return Object.entries(facts).map(([factId, typed], i) => {
@@ -56,7 +66,10 @@ export function round(when: When, by: string, source: FactSource, bearer: string
 export function ticks(when: When, by: string, gapMinutes: number, ids: readonly string[]): Act[] {
   const [day, time] = when;
   const [h, m] = time.split(':').map(Number) as [number, number];
-  const at = (minutes: number): When => [day, `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`];
+  const at = (minutes: number): When => [
+    day,
+    `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`,
+  ];
   return ids.flatMap((id, i): Act[] => {
     const start = h * 60 + m + i * gapMinutes;
     return [

@@ -34,7 +34,9 @@ export function importsOf(workspace: string): Import[] {
     return [...readFileSync(path, 'utf8').matchAll(importLines)].flatMap((m): Import[] => {
       const target = relative(workspace, join(path, '..', m[1]!));
       const [from, to] = [folderOf(file), folderOf(target)];
-      return from === to || from === '' || to === '' || target.startsWith('..') ? [] : [{ file, from, to, path: m[1]! }];
+      return from === to || from === '' || to === '' || target.startsWith('..')
+        ? []
+        : [{ file, from, to, path: m[1]! }];
     });
   });
 }
@@ -82,14 +84,22 @@ export const rules: Readonly<Record<string, readonly Rule[]>> = {
     },
   ],
   'web/src': [
-    { why: 'shared parts and the line to the server know no capability', forbids: (i) => ['ui', 'api'].includes(i.from) && !['ui', 'api'].includes(i.to) },
-    { why: 'a capability is entered by its index', forbids: (i) => i.from !== 'app' && !['ui', 'api'].includes(i.to) && !/\/index\.ts$/.test(i.path) },
+    {
+      why: 'shared parts and the line to the server know no capability',
+      forbids: (i) => ['ui', 'api'].includes(i.from) && !['ui', 'api'].includes(i.to),
+    },
+    {
+      why: 'a capability is entered by its index',
+      forbids: (i) => i.from !== 'app' && !['ui', 'api'].includes(i.to) && !/\/index\.ts$/.test(i.path),
+    },
   ],
 };
 
 /** What breaks the rules of a workspace, a sentence each. */
 export function faultsOf(workspace: string, imports: readonly Import[] = importsOf(workspace)): string[] {
-  const broken = (rules[workspace] ?? []).flatMap((rule) => imports.filter(rule.forbids).map((i) => `${workspace}/${i.file} imports ${i.path}: ${rule.why}.`));
+  const broken = (rules[workspace] ?? []).flatMap((rule) =>
+    imports.filter(rule.forbids).map((i) => `${workspace}/${i.file} imports ${i.path}: ${rule.why}.`),
+  );
   const ring = circleIn(imports);
   return [...broken, ...(ring ? [`${workspace} turns in a circle: ${ring.join(', ')}.`] : [])];
 }

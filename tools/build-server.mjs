@@ -3,7 +3,9 @@ import { readFileSync } from 'node:fs';
 import { build } from 'esbuild';
 
 const read = (folder) => JSON.parse(readFileSync(new URL(`../${folder}/package.json`, import.meta.url), 'utf8'));
-const external = [...new Set(['server', 'contract'].flatMap((f) => Object.keys(read(f).dependencies)))].filter((name) => !name.startsWith('@bay/'));
+const external = [...new Set(['server', 'contract'].flatMap((f) => Object.keys(read(f).dependencies)))].filter(
+  (name) => !name.startsWith('@bay/'),
+);
 
 await build({
   entryPoints: { main: 'server/src/main.ts', 'load-demo': 'demo/load.ts' },

@@ -7,7 +7,10 @@ if (name === undefined || name === '--list') {
   const list = calculators.map((c) => ({
     name: c.name,
     title: c.title,
-    inputs: c.inputs.map((i) => `${i.key}${i.unit ? ` [${i.unit}]` : i.options ? ` {${i.options.join(', ')}}` : ''}${i.optional ? '?' : ''}`),
+    inputs: c.inputs.map(
+      (i) =>
+        `${i.key}${i.unit ? ` [${i.unit}]` : i.options ? ` {${i.options.join(', ')}}` : ''}${i.optional ? '?' : ''}`,
+    ),
     source: c.source,
   }));
   process.stdout.write(`${JSON.stringify(list, null, 2)}\n`);

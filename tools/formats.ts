@@ -11,15 +11,30 @@ const typedFact = (fact: (typeof factCatalogue)[number]): object => {
   const part = (p: (typeof fact.parts)[number]): object => ({
     type: 'string',
     ...(p.options ? { enum: p.options } : {}),
-    description: p.options ? p.label : p.text ? `${p.label} (words)`.trim() : `${p.label} as typed; kept in ${p.unit === '' ? 'plain numbers' : p.unit}`.trim(),
+    description: p.options
+      ? p.label
+      : p.text
+        ? `${p.label} (words)`.trim()
+        : `${p.label} as typed; kept in ${p.unit === '' ? 'plain numbers' : p.unit}`.trim(),
   });
-  const parts = { type: 'object', additionalProperties: false, properties: Object.fromEntries(fact.parts.map((p) => [p.key, part(p)])) };
-  return { description: `${fact.label}. ${fact.howTo}`, anyOf: fact.parts[0]!.key === 'value' ? [part(fact.parts[0]!), parts] : [parts] };
+  const parts = {
+    type: 'object',
+    additionalProperties: false,
+    properties: Object.fromEntries(fact.parts.map((p) => [p.key, part(p)])),
+  };
+  return {
+    description: `${fact.label}. ${fact.howTo}`,
+    anyOf: fact.parts[0]!.key === 'value' ? [part(fact.parts[0]!), parts] : [parts],
+  };
 };
 
 /** What `./bay plan` reads. */
 export function factsSchema(): object {
-  const facts = { type: 'object', additionalProperties: false, properties: Object.fromEntries(factCatalogue.map((f) => [f.id, typedFact(f)])) };
+  const facts = {
+    type: 'object',
+    additionalProperties: false,
+    properties: Object.fromEntries(factCatalogue.map((f) => [f.id, typedFact(f)])),
+  };
   return {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
     title: 'Facts of a job, as ./bay plan reads them',
@@ -32,7 +47,9 @@ export function factsSchema(): object {
       schools: {
         type: 'object',
         additionalProperties: false,
-        properties: Object.fromEntries(schoolQuestions.map((q) => [q.id, { enum: q.sides.map((s) => s.id), description: q.question }])),
+        properties: Object.fromEntries(
+          schoolQuestions.map((q) => [q.id, { enum: q.sides.map((s) => s.id), description: q.question }]),
+        ),
       },
     },
   };
@@ -43,9 +60,16 @@ export const recordsSchema = (): object => ({
   $schema: 'https://json-schema.org/draft/2020-12/schema',
   title: 'Data of records, by kind',
   type: 'object',
-  properties: Object.fromEntries(recordKinds.map((kind) => [kind, z.toJSONSchema(kindSchema(kind).input, { io: 'input' })])),
+  properties: Object.fromEntries(
+    recordKinds.map((kind) => [kind, z.toJSONSchema(kindSchema(kind).input, { io: 'input' })]),
+  ),
   $defs: {
-    stored: { type: 'object', properties: Object.fromEntries(recordKinds.map((kind) => [kind, z.toJSONSchema(storedSchemas[kind], { io: 'output' })])) },
+    stored: {
+      type: 'object',
+      properties: Object.fromEntries(
+        recordKinds.map((kind) => [kind, z.toJSONSchema(storedSchemas[kind], { io: 'output' })]),
+      ),
+    },
   },
 });
 

@@ -48,9 +48,19 @@ const plan = computePlan({
 });
 const shown = {
   fits: plan.fits.map((l) => ({ id: l.def.id, title: l.def.title, ...l.verdict })),
-  kit: plan.kit.map((l) => ({ id: l.def.id, title: l.def.title, state: l.state, because: l.because, needs: l.needs, blanks: l.blanks })),
+  kit: plan.kit.map((l) => ({
+    id: l.def.id,
+    title: l.def.title,
+    state: l.state,
+    because: l.because,
+    needs: l.needs,
+    blanks: l.blanks,
+  })),
   pull: { steps: plan.pull.lines.map((l) => l.def.id), contradictions: plan.pull.contradictions },
-  gates: plan.gates.map((g) => ({ gate: g.gate, lines: g.lines.map((l) => ({ id: l.def.id, mustBe: l.def.mustBe, state: l.state })) })),
+  gates: plan.gates.map((g) => ({
+    gate: g.gate,
+    lines: g.lines.map((l) => ({ id: l.def.id, mustBe: l.def.mustBe, state: l.state })),
+  })),
   circuits: plan.circuits.map((c) => c.def.id),
   waitingFor: Object.fromEntries(plan.waitingFor),
 };

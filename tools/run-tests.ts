@@ -20,7 +20,10 @@ interface Outcome {
 function run(name: string, command: string, args: readonly string[], report?: string): Promise<Outcome> {
   const started = Date.now();
   return new Promise((resolve) => {
-    const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, NO_COLOR: '1', SE_MANAGER_PATH: '/bin/false' } });
+    const child = spawn(command, args, {
+      stdio: ['ignore', 'pipe', 'pipe'],
+      env: { ...process.env, NO_COLOR: '1', SE_MANAGER_PATH: '/bin/false' },
+    });
     let output = '';
     child.stdout.on('data', (d: Buffer) => (output += d.toString()));
     child.stderr.on('data', (d: Buffer) => (output += d.toString()));
@@ -36,7 +39,8 @@ function run(name: string, command: string, args: readonly string[], report?: st
             numFailedTestSuites: number;
           };
           // A file that could not even be loaded has no failed test of its own.
-          const failed = json.numFailedTests > 0 || code === 0 ? json.numFailedTests : Math.max(1, json.numFailedTestSuites);
+          const failed =
+            json.numFailedTests > 0 || code === 0 ? json.numFailedTests : Math.max(1, json.numFailedTestSuites);
           counts = { passed: json.numPassedTests, failed, skipped: json.numPendingTests };
         } catch {
           counts = { passed: 0, failed: 1, skipped: 0 };
@@ -52,7 +56,13 @@ const vitest = (name: string, ...projects: string[]): Promise<Outcome> => {
   return run(
     name,
     'node_modules/.bin/vitest',
-    ['run', ...projects.flatMap((p) => ['--project', p]), '--reporter=default', '--reporter=json', `--outputFile.json=${report}`],
+    [
+      'run',
+      ...projects.flatMap((p) => ['--project', p]),
+      '--reporter=default',
+      '--reporter=json',
+      `--outputFile.json=${report}`,
+    ],
     report,
   );
 };
@@ -95,5 +105,7 @@ for (const [name, start] of wanted) {
         .join('\n')}\n`,
     );
 }
-process.stdout.write(`Tests: ${total.passed} passed, ${total.failed} failed${total.skipped > 0 ? `, ${total.skipped} skipped` : ''}\n`);
+process.stdout.write(
+  `Tests: ${total.passed} passed, ${total.failed} failed${total.skipped > 0 ? `, ${total.skipped} skipped` : ''}\n`,
+);
 process.exit(total.failed === 0 ? 0 : 1);

@@ -37,7 +37,11 @@ const shots: readonly Shot[] = [
   { name: 'sums', path: '/sums?sum=wire', words: 'Wire size' },
   { name: 'fault-night-shift', path: `/jobs/${job('Sorrel')}/start?tab=find`, words: 'Next best test', scheme: 'dark' },
   { name: 'takeover', path: `/jobs/${job('Brockhurst')}/takeover`, words: 'In the middle' },
-  { name: 'photos', path: `/jobs/${job('Wendling')}/photos?photo=00000000-0000-4000-8000-000000000331`, words: 'earth strap' },
+  {
+    name: 'photos',
+    path: `/jobs/${job('Wendling')}/photos?photo=00000000-0000-4000-8000-000000000331`,
+    words: 'earth strap',
+  },
   { name: 'bench-phone', path: '/bench', words: 'Free next', width: 390, height: 844 },
 ];
 

@@ -10,9 +10,19 @@ import * as schools from './schools.ts';
 import type { Endpoint } from './endpoint.ts';
 
 /** Every endpoint there is, for the OpenAPI document and for tests that walk them. */
-export const endpoints: readonly [name: string, endpoint: Endpoint][] = [crew, clock, jobs, facts, records, logbook, schools, calc, handover].flatMap(
-  (module) =>
-    Object.entries(module).filter(
-      (pair): pair is [string, Endpoint] => typeof pair[1] === 'object' && pair[1] !== null && 'method' in pair[1] && 'path' in pair[1],
-    ),
+export const endpoints: readonly [name: string, endpoint: Endpoint][] = [
+  crew,
+  clock,
+  jobs,
+  facts,
+  records,
+  logbook,
+  schools,
+  calc,
+  handover,
+].flatMap((module) =>
+  Object.entries(module).filter(
+    (pair): pair is [string, Endpoint] =>
+      typeof pair[1] === 'object' && pair[1] !== null && 'method' in pair[1] && 'path' in pair[1],
+  ),
 );

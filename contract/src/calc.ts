@@ -35,7 +35,9 @@ export const runCalculator = endpoint({
   params: z.object({ name: z.string() }),
   body: z.object({ inputs: z.record(z.string(), z.string().max(200)) }),
   reply: z.object({
-    results: z.array(z.object({ label: z.string(), value: z.union([z.number(), z.string()]), unit: z.string(), shown: z.string() })),
+    results: z.array(
+      z.object({ label: z.string(), value: z.union([z.number(), z.string()]), unit: z.string(), shown: z.string() }),
+    ),
     because: z.string(),
     source: z.string(),
   }),

@@ -20,7 +20,15 @@ export const clockRow = z.object({
   estimate: z.array(z.number()).nullable(),
   startedAt: z.string(),
   endedAt: z.string().nullable(),
-  corrections: z.array(z.object({ reason: z.string(), by: z.string(), at: z.string(), startedAt: z.string(), endedAt: z.string().nullable() })),
+  corrections: z.array(
+    z.object({
+      reason: z.string(),
+      by: z.string(),
+      at: z.string(),
+      startedAt: z.string(),
+      endedAt: z.string().nullable(),
+    }),
+  ),
   revision: z.number(),
 });
 export type ClockRow = z.infer<typeof clockRow>;
@@ -40,7 +48,10 @@ export const startClock = endpoint({
       work: z.enum(workKinds),
       redoes: z.string().trim().max(300).optional(),
     })
-    .refine((b) => b.work !== 'rework' || (b.redoes ?? '').length >= 3, { path: ['redoes'], message: 'Rework names what it redoes.' }),
+    .refine((b) => b.work !== 'rework' || (b.redoes ?? '').length >= 3, {
+      path: ['redoes'],
+      message: 'Rework names what it redoes.',
+    }),
   reply: z.object({ clock: clockRow }),
 });
 export const stopClock = endpoint({

@@ -12,7 +12,14 @@ export const commissioningKinds = {
     }),
     { acts: ['override', 'voided'] },
   ),
-  priming: kind<'priming'>(z.object({ way: text(60), bar: amount.min(0).max(20), seconds: amount.min(0).max(3600), note: text(300).optional() })),
+  priming: kind<'priming'>(
+    z.object({
+      way: text(60),
+      bar: amount.min(0).max(20),
+      seconds: amount.min(0).max(3600),
+      note: text(300).optional(),
+    }),
+  ),
   attempt: kind<'attempt'>(
     z.object({
       number: z.number().int().min(1),

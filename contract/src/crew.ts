@@ -6,7 +6,14 @@ export const roles = ['manager', 'technician', 'onlooker'] as const;
 export const role = z.enum(roles);
 export type Role = z.infer<typeof role>;
 
-export const person = z.object({ id, name: z.string(), initials: z.string(), role, hasPin: z.boolean(), signsIn: z.boolean() });
+export const person = z.object({
+  id,
+  name: z.string(),
+  initials: z.string(),
+  role,
+  hasPin: z.boolean(),
+  signsIn: z.boolean(),
+});
 export type Person = z.infer<typeof person>;
 
 export const shop = z.object({ id, name: z.string(), bays: z.array(z.string()) });
@@ -31,7 +38,13 @@ export const me = z.object({
 });
 export type Me = z.infer<typeof me>;
 
-export const getMe = endpoint({ method: 'get', path: '/api/me', summary: 'Who is signed in on this device', access: 'open', reply: me });
+export const getMe = endpoint({
+  method: 'get',
+  path: '/api/me',
+  summary: 'Who is signed in on this device',
+  access: 'open',
+  reply: me,
+});
 export const setUpShop = endpoint({
   method: 'post',
   path: '/api/setup',
@@ -48,8 +61,20 @@ export const signIn = endpoint({
   body: z.object({ email, password: z.string().max(200) }),
   reply: me,
 });
-export const signOut = endpoint({ method: 'post', path: '/api/sign-out', summary: 'Sign this device out of the shop', access: 'open', reply: me });
-export const lockTablet = endpoint({ method: 'post', path: '/api/lock', summary: 'Nobody at this tablet; the shop stays', access: 'shop', reply: me });
+export const signOut = endpoint({
+  method: 'post',
+  path: '/api/sign-out',
+  summary: 'Sign this device out of the shop',
+  access: 'open',
+  reply: me,
+});
+export const lockTablet = endpoint({
+  method: 'post',
+  path: '/api/lock',
+  summary: 'Nobody at this tablet; the shop stays',
+  access: 'shop',
+  reply: me,
+});
 export const switchPerson = endpoint({
   method: 'post',
   path: '/api/switch',
@@ -164,7 +189,8 @@ export type WaitingItem = z.infer<typeof waitingItem>;
 export const readWaiting = endpoint({
   method: 'get',
   path: '/api/waiting',
-  summary: 'What waits for you: steps given to you, questions, approvals, signatures, readings asked for, second signatures, forgotten clocks',
+  summary:
+    'What waits for you: steps given to you, questions, approvals, signatures, readings asked for, second signatures, forgotten clocks',
   access: 'look',
   reply: z.object({ items: z.array(waitingItem) }),
 });

@@ -3,7 +3,12 @@ import { z } from 'zod';
 export type Method = 'get' | 'post' | 'put' | 'delete';
 
 /** One endpoint: the server registers a handler for it, the web calls it, the OpenAPI document is made from it. */
-export interface Endpoint<P extends z.ZodType = z.ZodType, Q extends z.ZodType = z.ZodType, B extends z.ZodType = z.ZodType, R extends z.ZodType = z.ZodType> {
+export interface Endpoint<
+  P extends z.ZodType = z.ZodType,
+  Q extends z.ZodType = z.ZodType,
+  B extends z.ZodType = z.ZodType,
+  R extends z.ZodType = z.ZodType,
+> {
   method: Method;
   /** Express form: `/api/jobs/:jobId`. */
   path: string;
@@ -65,8 +70,12 @@ const longestWait = 60 * 24 * 3_600_000;
  * A command carries an id made by the client: sent twice, it is done once and answers the same. `agoMs` is how long ago it was
  * done when it is sent, milliseconds by the device's own clock, for what waited on a device without a network.
  */
-export const command = { commandId: id, agoMs: z.number().int().min(0).max(longestWait, 'Done longer ago than two months.').optional() };
-export const line = (max: number): z.ZodString => z.string().trim().min(1, 'Nothing typed.').max(max, `At most ${max} characters.`);
+export const command = {
+  commandId: id,
+  agoMs: z.number().int().min(0).max(longestWait, 'Done longer ago than two months.').optional(),
+};
+export const line = (max: number): z.ZodString =>
+  z.string().trim().min(1, 'Nothing typed.').max(max, `At most ${max} characters.`);
 export const isoDate = z.iso.date();
 
 /** What a refusal is, for programs: stable, whatever its sentence says. */

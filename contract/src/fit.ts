@@ -8,11 +8,24 @@ export const fitKinds = {
     z.object({
       judged: z.object({ word: verdictWord, why: text(300).min(3, 'Say why.') }).optional(),
       trial: z
-        .object({ word: verdictWord, gapMm: amount.optional(), place: text(120).min(2, 'Say where it was read.'), condition: z.enum(['cold', 'hot']) })
+        .object({
+          word: verdictWord,
+          gapMm: amount.optional(),
+          place: text(120).min(2, 'Say where it was read.'),
+          condition: z.enum(['cold', 'hot']),
+        })
         .optional(),
-      resolution: z.object({ text: text(500).min(3, 'Say what is done.'), kit: z.array(z.string()).max(20), asked: z.array(z.string()).max(30) }).optional(),
+      resolution: z
+        .object({
+          text: text(500).min(3, 'Say what is done.'),
+          kit: z.array(z.string()).max(20),
+          asked: z.array(z.string()).max(30),
+        })
+        .optional(),
     }),
     { acts: ['judged', 'trial', 'resolution'], signed: 'once' },
   ),
-  candidate: kind<'candidate'>(z.object({ cost: amount.min(0).optional(), note: text(300).optional() }), { money: ['cost'] }),
+  candidate: kind<'candidate'>(z.object({ cost: amount.min(0).optional(), note: text(300).optional() }), {
+    money: ['cost'],
+  }),
 };

@@ -33,7 +33,13 @@ export const takeOver = endpoint({
   reply: z.object({ at: z.string() }),
 });
 
-export const customerLink = z.object({ id, madeBy: z.string(), madeAt: z.string(), endsAt: z.string(), revoked: z.boolean() });
+export const customerLink = z.object({
+  id,
+  madeBy: z.string(),
+  madeAt: z.string(),
+  endsAt: z.string(),
+  revoked: z.boolean(),
+});
 export const listLinks = endpoint({
   method: 'get',
   path: '/api/jobs/:jobId/links',
@@ -72,7 +78,12 @@ export const customerView = z.object({
   promised: z.string().nullable(),
   waitsFor: z.array(z.object({ what: z.string(), due: z.string().nullable() })),
   asks: z.array(
-    z.object({ key: id, what: z.string(), amount: z.number().nullable(), answer: z.object({ yes: z.boolean(), text: z.string(), at: z.string() }).nullable() }),
+    z.object({
+      key: id,
+      what: z.string(),
+      amount: z.number().nullable(),
+      answer: z.object({ yes: z.boolean(), text: z.string(), at: z.string() }).nullable(),
+    }),
   ),
 });
 export type CustomerView = z.infer<typeof customerView>;

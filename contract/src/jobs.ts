@@ -38,7 +38,11 @@ export const jobHead = z.object({
 });
 export type JobHead = z.infer<typeof jobHead>;
 
-export const stripState = z.object({ kind: z.enum(['held', 'waits', 'stop', 'free']), title: z.string(), sentence: z.string() });
+export const stripState = z.object({
+  kind: z.enum(['held', 'waits', 'stop', 'free']),
+  title: z.string(),
+  sentence: z.string(),
+});
 export const strip = jobHead.extend({
   state: stripState,
   doing: z.string(),
@@ -63,7 +67,9 @@ export const readFloor = endpoint({
         name: z.string(),
         initials: z.string(),
         role: z.string(),
-        on: z.object({ jobId: id, number: z.string(), bay: z.string().nullable(), what: z.string(), since: z.string() }).nullable(),
+        on: z
+          .object({ jobId: id, number: z.string(), bay: z.string().nullable(), what: z.string(), since: z.string() })
+          .nullable(),
       }),
     ),
   }),
@@ -151,13 +157,16 @@ const names = (most: number) =>
 export const readJobParts = endpoint({
   method: 'get',
   path: '/api/jobs/:jobId/parts',
-  summary: 'Only those parts of a job that a change named: facts by id, records as kind:key, the book after a line, the head, running clocks',
+  summary:
+    'Only those parts of a job that a change named: facts by id, records as kind:key, the book after a line, the head, running clocks',
   access: 'look',
   params: z.object({ jobId: id }),
   query: z.object({
     facts: names(50).optional(),
     records: names(50)
-      .transform((all) => all.map((one) => ({ kind: one.slice(0, one.indexOf(':')), key: one.slice(one.indexOf(':') + 1) })))
+      .transform((all) =>
+        all.map((one) => ({ kind: one.slice(0, one.indexOf(':')), key: one.slice(one.indexOf(':') + 1) })),
+      )
       .optional(),
     logAfter: z.coerce.number().int().min(0).optional(),
     head: z.stringbool().optional(),
@@ -244,7 +253,12 @@ export const moveUnit = endpoint({
   summary: 'Move a unit: to a job in a role, or to the shelf; its facts go with it',
   access: 'work',
   params: z.object({ unitId: id }),
-  body: z.object({ ...command, place: line(60), job: z.object({ jobId: id, role: z.enum(unitRoles) }).nullable(), leaveJobId: id.optional() }),
+  body: z.object({
+    ...command,
+    place: line(60),
+    job: z.object({ jobId: id, role: z.enum(unitRoles) }).nullable(),
+    leaveJobId: id.optional(),
+  }),
   reply: z.object({ unitId: id }),
 });
 
@@ -263,7 +277,11 @@ export const find = endpoint({
   summary: 'Find jobs, units, parts and people',
   access: 'look',
   query: z.object({ q: z.string().trim().max(80) }),
-  reply: z.object({ hits: z.array(z.object({ kind: z.enum(['job', 'unit', 'part']), title: z.string(), detail: z.string(), to: z.string() })) }),
+  reply: z.object({
+    hits: z.array(
+      z.object({ kind: z.enum(['job', 'unit', 'part']), title: z.string(), detail: z.string(), to: z.string() }),
+    ),
+  }),
 });
 
 export const readPart = endpoint({

@@ -26,7 +26,10 @@ export interface KindSchema<K extends RecordKind = RecordKind> {
 }
 
 /** Declares a kind; what is left out is nobody and nothing. */
-export const kind = <K extends RecordKind>(input: KindSchema<K>['input'], more: Partial<Omit<KindSchema, 'input'>> = {}): KindSchema<K> => ({
+export const kind = <K extends RecordKind>(
+  input: KindSchema<K>['input'],
+  more: Partial<Omit<KindSchema, 'input'>> = {},
+): KindSchema<K> => ({
   input,
   acts: [],
   signed: 'each-change',

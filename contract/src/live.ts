@@ -4,7 +4,12 @@ import { id } from './endpoint.ts';
 
 /** One thing that changed: small, because a notification carries little; a device fetches what it shows of it. */
 export const change = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('record'), record: z.custom<RecordKind>((v) => typeof v === 'string'), key: z.string(), revision: z.number() }),
+  z.object({
+    kind: z.literal('record'),
+    record: z.custom<RecordKind>((v) => typeof v === 'string'),
+    key: z.string(),
+    revision: z.number(),
+  }),
   z.object({ kind: z.literal('fact'), factId: z.string(), revision: z.number() }),
   z.object({ kind: z.literal('log'), entryId: z.number() }),
   /** The job's own row, or which units serve it. */

@@ -8,10 +8,13 @@ import { recordRow } from './record-row.ts';
 const share = amount.min(0).max(1);
 
 export const logbookKinds = {
-  hold: kind<'hold'>(z.object({ waitsFor: text(200).min(2, 'Say what it waits for.'), due: isoDate.optional(), released: act }), {
-    acts: ['released'],
-    signed: 'once',
-  }),
+  hold: kind<'hold'>(
+    z.object({ waitsFor: text(200).min(2, 'Say what it waits for.'), due: isoDate.optional(), released: act }),
+    {
+      acts: ['released'],
+      signed: 'once',
+    },
+  ),
   bag: kind<'bag'>(
     z.object({
       what: text(200).min(2, 'Say what is in the bag.'),
@@ -45,7 +48,14 @@ export const logbookKinds = {
       back: z.boolean(),
     }),
   ),
-  photo: kind<'photo'>(z.object({ caption: text(200), about: text(120).optional(), width: z.number().int().positive(), height: z.number().int().positive() })),
+  photo: kind<'photo'>(
+    z.object({
+      caption: text(200),
+      about: text(120).optional(),
+      width: z.number().int().positive(),
+      height: z.number().int().positive(),
+    }),
+  ),
   pin: kind<'pin'>(
     z.object({
       photoId: id,
@@ -132,7 +142,11 @@ export const searchLog = endpoint({
   path: '/api/log',
   summary: 'Search the words of every logbook of the shop, or of one job',
   access: 'look',
-  query: z.object({ q: z.string().trim().min(2, 'Two letters or more.').max(120), jobId: id.optional(), limit: count(100, 40) }),
+  query: z.object({
+    q: z.string().trim().min(2, 'Two letters or more.').max(120),
+    jobId: id.optional(),
+    limit: count(100, 40),
+  }),
   reply: z.object({ hits: z.array(logHit) }),
 });
 
@@ -168,7 +182,8 @@ export const undoCommand = endpoint({
 export const undoSeconds = 30;
 
 export const photoSizes = ['original', 'screen', 'thumb'] as const;
-export const photoPath = (photoId: string, size: (typeof photoSizes)[number]): string => `/api/photos/${photoId}/${size}`;
+export const photoPath = (photoId: string, size: (typeof photoSizes)[number]): string =>
+  `/api/photos/${photoId}/${size}`;
 export const readPhoto = endpoint({
   method: 'get',
   path: '/api/photos/:photoId/:size',

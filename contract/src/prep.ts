@@ -4,10 +4,21 @@ import { boltedRoles } from '@bay/core/prep';
 import { amount, kind, text } from './kind.ts';
 
 export const prepKinds = {
-  sheet: kind<'sheet'>(z.object({ sheet: text(20), place: text(10), readings: z.record(z.string(), amount), typed: z.record(z.string(), z.string()) })),
+  sheet: kind<'sheet'>(
+    z.object({
+      sheet: text(20),
+      place: text(10),
+      readings: z.record(z.string(), amount),
+      typed: z.record(z.string(), z.string()),
+    }),
+  ),
   limits: kind<'limits'>(z.object({ limits: z.record(z.string(), amount), source: text(200) })),
   joint: kind<'joint'>(
-    z.object({ name: text(80).min(2, 'Name the joint.'), on: z.enum(boltedRoles).default('engine'), bolts: z.number().int().min(1).max(60) }),
+    z.object({
+      name: text(80).min(2, 'Name the joint.'),
+      on: z.enum(boltedRoles).default('engine'),
+      bolts: z.number().int().min(1).max(60),
+    }),
   ),
   torque: kind<'torque'>(
     z.object({

@@ -41,7 +41,9 @@ export const recordKinds = Object.keys(kinds) as [RecordKind, ...RecordKind[]];
 export const kindSchema = (kind: RecordKind): KindSchema => kinds[kind];
 
 /** What is stored of a kind, by its schema; core holds the same as a type, and a test holds the two together. */
-export const storedSchemas = Object.fromEntries(recordKinds.map((k) => [k, storedSchema(kindSchema(k))])) as unknown as {
+export const storedSchemas = Object.fromEntries(
+  recordKinds.map((k) => [k, storedSchema(kindSchema(k))]),
+) as unknown as {
   readonly [K in RecordKind]: z.ZodType<RecordData<K>>;
 };
 
@@ -63,7 +65,8 @@ export const putRecord = endpoint({
 export const countersign = endpoint({
   method: 'post',
   path: '/api/jobs/:jobId/records/:kind/:key/second',
-  summary: 'The second person signs what wants two: in their own session, or at a shared tablet with their name and PIN',
+  summary:
+    'The second person signs what wants two: in their own session, or at a shared tablet with their name and PIN',
   access: 'work',
   params: target,
   body: z.object({

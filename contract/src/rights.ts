@@ -11,4 +11,5 @@ export const rights = {
 } as const satisfies Record<string, readonly Role[]>;
 export type Right = keyof typeof rights;
 
-export const may = (role: Role | undefined, right: Right): boolean => role !== undefined && (rights[right] as readonly Role[]).includes(role);
+export const may = (role: Role | undefined, right: Right): boolean =>
+  role !== undefined && (rights[right] as readonly Role[]).includes(role);

@@ -3,7 +3,9 @@ import { command, endpoint } from './endpoint.ts';
 import { kind, text } from './kind.ts';
 
 export const schoolKinds = {
-  school: kind<'school'>(z.object({ side: text(60), reason: text(300).min(3, 'A job that differs from the shop says why.') })),
+  school: kind<'school'>(
+    z.object({ side: text(60), reason: text(300).min(3, 'A job that differs from the shop says why.') }),
+  ),
 };
 
 export const readSchools = endpoint({

@@ -52,7 +52,9 @@ export function makeApp(parts: AppParts): Express {
   app.disable('x-powered-by');
   app.set('trust proxy', 'loopback');
   app.use(headers());
-  app.use(pinoHttp({ logger: log, genReqId: requestId, autoLogging: { ignore: (req) => !req.url?.startsWith('/api') } }));
+  app.use(
+    pinoHttp({ logger: log, genReqId: requestId, autoLogging: { ignore: (req) => !req.url?.startsWith('/api') } }),
+  );
   app.get('/healthz', (_req, res) => void res.json({ ok: true }));
   app.get('/readyz', async (_req, res) => {
     const database = await pool.query('select 1').then(
@@ -76,7 +78,9 @@ export function makeApp(parts: AppParts): Express {
   app.use(
     '/api',
     express.json({ limit: '200kb' }),
-    sessions(pool, parts.secret, parts.secure, (said) => log.warn({ said: said.map(String) }, 'the session store failed')),
+    sessions(pool, parts.secret, parts.secure, (said) =>
+      log.warn({ said: said.map(String) }, 'the session store failed'),
+    ),
   );
   app.use((req, res, next) => (req.path.startsWith('/api/') ? fromOurPages(req, res, next) : next()));
   const on = new Registry(app, db);

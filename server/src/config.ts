@@ -27,13 +27,20 @@ export type PhotoPlace =
 
 const settings = z
   .object({
-    DATABASE_URL: z.string('DATABASE_URL is not set. Start with ./bay demo, or set it.').regex(/^postgres(ql)?:\/\//, 'DATABASE_URL begins with postgres://.'),
-    SESSION_SECRET: z.string('SESSION_SECRET is not set (16 characters or more).').min(16, 'SESSION_SECRET is too short: 16 characters or more.'),
+    DATABASE_URL: z
+      .string('DATABASE_URL is not set. Start with ./bay demo, or set it.')
+      .regex(/^postgres(ql)?:\/\//, 'DATABASE_URL begins with postgres://.'),
+    SESSION_SECRET: z
+      .string('SESSION_SECRET is not set (16 characters or more).')
+      .min(16, 'SESSION_SECRET is too short: 16 characters or more.'),
     PORT: number('PORT', 1, 65_535, 4170),
     HOST: z.string().optional().default('127.0.0.1'),
     WEB_DIR: z.string().optional(),
     LOG_LEVEL: z
-      .enum(['fatal', 'error', 'warn', 'info', 'debug', 'trace', 'silent'], 'LOG_LEVEL is one of fatal, error, warn, info, debug, trace, silent.')
+      .enum(
+        ['fatal', 'error', 'warn', 'info', 'debug', 'trace', 'silent'],
+        'LOG_LEVEL is one of fatal, error, warn, info, debug, trace, silent.',
+      )
       .default('info'),
     SECURE_COOKIES: yes('SECURE_COOKIES'),
     METRICS_OPEN: yes('METRICS_OPEN'),
@@ -56,11 +63,22 @@ const settings = z
     };
     const photos = (): PhotoPlace => {
       if (env.PHOTOS === 'database') return { kind: 'database' };
-      const [kind, rest] = [env.PHOTOS.slice(0, env.PHOTOS.indexOf(':')), env.PHOTOS.slice(env.PHOTOS.indexOf(':') + 1)];
+      const [kind, rest] = [
+        env.PHOTOS.slice(0, env.PHOTOS.indexOf(':')),
+        env.PHOTOS.slice(env.PHOTOS.indexOf(':') + 1),
+      ];
       if (kind === 'folder' && rest.startsWith('/')) return { kind, folder: rest };
       if (kind !== 'bucket' || rest === '') return refuse('PHOTOS is "database", "folder:/path" or "bucket:name".');
-      if (!env.S3_ENDPOINT || !env.S3_KEY || !env.S3_SECRET) return refuse('PHOTOS names a bucket: S3_ENDPOINT, S3_KEY and S3_SECRET belong to it.');
-      return { kind, bucket: rest, endpoint: env.S3_ENDPOINT, region: env.S3_REGION, accessKeyId: env.S3_KEY, secretAccessKey: env.S3_SECRET };
+      if (!env.S3_ENDPOINT || !env.S3_KEY || !env.S3_SECRET)
+        return refuse('PHOTOS names a bucket: S3_ENDPOINT, S3_KEY and S3_SECRET belong to it.');
+      return {
+        kind,
+        bucket: rest,
+        endpoint: env.S3_ENDPOINT,
+        region: env.S3_REGION,
+        accessKeyId: env.S3_KEY,
+        secretAccessKey: env.S3_SECRET,
+      };
     };
     return {
       databaseUrl: env.DATABASE_URL,
@@ -81,7 +99,11 @@ const settings = z
 export type Config = z.output<typeof settings>;
 
 /** Reads the settings; gives one sentence for each that cannot be taken. */
-export function readConfig(env: Readonly<Record<string, string | undefined>>): { ok: true; config: Config } | { ok: false; sentences: string[] } {
+export function readConfig(
+  env: Readonly<Record<string, string | undefined>>,
+): { ok: true; config: Config } | { ok: false; sentences: string[] } {
   const read = settings.safeParse(env);
-  return read.success ? { ok: true, config: read.data } : { ok: false, sentences: read.error.issues.map((i) => i.message) };
+  return read.success
+    ? { ok: true, config: read.data }
+    : { ok: false, sentences: read.error.issues.map((i) => i.message) };
 }

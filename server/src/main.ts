@@ -21,7 +21,10 @@ async function run(config: Config): Promise<void> {
   const photos = openPhotoStore(config.photos, db);
   const feed = new LiveFeed(url, log);
   await feed.start();
-  const worker = config.workers > 0 ? await startWorker({ url, pool, photos, log, keepRepliesDays: config.keepRepliesDays }, config.workers) : undefined;
+  const worker =
+    config.workers > 0
+      ? await startWorker({ url, pool, photos, log, keepRepliesDays: config.keepRepliesDays }, config.workers)
+      : undefined;
   let stopping = false;
   const app = makeApp({
     db,

@@ -41,4 +41,9 @@ export const startWorker = (parts: WorkerParts, concurrency: number): Promise<Ru
 
 /** Does what waits now and ends; for tests. */
 export const workOnce = (parts: WorkerParts): Promise<void> =>
-  runOnce({ connectionString: parts.url, noHandleSignals: true, taskList: tasksOf(parts), logger: queueLogger(parts.log) });
+  runOnce({
+    connectionString: parts.url,
+    noHandleSignals: true,
+    taskList: tasksOf(parts),
+    logger: queueLogger(parts.log),
+  });

@@ -30,14 +30,20 @@ const client = new QueryClient({
   },
 });
 
-if ('serviceWorker' in navigator && import.meta.env.PROD) void navigator.serviceWorker.register('/sw.js').catch(() => undefined);
+if ('serviceWorker' in navigator && import.meta.env.PROD)
+  void navigator.serviceWorker.register('/sw.js').catch(() => undefined);
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <MantineProvider theme={theme} defaultColorScheme="auto">
       <PersistQueryClientProvider
         client={client}
-        persistOptions={{ persister, maxAge: keepDays * 86_400_000, buster: '3', dehydrateOptions: { shouldDehydrateQuery: worthKeeping } }}
+        persistOptions={{
+          persister,
+          maxAge: keepDays * 86_400_000,
+          buster: '3',
+          dehydrateOptions: { shouldDehydrateQuery: worthKeeping },
+        }}
         onSuccess={() => {
           recall(client.getQueryData(keys.me));
           // What was kept is shown at once and read again at once: it is only what stood here last time.

@@ -47,7 +47,12 @@ const measure = (key: string, label: string, unit: string, example: string, opti
   example,
   ...(optional ? { optional } : {}),
 });
-const choice = (key: string, label: string, options: readonly string[]): CalcInput => ({ key, label, options, example: options[0]! });
+const choice = (key: string, label: string, options: readonly string[]): CalcInput => ({
+  key,
+  label,
+  options,
+  example: options[0]!,
+});
 
 /** Every calculator. Screens, the API, the docs and `./bay calc` read this list. */
 export const calculators: readonly Calculator[] = [
@@ -108,11 +113,20 @@ export const calculators: readonly Calculator[] = [
     name: 'wire',
     title: 'Wire size, fuse and voltage drop',
     source: 'IEC 60028; limits common practice, the cable maker first',
-    inputs: [measure('current', 'Current', 'A', '12'), measure('length', 'Length one way', 'm', '4.2'), choice('load', 'Load', Object.keys(sums.dropLimits))],
+    inputs: [
+      measure('current', 'Current', 'A', '12'),
+      measure('length', 'Length one way', 'm', '4.2'),
+      choice('load', 'Load', Object.keys(sums.dropLimits)),
+    ],
     run: (v) => {
       const w = sums.chooseWire(v.num('current'), v.num('length'), v.word('load') as sums.LoadKind);
       return {
-        results: [out('Wire', w.areaMm2, 'mm²'), out('Fuse', w.fuseA, 'A'), out('Volts lost', w.dropV, 'V'), say('Decided by', w.decidedBy)],
+        results: [
+          out('Wire', w.areaMm2, 'mm²'),
+          out('Fuse', w.fuseA, 'A'),
+          out('Volts lost', w.dropV, 'V'),
+          say('Decided by', w.decidedBy),
+        ],
         because: `2 × ${v.num('current')} A × ${v.num('length')} m × 0.017241 / ${w.areaMm2} mm² × 1.24 (80 °C) = ${w.dropV.toFixed(2)} V, ${w.limitV} V allowed`,
       };
     },
@@ -121,21 +135,35 @@ export const calculators: readonly Calculator[] = [
     name: 'drop',
     title: 'Voltage drop of a given wire',
     source: 'IEC 60028; ASTM B258 for gauges',
-    inputs: [measure('current', 'Current', 'A', '12'), measure('length', 'Length one way', 'm', '4.2'), measure('area', 'Wire', 'mm²', '2.5')],
+    inputs: [
+      measure('current', 'Current', 'A', '12'),
+      measure('length', 'Length one way', 'm', '4.2'),
+      measure('area', 'Wire', 'mm²', '2.5'),
+    ],
     run: (v) => {
       const d = sums.voltageDrop(v.num('current'), v.num('length'), v.num('area'));
-      return { results: [out('Volts lost, warm', d, 'V', 3)], because: `2 × ${v.num('current')} × ${v.num('length')} × 0.017241 / ${v.num('area')} × 1.24` };
+      return {
+        results: [out('Volts lost, warm', d, 'V', 3)],
+        because: `2 × ${v.num('current')} × ${v.num('length')} × 0.017241 / ${v.num('area')} × 1.24`,
+      };
     },
   },
   {
     name: 'sling',
     title: 'Load in a sling leg',
     source: 'ASME B30.9, geometry',
-    inputs: [measure('load', 'Load', 'kg', '180'), measure('legs', 'Legs', '', '2'), measure('angle', 'Leg angle from level', 'deg', '60')],
+    inputs: [
+      measure('load', 'Load', 'kg', '180'),
+      measure('legs', 'Legs', '', '2'),
+      measure('angle', 'Leg angle from level', 'deg', '60'),
+    ],
     run: (v) => {
       const f = sums.slingLoadFactor(v.num('angle'));
       return {
-        results: [out('Load factor', f, '', 3), out('Each leg carries', sums.slingLegKg(v.num('load'), v.num('legs'), v.num('angle')), 'kg')],
+        results: [
+          out('Load factor', f, '', 3),
+          out('Each leg carries', sums.slingLegKg(v.num('load'), v.num('legs'), v.num('angle')), 'kg'),
+        ],
         because: `${v.num('load')} kg / ${Math.min(v.num('legs'), 2)} legs counted × 1/sin ${v.num('angle')}° (${f.toFixed(3)})`,
       };
     },
@@ -148,7 +176,10 @@ export const calculators: readonly Calculator[] = [
     run: (v) => {
       const low = sums.jointSpeedRatio(v.num('angle'), 90);
       const high = sums.jointSpeedRatio(v.num('angle'), 0);
-      return { results: [out('Slowest', low, '', 4), out('Fastest', high, '', 4)], because: `cos β and 1 / cos β at β = ${v.num('angle')}°` };
+      return {
+        results: [out('Slowest', low, '', 4), out('Fastest', high, '', 4)],
+        because: `cos β and 1 / cos β at β = ${v.num('angle')}°`,
+      };
     },
   },
   {
@@ -172,7 +203,11 @@ export const calculators: readonly Calculator[] = [
     name: 'belt',
     title: 'Length of an accessory belt over two pulleys',
     source: 'open-belt geometry',
-    inputs: [measure('large', 'Large pulley', 'mm', '150'), measure('small', 'Small pulley', 'mm', '60'), measure('centres', 'Centres', 'mm', '320')],
+    inputs: [
+      measure('large', 'Large pulley', 'mm', '150'),
+      measure('small', 'Small pulley', 'mm', '60'),
+      measure('centres', 'Centres', 'mm', '320'),
+    ],
     run: (v) => ({
       results: [
         out('Belt length', sums.openBeltMm(v.num('large'), v.num('small'), v.num('centres')), 'mm', 1),
@@ -185,7 +220,11 @@ export const calculators: readonly Calculator[] = [
     name: 'displacement',
     title: 'Engine size',
     source: 'geometry',
-    inputs: [measure('bore', 'Bore', 'mm', '86'), measure('stroke', 'Stroke', 'mm', '86'), measure('cylinders', 'Cylinders', '', '4')],
+    inputs: [
+      measure('bore', 'Bore', 'mm', '86'),
+      measure('stroke', 'Stroke', 'mm', '86'),
+      measure('cylinders', 'Cylinders', '', '4'),
+    ],
     run: (v) => ({
       results: [out('Engine size', sums.displacementCm3(v.num('bore'), v.num('stroke'), v.num('cylinders')), 'cm³')],
       because: `π/4 × ${v.num('bore')}² × ${v.num('stroke')} × ${v.num('cylinders')}`,
@@ -212,7 +251,10 @@ export const calculators: readonly Calculator[] = [
         deckCm3: sums.discCm3(v.num('bore'), v.num('deck')),
         dishCm3: v.num('dish'),
       });
-      return { results: [out('Compression ratio', ratio, '', 2)], because: `(${swept.toFixed(1)} cm³ + volume above the piston) / volume above the piston` };
+      return {
+        results: [out('Compression ratio', ratio, '', 2)],
+        because: `(${swept.toFixed(1)} cm³ + volume above the piston) / volume above the piston`,
+      };
     },
   },
   {
@@ -230,20 +272,30 @@ export const calculators: readonly Calculator[] = [
     title: 'Least ring gap',
     source: 'common practice, street use; the ring maker first',
     inputs: [measure('bore', 'Bore', 'mm', '86')],
-    run: (v) => ({ results: [out('Least gap', sums.ringGapMm(v.num('bore')), 'mm', 3)], because: `0.004 × ${v.num('bore')} mm` }),
+    run: (v) => ({
+      results: [out('Least gap', sums.ringGapMm(v.num('bore')), 'mm', 3)],
+      because: `0.004 × ${v.num('bore')} mm`,
+    }),
   },
   {
     name: 'bearing-clearance',
     title: 'Bearing clearance wanted',
     source: 'common practice; the maker first',
     inputs: [measure('journal', 'Journal', 'mm', '55')],
-    run: (v) => ({ results: [out('Clearance', sums.bearingClearanceMm(v.num('journal')), 'mm', 3)], because: `0.001 × ${v.num('journal')} mm + 0.0127 mm` }),
+    run: (v) => ({
+      results: [out('Clearance', sums.bearingClearanceMm(v.num('journal')), 'mm', 3)],
+      because: `0.001 × ${v.num('journal')} mm + 0.0127 mm`,
+    }),
   },
   {
     name: 'injector',
     title: 'Injector flow at another pressure',
     source: 'orifice equation',
-    inputs: [measure('flow', 'Flow as rated', 'mL/min', '315'), measure('rated', 'At pressure', 'bar', '3'), measure('pressure', 'Pressure here', 'bar', '4')],
+    inputs: [
+      measure('flow', 'Flow as rated', 'mL/min', '315'),
+      measure('rated', 'At pressure', 'bar', '3'),
+      measure('pressure', 'Pressure here', 'bar', '4'),
+    ],
     run: (v) => ({
       results: [out('Flow', sums.injectorFlowAt(v.num('flow'), v.num('rated'), v.num('pressure')), 'mL/min')],
       because: `${v.num('flow')} × √(${v.num('pressure')} / ${v.num('rated')})`,
@@ -268,7 +320,10 @@ export const calculators: readonly Calculator[] = [
     source: 'ASHRAE Fundamentals (freezing, memory); Antoine equation for water (boiling)',
     inputs: [measure('glycol', 'Glycol by volume', '%', '50 %'), measure('cap', 'Cap', 'bar', '1.03')],
     run: (v) => ({
-      results: [out('Freezes near', sums.coolantFreezesC(v.num('glycol') / 100), '°C', 0), out('Water boils at', sums.waterBoilsC(v.num('cap')), '°C', 0)],
+      results: [
+        out('Freezes near', sums.coolantFreezesC(v.num('glycol') / 100), '°C', 0),
+        out('Water boils at', sums.waterBoilsC(v.num('cap')), '°C', 0),
+      ],
       because: `${v.num('glycol')} % between table points; ${v.num('cap')} bar over 1.013 bar`,
     }),
   },
@@ -287,7 +342,10 @@ export const calculators: readonly Calculator[] = [
       if (d === undefined) throw new RangeError(`"${v.word('tyre')}" is not a tyre size: write it like 205/55 R16.`);
       const round = Math.PI * d * 0.97;
       return {
-        results: [out('Engine speed', sums.engineRpmAt(v.num('speed'), round, v.num('gear'), v.num('axle')), 'rpm'), out('Tyre diameter', d, 'mm', 1)],
+        results: [
+          out('Engine speed', sums.engineRpmAt(v.num('speed'), round, v.num('gear'), v.num('axle')), 'rpm'),
+          out('Tyre diameter', d, 'mm', 1),
+        ],
         because: `${v.num('speed')} km/h over ${round.toFixed(0)} mm a turn × ${v.num('gear')} × ${v.num('axle')}`,
       };
     },
@@ -296,7 +354,11 @@ export const calculators: readonly Calculator[] = [
     name: 'power-correction',
     title: 'Power corrected to standard air',
     source: 'SAE J1349, memory',
-    inputs: [measure('dry-pressure', 'Dry pressure, hPa', '', '960'), measure('air', 'Air', '°C', '35'), measure('power', 'Power read', 'kW', '100')],
+    inputs: [
+      measure('dry-pressure', 'Dry pressure, hPa', '', '960'),
+      measure('air', 'Air', '°C', '35'),
+      measure('power', 'Power read', 'kW', '100'),
+    ],
     run: (v) => {
       const cf = sums.powerCorrection(v.num('dry-pressure'), v.num('air'));
       return {
@@ -325,14 +387,20 @@ export const calculators: readonly Calculator[] = [
     ],
     run: (v) => {
       const check = sums.checkIdentity(v.word('vin'), v.maybe('year'));
-      return { results: [say('State', check.state.replaceAll('-', ' ')), say('Read', check.vin)], because: check.sentence };
+      return {
+        results: [say('State', check.state.replaceAll('-', ' ')), say('Read', check.vin)],
+        because: check.sentence,
+      };
     },
   },
   {
     name: 'live-data',
     title: 'Live data by parameter',
     source: 'SAE J1979, ISO 15031-5',
-    inputs: [choice('pid', 'Parameter', Object.keys(sums.liveValues)), { key: 'bytes', label: 'Bytes', text: true, example: '1A F8' }],
+    inputs: [
+      choice('pid', 'Parameter', Object.keys(sums.liveValues)),
+      { key: 'bytes', label: 'Bytes', text: true, example: '1A F8' },
+    ],
     run: (v) => {
       const value = sums.liveValues[v.word('pid')]!;
       const bytes = v
@@ -341,7 +409,9 @@ export const calculators: readonly Calculator[] = [
         .split(/\s+/)
         .map((b) => Number.parseInt(b, 16));
       if (bytes.length !== value.bytes || bytes.some((b) => !(b >= 0 && b <= 255)))
-        throw new RangeError(`${value.name} has ${value.bytes} byte${value.bytes > 1 ? 's' : ''}, written as two hexadecimal figures each.`);
+        throw new RangeError(
+          `${value.name} has ${value.bytes} byte${value.bytes > 1 ? 's' : ''}, written as two hexadecimal figures each.`,
+        );
       return {
         results: [
           out(
@@ -367,7 +437,8 @@ export function runCalculator(name: string, typed: Readonly<Record<string, strin
   const values: Record<string, number | string> = {};
   const errors: Record<string, string> = {};
   for (const key of Object.keys(typed))
-    if (!calc.inputs.some((i) => i.key === key)) errors[key] = `${calc.title} has no input "${key}": it takes ${calc.inputs.map((i) => i.key).join(', ')}.`;
+    if (!calc.inputs.some((i) => i.key === key))
+      errors[key] = `${calc.title} has no input "${key}": it takes ${calc.inputs.map((i) => i.key).join(', ')}.`;
   for (const input of calc.inputs) {
     const text = typed[input.key]?.trim() ?? '';
     if (text === '') {

@@ -44,7 +44,13 @@ export function hoursBy(stints: readonly Stint[], nameOf: (s: Stint) => string, 
       if (estimates.size === 0) return { name, hours, rework, word: 'no-estimate' };
       const low = [...estimates.values()].reduce((m, e) => m + e[0]!, 0) / 60;
       const high = [...estimates.values()].reduce((m, e) => m + e.at(-1)!, 0) / 60;
-      return { name, hours, rework, estimate: [low, high], word: hours < low ? 'under' : hours > high ? 'over' : 'inside' };
+      return {
+        name,
+        hours,
+        rework,
+        estimate: [low, high],
+        word: hours < low ? 'under' : hours > high ? 'over' : 'inside',
+      };
     })
     .sort((a, b) => b.hours - a.hours || (a.name < b.name ? -1 : 1));
 }

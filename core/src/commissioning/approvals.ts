@@ -8,7 +8,10 @@ import type { TruthOf } from '../rules/truths.ts';
  */
 const byChoice: readonly { fact: string; when: Condition }[] = [
   { fact: 'cho-mount-school', when: when('cho-mount-school = fabricated') },
-  { fact: 'cho-ps', when: when('cho-ps = electric and rec-steering-assist not in {electric-column-or-rack, electric-pump}') },
+  {
+    fact: 'cho-ps',
+    when: when('cho-ps = electric and rec-steering-assist not in {electric-column-or-rack, electric-pump}'),
+  },
   { fact: 'cho-ps', when: when('cho-ps = manual and rec-steering-assist != manual') },
   { fact: 'rec-brake-line-path', when: when('rec-brake-line-path != clear') },
 ];
@@ -25,7 +28,11 @@ export interface TouchingLine {
  * brakes, what was fitted, what was chosen. An interface that says Adapt or Clash and has no way out yet is undecided, and so
  * is one that nobody measured: none of them is a no.
  */
-export function approvalsOf(lines: readonly TouchingLine[], fittedKit: readonly string[], truthOf: TruthOf): ApprovalNeed[] {
+export function approvalsOf(
+  lines: readonly TouchingLine[],
+  fittedKit: readonly string[],
+  truthOf: TruthOf,
+): ApprovalNeed[] {
   const interfaces = lines.flatMap((line): ApprovalNeed[] => {
     if (line.resolved) return [{ because: line.id, state: 'made' }];
     return line.word === 'bolts-up' ? [] : [{ because: line.id, state: 'undecided' }];

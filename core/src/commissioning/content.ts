@@ -5,5 +5,14 @@ import { followUpDefs, heatCycles, primingWays, roadTest, startSequence, warmUpW
 
 export const commissioningContent: CapabilityContent = {
   capability: 'commissioning',
-  definitions: [...gateLines, ...provisionalSources, ...followUpDefs, ...heatCycles, ...primingWays, ...roadTest, ...startSequence, ...warmUpWatch],
+  definitions: [
+    ...gateLines,
+    ...provisionalSources,
+    ...followUpDefs,
+    ...heatCycles,
+    ...primingWays,
+    ...roadTest,
+    ...startSequence,
+    ...warmUpWatch,
+  ],
 };

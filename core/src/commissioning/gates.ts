@@ -7,7 +7,14 @@ import { standingOf } from './proof.ts';
 import type { GateProof } from './records.ts';
 import type { GateLineDef, GateName } from './types.ts';
 
-export const gateNames: readonly GateName[] = ['Engine closed up', 'Engine in', 'First crank', 'First start', 'First drive', 'Hand over'];
+export const gateNames: readonly GateName[] = [
+  'Engine closed up',
+  'Engine in',
+  'First crank',
+  'First start',
+  'First drive',
+  'Hand over',
+];
 
 /** The line of each gate that carries what is still provisional there. */
 const registerLine: Readonly<Record<GateName, string>> = {
@@ -44,14 +51,18 @@ export interface GateInputs {
   openEnds: readonly string[];
 }
 
-const listed = (items: readonly string[]): string => (items.length > 3 ? `${items.slice(0, 3).join(', ')} and ${items.length - 3} more` : items.join(', '));
+const listed = (items: readonly string[]): string =>
+  items.length > 3 ? `${items.slice(0, 3).join(', ')} and ${items.length - 3} more` : items.join(', ');
 
 function blockersOf(id: string, inputs: GateInputs): Blocker[] {
   const block = (items: readonly string[], say: (words: string) => string): Blocker[] =>
     items.length > 0 ? [{ lineId: id, sentence: say(listed(items)) }] : [];
   switch (id) {
     case 'gate-ei-verdicts':
-      return [...block(inputs.openClashes, (w) => `Clash open: ${w}.`), ...block(inputs.unresolvedAdapts, (w) => `Adapt without a resolution: ${w}.`)];
+      return [
+        ...block(inputs.openClashes, (w) => `Clash open: ${w}.`),
+        ...block(inputs.unresolvedAdapts, (w) => `Adapt without a resolution: ${w}.`),
+      ];
     case 'gate-fc-loose':
       return block(inputs.loosened, (w) => `Taken off and not tightened again: ${w}.`);
     case 'gate-cu-fasteners':
@@ -59,7 +70,9 @@ function blockersOf(id: string, inputs: GateInputs): Blocker[] {
     case 'gate-fc-rollcall':
       return block(inputs.unlabelled, (w) => `Labels missing or double: ${w}.`);
     case 'gate-fs-oil-pressure':
-      return inputs.primedBar === undefined || inputs.primedBar <= 0 ? [{ lineId: id, sentence: 'No oil pressure logged: no number, no start.' }] : [];
+      return inputs.primedBar === undefined || inputs.primedBar <= 0
+        ? [{ lineId: id, sentence: 'No oil pressure logged: no number, no start.' }]
+        : [];
     case 'gate-ho-zero':
       return block(inputs.openEnds, (w) => `Still open: ${w}.`);
     default:
@@ -76,7 +89,11 @@ function provisionalAt(def: GateLineDef, items: readonly ProvisionalItem[]): Blo
 }
 
 /** Gates in the order of the job, each line with what proves it, what blocks it, and why it applies. */
-export function gatesOf(truthOf: TruthOf, proofs: Readonly<Record<string, GateProof | undefined>>, inputs: GateInputs): GateState[] {
+export function gatesOf(
+  truthOf: TruthOf,
+  proofs: Readonly<Record<string, GateProof | undefined>>,
+  inputs: GateInputs,
+): GateState[] {
   const lines = gateLines.flatMap((def): GateLineState | readonly GateLineState[] => {
     const proof = proofs[def.id];
     const blockers = [...provisionalAt(def, inputs.provisional), ...blockersOf(def.id, inputs)];

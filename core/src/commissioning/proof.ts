@@ -41,8 +41,16 @@ function refuseReading(def: GateLineDef, typed: string): string | undefined {
 }
 
 /** Why a proof is refused, or undefined when it will do. */
-export function refuseProof(def: GateLineDef, proof: Pick<GateProof, 'text' | 'reading' | 'override'>): string | undefined {
-  if (proof.override) return proof.override.reason.trim().length < 10 ? 'An override needs a reason of a sentence: it stays in the job book.' : undefined;
+export function refuseProof(
+  def: GateLineDef,
+  proof: Pick<GateProof, 'text' | 'reading' | 'override'>,
+): string | undefined {
+  if (proof.override)
+    return proof.override.reason.trim().length < 10
+      ? 'An override needs a reason of a sentence: it stays in the job book.'
+      : undefined;
   const reading = (proof.reading ?? '').trim();
-  return refuseReading(def, reading) ?? (proof.text.trim() === '' && reading === '' ? 'Write what proves it.' : undefined);
+  return (
+    refuseReading(def, reading) ?? (proof.text.trim() === '' && reading === '' ? 'Write what proves it.' : undefined)
+  );
 }

@@ -41,7 +41,16 @@ export function provisionalRegister(records: {
     .filter(([, r]) => !r.ended)
     .map(([key, r]): ProvisionalItem => {
       const kind = provisionalKindOf(r.kind);
-      return { key, kind: kind.id, title: r.what, from: 'person', endsWith: r.ends || kind.endsWith, forbiddenAt: kind.forbiddenAt, by: r.by, since: r.at };
+      return {
+        key,
+        kind: kind.id,
+        title: r.what,
+        from: 'person',
+        endsWith: r.ends || kind.endsWith,
+        forbiddenAt: kind.forbiddenAt,
+        by: r.by,
+        since: r.at,
+      };
     });
   const left = provisionalSources.flatMap((source): ProvisionalItem[] => {
     const task = records.tasks[source.step];

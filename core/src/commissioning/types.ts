@@ -16,7 +16,10 @@ export interface GateLineDef {
 
 /** One thing that a line wants to be proved by. A reading may have a unit and a band; a signature may want two people. */
 export type ProofKind =
-  { reading: { unit?: string; min?: number; max?: number; count?: number } } | { photo: true } | { record: true } | { signature: true; people?: number };
+  | { reading: { unit?: string; min?: number; max?: number; count?: number } }
+  | { photo: true }
+  | { record: true }
+  | { signature: true; people?: number };
 
 export interface PrimingWay {
   id: string;

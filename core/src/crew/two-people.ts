@@ -8,6 +8,9 @@ export function twoPeopleAt(id: string): string | undefined {
   const duo = at.get(id);
   if (!duo) return undefined;
   const { bothMinutes: both } = duo;
-  const long = both === undefined ? 'throughout' : `${both.least === both.most ? both.least : `${both.least}–${both.most}`} min (estimate)`;
+  const long =
+    both === undefined
+      ? 'throughout'
+      : `${both.least === both.most ? both.least : `${both.least}–${both.most}`} min (estimate)`;
   return `Two people, ${long}: ${duo.roles}. ${duo.alone === undefined ? 'Nobody does this alone' : `Alone: ${duo.alone}`}`;
 }

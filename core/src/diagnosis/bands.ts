@@ -27,26 +27,62 @@ const railPressure = (facts: FactBook): number | undefined => {
 };
 
 export const bandRules: Readonly<Record<string, BandRule>> = {
-  'o-battery-rest': { unit: 'V', outcome: steps([12.2 - 1e-9, 'under-12.2'], [12.5, '12.2-to-12.5'], [Infinity, 'over-12.5']), source: 'common practice' },
-  'o-battery-crank': { unit: 'V', outcome: steps([9 - 1e-9, 'under-9.0'], [9.6, '9.0-to-9.6'], [Infinity, 'over-9.6']), source: 'common practice' },
-  'o-earth-drop': { unit: 'V', outcome: steps([0.2 - 1e-9, 'under-0.2'], [0.5, '0.2-to-0.5'], [Infinity, 'over-0.5']), source: 'common practice' },
-  'o-charge-volts': { unit: 'V', outcome: steps([13.2 - 1e-9, 'under-13.2'], [15, '13.2-to-15'], [Infinity, 'over-15']), source: 'common practice' },
+  'o-battery-rest': {
+    unit: 'V',
+    outcome: steps([12.2 - 1e-9, 'under-12.2'], [12.5, '12.2-to-12.5'], [Infinity, 'over-12.5']),
+    source: 'common practice',
+  },
+  'o-battery-crank': {
+    unit: 'V',
+    outcome: steps([9 - 1e-9, 'under-9.0'], [9.6, '9.0-to-9.6'], [Infinity, 'over-9.6']),
+    source: 'common practice',
+  },
+  'o-earth-drop': {
+    unit: 'V',
+    outcome: steps([0.2 - 1e-9, 'under-0.2'], [0.5, '0.2-to-0.5'], [Infinity, 'over-0.5']),
+    source: 'common practice',
+  },
+  'o-charge-volts': {
+    unit: 'V',
+    outcome: steps([13.2 - 1e-9, 'under-13.2'], [15, '13.2-to-15'], [Infinity, 'over-15']),
+    source: 'common practice',
+  },
   'o-fill-height': { unit: 'mm', outcome: (v) => (v >= 0 ? 'highest' : 'below'), source: 'geometry' },
-  'o-belt-line': { unit: 'mm', outcome: (v) => (Math.abs(v) <= 1.5 ? 'true' : 'off'), source: 'common practice: 1.5 mm per 300 mm of span' },
+  'o-belt-line': {
+    unit: 'mm',
+    outcome: (v) => (Math.abs(v) <= 1.5 ? 'true' : 'off'),
+    source: 'common practice: 1.5 mm per 300 mm of span',
+  },
   'o-exciter': { unit: 'V', outcome: (v) => (v >= 10 ? 'battery-volts' : 'none'), source: 'common practice' },
-  'o-crank-rpm': { unit: 'rpm', outcome: (v) => (v < 20 ? 'zero' : v >= 150 && v <= 300 ? 'steady-150-to-300' : 'erratic'), source: 'common practice' },
+  'o-crank-rpm': {
+    unit: 'rpm',
+    outcome: (v) => (v < 20 ? 'zero' : v >= 150 && v <= 300 ? 'steady-150-to-300' : 'erratic'),
+    source: 'common practice',
+  },
   'o-pump-volts': {
     unit: 'V',
     also: { label: 'Battery at the same moment', unit: 'V' },
     outcome: (v, _f, battery) =>
-      battery === undefined ? { missing: 'Type the battery volts of the same moment.' } : v < 1 ? 'none' : v >= battery - 0.5 ? 'good' : 'low',
+      battery === undefined
+        ? { missing: 'Type the battery volts of the same moment.' }
+        : v < 1
+          ? 'none'
+          : v >= battery - 0.5
+            ? 'good'
+            : 'low',
     source: 'common practice: within 0.5 V of the battery',
   },
   'o-unit-feed': {
     unit: 'V',
     also: { label: 'The same while cranking', unit: 'V' },
     outcome: (v, _f, cranking) =>
-      v < 6 ? 'none' : cranking === undefined ? { missing: 'Type the volts while cranking too.' } : cranking < 8 ? 'lost-cranking' : 'good',
+      v < 6
+        ? 'none'
+        : cranking === undefined
+          ? { missing: 'Type the volts while cranking too.' }
+          : cranking < 8
+            ? 'lost-cranking'
+            : 'good',
     source: 'common practice',
   },
   'o-oil-gauge': {
@@ -55,7 +91,14 @@ export const bandRules: Readonly<Record<string, BandRule>> = {
     outcome: (v, facts, rpm) => {
       if (v < 0.1) return 'zero';
       const idle = facts.get('eng-oil-spec')?.parts['idle-pressure-least'];
-      const least = rpm !== undefined && rpm > 1200 ? (0.7 * rpm) / 1000 : typeof idle === 'number' ? idle : rpm !== undefined ? (0.7 * rpm) / 1000 : undefined;
+      const least =
+        rpm !== undefined && rpm > 1200
+          ? (0.7 * rpm) / 1000
+          : typeof idle === 'number'
+            ? idle
+            : rpm !== undefined
+              ? (0.7 * rpm) / 1000
+              : undefined;
       if (least === undefined) return { missing: 'Type the engine speed: the least pressure depends on it.' };
       return v < least ? 'low' : v > 7 ? 'high' : 'in-band';
     },
@@ -67,7 +110,8 @@ export const bandRules: Readonly<Record<string, BandRule>> = {
       if (v < -0.02) return 'below-zero';
       if (v < 0.1) return 'zero';
       const rail = railPressure(facts);
-      if (rail === undefined) return { missing: 'The rail pressure of this engine is not known: measure or look up "Rail pressure".' };
+      if (rail === undefined)
+        return { missing: 'The rail pressure of this engine is not known: measure or look up "Rail pressure".' };
       return v < rail * 0.9 ? 'low' : v > rail * 1.1 ? 'high' : 'in-band';
     },
     source: 'rail pressure of the engine card, 10 % either way (common practice)',
@@ -79,7 +123,8 @@ export const bandRules: Readonly<Record<string, BandRule>> = {
   },
 };
 
-export type BandedReading = { ok: true; outcome: string; value: number; understood: string } | { ok: false; sentence: string };
+export type BandedReading =
+  { ok: true; outcome: string; value: number; understood: string } | { ok: false; sentence: string };
 
 export const isRead = (observationId: string): boolean => observationId in bandRules;
 
@@ -97,6 +142,7 @@ export function bandReading(observationId: string, typed: string, facts: FactBoo
   }
   const outcome = rule.outcome(reading.measure.value, facts, also);
   if (typeof outcome !== 'string') return { ok: false, sentence: outcome.missing };
-  if (!observationOf(observationId).outcomes.some((o) => o.id === outcome)) throw new Error(`Band "${outcome}" is not an outcome of ${observationId}`);
+  if (!observationOf(observationId).outcomes.some((o) => o.id === outcome))
+    throw new Error(`Band "${outcome}" is not an outcome of ${observationId}`);
   return { ok: true, outcome, value: reading.measure.value, understood: reading.measure.understood };
 }

@@ -11,7 +11,9 @@ function oddChances(): string[] {
       ...Object.keys(chances)
         .filter((o) => !outcomes.get(observation)?.has(o))
         .map((o) => `${fault}, ${observation}: no outcome "${o}"`),
-      ...(Object.values(chances).reduce((a, b) => a + b, 0) > 1 + 1e-9 ? [`${fault}, ${observation}: chances over 1`] : []),
+      ...(Object.values(chances).reduce((a, b) => a + b, 0) > 1 + 1e-9
+        ? [`${fault}, ${observation}: chances over 1`]
+        : []),
     ]),
   );
   const sums = observations.flatMap((o) => {

@@ -70,7 +70,11 @@ export function startWeights(scope: Scope, touched: readonly string[], model: Di
 }
 
 /** Chance of each outcome of an observation if the fault is there; what the matrix leaves out shares the rest by base rate. */
-export function outcomeChances(faultId: string, observation: ObservationDef, model: DiagnosisModel = fullModel): ReadonlyMap<string, number> {
+export function outcomeChances(
+  faultId: string,
+  observation: ObservationDef,
+  model: DiagnosisModel = fullModel,
+): ReadonlyMap<string, number> {
   const given = model.likelihoods[faultId]?.[observation.id];
   const baseSum = observation.outcomes.reduce((s, o) => s + o.base, 0);
   if (!given) return new Map(observation.outcomes.map((o) => [o.id, o.base / baseSum]));
@@ -102,7 +106,11 @@ function strength(answer: Answer, earlier: readonly Answer[]): number {
 }
 
 /** Suspects with their probability before and after the answers; sums to 1, the most probable first. */
-export function rankSuspects(weights: readonly Weighed[], answers: readonly Answer[], model: DiagnosisModel = fullModel): Suspect[] {
+export function rankSuspects(
+  weights: readonly Weighed[],
+  answers: readonly Answer[],
+  model: DiagnosisModel = fullModel,
+): Suspect[] {
   const byId = new Map(model.observations.map((o) => [o.id, o]));
   // The last answer to a question counts.
   const last = [...new Map(answers.map((a) => [a.observationId, a])).values()];
@@ -133,7 +141,11 @@ export interface NextTest {
 const entropy = (chances: readonly number[]): number => chances.reduce((h, p) => (p > 0 ? h - p * Math.log2(p) : h), 0);
 
 /** Open tests by information per minute, best first. Tests already answered or ruled out are left out. */
-export function nextTests(suspects: readonly Suspect[], done: readonly string[], model: DiagnosisModel = fullModel): NextTest[] {
+export function nextTests(
+  suspects: readonly Suspect[],
+  done: readonly string[],
+  model: DiagnosisModel = fullModel,
+): NextTest[] {
   const prior = entropy(suspects.map((s) => s.now));
   return model.observations
     .filter((o) => !done.includes(o.id))

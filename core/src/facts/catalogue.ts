@@ -6,11 +6,19 @@ import { recipientFacts } from './data/recipient.ts';
 import type { FactDef, FactPart, FactSubject } from './types.ts';
 
 /** Every fact there is, in the order of the sheet. */
-export const factCatalogue: readonly FactDef[] = [...recipientFacts, ...donorFacts, ...engineFacts, ...gearboxFacts, ...choicesFacts];
+export const factCatalogue: readonly FactDef[] = [
+  ...recipientFacts,
+  ...donorFacts,
+  ...engineFacts,
+  ...gearboxFacts,
+  ...choicesFacts,
+];
 
 const byId = new Map<string, FactDef>(factCatalogue.map((fact) => [fact.id, fact]));
 
-type Written = (typeof recipientFacts | typeof donorFacts | typeof engineFacts | typeof gearboxFacts | typeof choicesFacts)[number];
+type Written = (
+  typeof recipientFacts | typeof donorFacts | typeof engineFacts | typeof gearboxFacts | typeof choicesFacts
+)[number];
 
 /** Id of a fact, as a type: a mistyped id does not compile. */
 export type FactId = Written['id'];

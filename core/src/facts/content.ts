@@ -4,7 +4,13 @@ import { factCatalogue } from './catalogue.ts';
 
 const unknownUnits = (): string[] =>
   factCatalogue.flatMap((fact) =>
-    fact.parts.filter((p) => p.unit !== undefined && !units.some((u) => u.symbol === p.unit)).map((p) => `${fact.id} uses the unknown unit "${p.unit}"`),
+    fact.parts
+      .filter((p) => p.unit !== undefined && !units.some((u) => u.symbol === p.unit))
+      .map((p) => `${fact.id} uses the unknown unit "${p.unit}"`),
   );
 
-export const factsContent: CapabilityContent = { capability: 'facts', definitions: factCatalogue, faults: unknownUnits };
+export const factsContent: CapabilityContent = {
+  capability: 'facts',
+  definitions: factCatalogue,
+  faults: unknownUnits,
+};

@@ -12,7 +12,8 @@ export const optionWords = (option: string): string => option.replaceAll('-', ' 
 export function readPart(part: FactPart, typed: string): PartEntry {
   if (part.options) {
     const wanted = typed.trim().toLowerCase().replace(/\s+/g, '-');
-    const hit = part.options.find((o) => o === wanted) ?? part.options.find((o) => wanted !== '' && o.startsWith(wanted));
+    const hit =
+      part.options.find((o) => o === wanted) ?? part.options.find((o) => wanted !== '' && o.startsWith(wanted));
     if (!hit) return { ok: false, sentence: `"${typed}" is not one of: ${part.options.map(optionWords).join(', ')}.` };
     return { ok: true, value: hit, understood: optionWords(hit) };
   }
@@ -27,7 +28,9 @@ export function readPart(part: FactPart, typed: string): PartEntry {
   return { ok: true, value: measure.measure.value, understood: measure.measure.understood };
 }
 
-export type FactEntry = { ok: true; parts: Record<string, number | string>; typed: Record<string, string> } | { ok: false; errors: Record<string, string> };
+export type FactEntry =
+  | { ok: true; parts: Record<string, number | string>; typed: Record<string, string> }
+  | { ok: false; errors: Record<string, string> };
 
 /** Reads every typed part of a fact; parts left empty stay not known. At least one part must be typed. */
 export function readFact(factId: string, typed: Readonly<Record<string, string>>): FactEntry {
@@ -48,12 +51,18 @@ export function readFact(factId: string, typed: Readonly<Record<string, string>>
     } else errors[part.key] = entry.sentence;
   }
   if (Object.keys(errors).length > 0) return { ok: false, errors };
-  if (Object.keys(parts).length === 0) return { ok: false, errors: { [def.parts[0]!.key]: 'Type at least one value.' } };
+  if (Object.keys(parts).length === 0)
+    return { ok: false, errors: { [def.parts[0]!.key]: 'Type at least one value.' } };
   return { ok: true, parts, typed: kept };
 }
 
 /** A stored part as people read it: "5 7/8 in (149.23 mm)" keeps what was typed first. */
-export function showPart(factId: string, key: string, value: number | string, typed?: string): { main: string; beside?: string } {
+export function showPart(
+  factId: string,
+  key: string,
+  value: number | string,
+  typed?: string,
+): { main: string; beside?: string } {
   const part = factPart(factId, key);
   if (typeof value === 'string') return { main: part.options ? optionWords(value) : value };
   const unit = part.unit ?? '';

@@ -16,9 +16,18 @@ type AllParts<F extends FactId> = WrittenFacts[F]['parts'][number];
 type Main<P> = P extends { key: 'value' } ? P : never;
 /** The part without a name is the fact itself, where there is one. */
 type PartsOf<F extends FactId> = [Main<AllParts<F>>] extends [never] ? AllParts<F> : Main<AllParts<F>>;
-type OptionsOf<F extends FactId> = PartsOf<F> extends infer P ? (P extends { options: readonly (infer O extends string)[] } ? O : never) : never;
-type HasText<F extends FactId> = true extends (PartsOf<F> extends infer P ? (P extends { text: true } ? true : never) : never) ? true : false;
-type HasNumber<F extends FactId> = true extends (PartsOf<F> extends infer P ? (P extends { unit: string } ? true : never) : never) ? true : false;
+type OptionsOf<F extends FactId> =
+  PartsOf<F> extends infer P ? (P extends { options: readonly (infer O extends string)[] } ? O : never) : never;
+type HasText<F extends FactId> = true extends (
+  PartsOf<F> extends infer P ? (P extends { text: true } ? true : never) : never
+)
+  ? true
+  : false;
+type HasNumber<F extends FactId> = true extends (
+  PartsOf<F> extends infer P ? (P extends { unit: string } ? true : never) : never
+)
+  ? true
+  : false;
 
 type Joined<L extends string> = L extends `${infer A}, ${infer B}` ? A | Joined<B> : L;
 type CheckWords<F extends string, W extends string> = F extends FactId
@@ -28,7 +37,11 @@ type CheckWords<F extends string, W extends string> = F extends FactId
       ? true
       : `${Exclude<W, OptionsOf<F>>} is no option of ${F}`
   : `${F} is no fact`;
-type CheckSame<F extends string, V extends string> = F extends FactId ? (V extends FactId ? true : CheckWords<F, V>) : `${F} is no fact`;
+type CheckSame<F extends string, V extends string> = F extends FactId
+  ? V extends FactId
+    ? true
+    : CheckWords<F, V>
+  : `${F} is no fact`;
 type CheckNumber<F extends string, V extends string> = F extends FactId
   ? HasNumber<F> extends true
     ? V extends `${number}`
@@ -63,8 +76,16 @@ type CheckTerm<T extends string> = T extends 'always' | 'three attempts logged' 
                       : T extends `${infer F} ${'known' | 'missing'}`
                         ? CheckFact<F>
                         : `not understood: ${T}`;
-type CheckAnd<T extends string> = T extends `${infer A} and ${infer B}` ? (CheckTerm<A> extends true ? CheckAnd<B> : CheckTerm<A>) : CheckTerm<T>;
-type CheckOr<T extends string> = T extends `${infer A} or ${infer B}` ? (CheckAnd<A> extends true ? CheckOr<B> : CheckAnd<A>) : CheckAnd<T>;
+type CheckAnd<T extends string> = T extends `${infer A} and ${infer B}`
+  ? CheckTerm<A> extends true
+    ? CheckAnd<B>
+    : CheckTerm<A>
+  : CheckTerm<T>;
+type CheckOr<T extends string> = T extends `${infer A} or ${infer B}`
+  ? CheckAnd<A> extends true
+    ? CheckOr<B>
+    : CheckAnd<A>
+  : CheckAnd<T>;
 
 /** The words of a condition where they can be taken, or what is wrong with them. */
 export type Words<T extends string> = string extends T ? T : CheckOr<T> extends true ? T : Extract<CheckOr<T>, string>;
@@ -96,9 +117,15 @@ function amongWords(fact: string, words: readonly string[], not: boolean): Term 
   const plain = words.map(plainWord);
   const options = partsOf(fact).flatMap((p) => p.options ?? []);
   const strange = plain.find((w) => !options.includes(w));
-  if (strange !== undefined && !partsOf(fact).some((p) => p.text)) throw new NotUnderstood(`"${fact}" has no option ${strange}`);
-  const takes = (part: FactPart): boolean => part.text === true || (part.options?.some((o) => plain.includes(o)) ?? false);
-  return { op: not ? 'is-not' : 'is', of: partsWith(fact, takes, `"${fact}" has no option ${words.join(', ')}`), among: plain };
+  if (strange !== undefined && !partsOf(fact).some((p) => p.text))
+    throw new NotUnderstood(`"${fact}" has no option ${strange}`);
+  const takes = (part: FactPart): boolean =>
+    part.text === true || (part.options?.some((o) => plain.includes(o)) ?? false);
+  return {
+    op: not ? 'is-not' : 'is',
+    of: partsWith(fact, takes, `"${fact}" has no option ${words.join(', ')}`),
+    among: plain,
+  };
 }
 
 function compared(fact: string, how: '>' | '<' | '>=' | '<=', to: string): Term {
@@ -138,7 +165,8 @@ export function readCondition(text: string): Condition {
       text.split(/\s+or\s+/).map((side) => joined('and', side.split(/\s+and\s+/).map(parseTerm))),
     );
   } catch (error) {
-    if (error instanceof NotUnderstood) throw new Error(`Condition not understood: "${text}": ${error.message}`, { cause: error });
+    if (error instanceof NotUnderstood)
+      throw new Error(`Condition not understood: "${text}": ${error.message}`, { cause: error });
     throw error;
   }
 }

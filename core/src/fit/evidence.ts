@@ -55,4 +55,5 @@ export interface FitRule {
 export const rule = (id: string, source: string, judge: FitRule['judge']): FitRule => ({ id, source, judge });
 
 /** Runs one rule; a missing fact becomes "Not measured" with what to take. */
-export const runRule = (fitRule: FitRule, books: Books): Verdict => run<FactParts, FitEvidence>(fitRule, new FitEvidence(books));
+export const runRule = (fitRule: FitRule, books: Books): Verdict =>
+  run<FactParts, FitEvidence>(fitRule, new FitEvidence(books));

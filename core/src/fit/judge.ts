@@ -49,11 +49,20 @@ const bookKey = (read: FactRead): string => `${read.book}:${read.factId}`;
 /** The facts that a verdict on this interface stands on now, as they are kept with what a person reads or judges. */
 export function stoodOn(interfaceId: string, books: Books): StoodOn {
   const def = interfaceOf(interfaceId);
-  return Object.fromEntries(readsOf(def, forecastOf(def, books)).map((read) => [bookKey(read), books[read.book]?.get(read.factId)?.parts ?? null]));
+  return Object.fromEntries(
+    readsOf(def, forecastOf(def, books)).map((read) => [
+      bookKey(read),
+      books[read.book]?.get(read.factId)?.parts ?? null,
+    ]),
+  );
 }
 
 /** Did something that an act stood on change since? Told by value; where an old act kept none, by when the facts were typed. */
-function changedSince(act: { at?: string | undefined; stoodOn?: StoodOn | undefined }, reads: readonly FactRead[], books: Books): boolean {
+function changedSince(
+  act: { at?: string | undefined; stoodOn?: StoodOn | undefined },
+  reads: readonly FactRead[],
+  books: Books,
+): boolean {
   const now = (read: FactRead) => books[read.book]?.get(read.factId);
   if (!act.stoodOn) return reads.some((read) => (now(read)?.at ?? '') > (act.at ?? ''));
   const then = act.stoodOn;
@@ -96,7 +105,10 @@ export function judge(def: InterfaceDef, books: Books, record: FitRecord | undef
       verdict = {
         ...forecast,
         word: record.trial.word,
-        headline: gap === undefined ? `trial fit, ${record.trial.place}` : `${gap} mm in the trial fit, ${record.trial.condition}`,
+        headline:
+          gap === undefined
+            ? `trial fit, ${record.trial.place}`
+            : `${gap} mm in the trial fit, ${record.trial.condition}`,
         ...(gap === undefined ? {} : { margin: { value: gap, unit: 'mm' } }),
         basis: 'trial',
         needs: [],

@@ -9,7 +9,15 @@ export type StoodOn = Readonly<Record<string, Readonly<Record<string, number | s
 /** What people recorded at an interface. */
 export interface FitRecord {
   judged?: Act<{ word: Judgement; why: string; stoodOn?: StoodOn | undefined }> | undefined;
-  trial?: Act<{ word: Judgement; gapMm?: number | undefined; place: string; condition: 'cold' | 'hot'; stoodOn?: StoodOn | undefined }> | undefined;
+  trial?:
+    | Act<{
+        word: Judgement;
+        gapMm?: number | undefined;
+        place: string;
+        condition: 'cold' | 'hot';
+        stoodOn?: StoodOn | undefined;
+      }>
+    | undefined;
   resolution?: Act<{ text: string; kit: readonly string[]; asked: readonly string[] }> | undefined;
 }
 

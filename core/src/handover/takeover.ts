@@ -85,13 +85,27 @@ function inTheMiddle({ steps, sheets, joints, torques }: TakeoverParts, running:
     const def = sheetOf(s.sheet);
     const read = Object.keys(s.readings).length;
     if (read === 0 || read >= def.readings.length) return [];
-    return [{ title: `${def.title}, ${def.place} ${s.place}`, how: `${read} of ${def.readings.length} read`, by: s.by ?? '', since: s.at }];
+    return [
+      {
+        title: `${def.title}, ${def.place} ${s.place}`,
+        how: `${read} of ${def.readings.length} read`,
+        by: s.by ?? '',
+        since: s.at,
+      },
+    ];
   });
   const open = joints.flatMap((j): InTheMiddle[] => {
     const own = torques.filter((t) => t.joint === j.name);
     if (own.length === 0 || jointState(own, j.bolts).done) return [];
     const last = [...own].sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1))[0]!;
-    return [{ title: j.name, how: `${own.filter((t) => !t.voided).length} of ${j.bolts} bolts tight`, by: last.by ?? '', since: last.at }];
+    return [
+      {
+        title: j.name,
+        how: `${own.filter((t) => !t.voided).length} of ${j.bolts} bolts tight`,
+        by: last.by ?? '',
+        since: last.at,
+      },
+    ];
   });
   return [...onIt, ...other, ...begun, ...open];
 }
@@ -106,11 +120,17 @@ function placesOf(given: Pick<TakeoverParts, 'bags' | 'parts'>): Place[] {
 }
 
 /** The takeover sheet of a job. Pure: the same parts give the same sheet. */
-export function takeoverSheet(job: { station: StationId }, parts: TakeoverParts, running: readonly Running[]): TakeoverSheet {
+export function takeoverSheet(
+  job: { station: StationId },
+  parts: TakeoverParts,
+  running: readonly Running[],
+): TakeoverSheet {
   const { steps } = parts;
   const own = steps.filter((s) => s.station === job.station);
   const closed = own.filter((s) => s.status === 'done' || s.status === 'waived').length;
-  const next = steps.filter((s) => s.status === 'free' && (s.station === job.station || s.record !== undefined)).slice(0, shownNext);
+  const next = steps
+    .filter((s) => s.status === 'free' && (s.station === job.station || s.record !== undefined))
+    .slice(0, shownNext);
   const gate = parts.gates.find((g) => !g.opens);
   const onIt = steps.filter((s) => s.status === 'on-it');
   const asks = parts.asks.filter((a) => !a.answer);
@@ -127,7 +147,9 @@ export function takeoverSheet(job: { station: StationId }, parts: TakeoverParts,
     holds: parts.holds.filter((h) => !h.released),
     middle: inTheMiddle(parts, running),
     provisional: parts.provisional,
-    cautions: [...onIt, ...next].flatMap((s) => (s.caution ? [{ title: s.title, caution: s.caution }] : [])).slice(0, shownNext),
+    cautions: [...onIt, ...next]
+      .flatMap((s) => (s.caution ? [{ title: s.title, caution: s.caution }] : []))
+      .slice(0, shownNext),
     awaited,
     places: placesOf(parts),
     next,

@@ -2,7 +2,17 @@
 export const unitKinds = ['car', 'engine', 'gearbox', 'computer', 'loom'] as const;
 export type UnitKind = (typeof unitKinds)[number];
 
-export const unitRoles = ['car', 'engine', 'gearbox', 'computer', 'loom', 'own-engine', 'own-gearbox', 'donor', 'candidate'] as const;
+export const unitRoles = [
+  'car',
+  'engine',
+  'gearbox',
+  'computer',
+  'loom',
+  'own-engine',
+  'own-gearbox',
+  'donor',
+  'candidate',
+] as const;
 export type UnitRole = (typeof unitRoles)[number];
 
 export const kindOfRole: Readonly<Record<UnitRole, UnitKind>> = {

@@ -39,7 +39,10 @@ export function kitPlan(truthOf: TruthOf, facts: FactBook, askers: KitAskers): K
   const lines: KitLine[] = [];
   for (const def of kitLines) {
     const truth = truthOf(def.when);
-    const addedBy = [...(askers.chosen.get(def.id) ?? []), ...(truth.is === false ? [] : (askers.usual.get(def.id) ?? []))];
+    const addedBy = [
+      ...(askers.chosen.get(def.id) ?? []),
+      ...(truth.is === false ? [] : (askers.usual.get(def.id) ?? [])),
+    ];
     if (truth.is === false && addedBy.length === 0) continue;
     const state = truth.is === true || addedBy.length > 0 ? 'needed' : 'waits';
     const from = def.optionsFrom ?? [];

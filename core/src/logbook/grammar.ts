@@ -13,7 +13,14 @@ export interface NoteDraft {
 export type LineDraft = NoteDraft | LogEntryDraft;
 
 /** A context in which nothing is known but the day. */
-export const bareContext = (today: string): LineContext => ({ today, steps: [], parts: [], circuits: [], provisional: [], people: [] });
+export const bareContext = (today: string): LineContext => ({
+  today,
+  steps: [],
+  parts: [],
+  circuits: [],
+  provisional: [],
+  people: [],
+});
 
 /**
  * Reads one line of the log bar. Grammar: docs/formats/log-bar.md. A line that fits no shape is a plain note, and a line that
@@ -23,15 +30,21 @@ export const bareContext = (today: string): LineContext => ({ today, steps: [], 
 export function readLogLine(line: string, context: LineContext): LineDraft {
   const text = line.trim();
   const lead = line.length - line.trimStart().length;
-  const shift = <T extends { from: number; to: number }>(span: T): T => ({ ...span, from: span.from + lead, to: span.to + lead });
+  const shift = <T extends { from: number; to: number }>(span: T): T => ({
+    ...span,
+    from: span.from + lead,
+    to: span.to + lead,
+  });
   for (const shape of shapes) {
     const read = shape(text, context);
     if (read === undefined) continue;
-    if ('broken' in read) return { kind: 'note', text, hint: read.broken, at: shift({ from: read.from, to: read.to }), pieces: [] };
+    if ('broken' in read)
+      return { kind: 'note', text, hint: read.broken, at: shift({ from: read.from, to: read.to }), pieces: [] };
     return { ...read, pieces: read.pieces.map(shift) };
   }
   return { kind: 'note', text, pieces: [] };
 }
 
 /** What the bar shows before Enter. */
-export const understoodWords = (draft: LineDraft): string => (draft.kind === 'note' ? `note${draft.hint ? `. ${draft.hint}` : ''}` : draft.understood);
+export const understoodWords = (draft: LineDraft): string =>
+  draft.kind === 'note' ? `note${draft.hint ? `. ${draft.hint}` : ''}` : draft.understood;

@@ -48,7 +48,13 @@ export type LogEntryDraft =
   | ({ kind: 'tested'; text: string; key: string } & Understood)
   | ({ kind: 'decision'; text: string; chosen: string; over: string[]; because?: string } & Understood)
   | ({ kind: 'tried'; text: string; part: string; how: string; back: boolean } & Understood)
-  | ({ kind: 'attempt'; text: string; result: 'no-crank' | 'cranks-no-fire' | 'fires-and-dies' | 'runs'; seconds?: number; volts?: number } & Understood)
+  | ({
+      kind: 'attempt';
+      text: string;
+      result: 'no-crank' | 'cranks-no-fire' | 'fires-and-dies' | 'runs';
+      seconds?: number;
+      volts?: number;
+    } & Understood)
   | ({ kind: 'ask'; text: string; ask: 'question' | 'approval'; to: string; what: string } & Understood)
   | ({ kind: 'clock-on'; text: string; key: string; title: string } & Understood)
   | ({ kind: 'clock-off'; text: string } & Understood);
@@ -127,7 +133,12 @@ const torque: Shape = (text) => {
   };
 };
 
-const sheetWords: Readonly<Record<string, string>> = { bore: 'bore', journal: 'journal', 'ring gap': 'ring-gap', lash: 'lash' };
+const sheetWords: Readonly<Record<string, string>> = {
+  bore: 'bore',
+  journal: 'journal',
+  'ring gap': 'ring-gap',
+  lash: 'lash',
+};
 
 const measurement: Shape = (text) => {
   const m = Match.of(/^(?<sheet>bore|journal|ring gap|lash)\s+(?<place>\d{1,2}[a-z]?)\s+(?<value>.+)$/di, text);
@@ -142,7 +153,11 @@ const measurement: Shape = (text) => {
     sheet: sheet.id,
     place: m.must('place'),
     valueMm: value.measure.value,
-    pieces: [...m.piece('sheet', 'sheet', word), ...m.piece('place', sheet.place), ...m.piece('value', 'reading', value.measure.understood)],
+    pieces: [
+      ...m.piece('sheet', 'sheet', word),
+      ...m.piece('place', sheet.place),
+      ...m.piece('value', 'reading', value.measure.understood),
+    ],
     understood: `measurement: ${word}, ${sheet.place} ${m.must('place')}, ${value.measure.understood}`,
   };
 };
@@ -160,7 +175,9 @@ const plain = (text: string): string[] =>
     .split(/[^a-z0-9]+/)
     .filter((w) => w !== '' && !stop.has(w));
 const factWords: FactWords[] = factCatalogue.flatMap((def) =>
-  def.parts.filter((p) => p.unit !== undefined && p.unit !== '').map((p) => ({ factId: def.id, partKey: p.key, words: plain(`${def.label} ${p.label}`) })),
+  def.parts
+    .filter((p) => p.unit !== undefined && p.unit !== '')
+    .map((p) => ({ factId: def.id, partKey: p.key, words: plain(`${def.label} ${p.label}`) })),
 );
 
 /** "bay length to radiator support 612": every word before the number belongs to one fact, and only to that one. */
@@ -169,7 +186,9 @@ const fact: Shape = (text) => {
   if (!m) return undefined;
   const said = plain(m.must('name'));
   if (said.length < 2) return undefined;
-  const hits = factWords.filter((f) => said.every((w) => f.words.some((x) => x === w || (w.length >= 4 && x.startsWith(w)))));
+  const hits = factWords.filter((f) =>
+    said.every((w) => f.words.some((x) => x === w || (w.length >= 4 && x.startsWith(w)))),
+  );
   const best = hits.filter((f) => f.words.length === Math.min(...hits.map((h) => h.words.length)));
   if (best.length !== 1) return undefined;
   const { factId, partKey } = best[0]!;
@@ -210,11 +229,22 @@ const hold: Shape = (text, { today }) => {
 
 const release: Shape = (text) => {
   const m = Match.of(/^released?\s*:?\s+(?<what>.+)$/di, text);
-  return m && { kind: 'release', text, what: m.must('what'), pieces: m.piece('what', 'hold'), understood: `release: ${m.must('what')}` };
+  return (
+    m && {
+      kind: 'release',
+      text,
+      what: m.must('what'),
+      pieces: m.piece('what', 'hold'),
+      understood: `release: ${m.must('what')}`,
+    }
+  );
 };
 
 const arrival: Shape = (text) => {
-  const m = Match.of(/^(?:arrived|received|here|arrival)\s*:?\s+(?<what>.+?)(?:,?\s+label\s+(?<label>[\w-]+))?$/di, text);
+  const m = Match.of(
+    /^(?:arrived|received|here|arrival)\s*:?\s+(?<what>.+?)(?:,?\s+label\s+(?<label>[\w-]+))?$/di,
+    text,
+  );
   if (!m) return undefined;
   const label = m.get('label');
   return {
@@ -227,8 +257,13 @@ const arrival: Shape = (text) => {
   };
 };
 
-const provisionalWords = provisionalKinds.flatMap((k) => k.words.map((w) => [w, k] as const)).sort(([a], [b]) => b.length - a.length);
-const provisionalLine = new RegExp(`^(?<form>${provisionalWords.map(([w]) => w).join('|')})\\s*:\\s*(?<what>.+)$`, 'di');
+const provisionalWords = provisionalKinds
+  .flatMap((k) => k.words.map((w) => [w, k] as const))
+  .sort(([a], [b]) => b.length - a.length);
+const provisionalLine = new RegExp(
+  `^(?<form>${provisionalWords.map(([w]) => w).join('|')})\\s*:\\s*(?<what>.+)$`,
+  'di',
+);
 
 const provisional: Shape = (text) => {
   const m = Match.of(provisionalLine, text);
@@ -249,7 +284,13 @@ const final: Shape = (text, { provisional: items }) => {
   if (!m) return undefined;
   const found = pick(m.must('what'), items, 'open provisional item');
   if (isBroken(found)) return m.broken('what', found.sentence);
-  return { kind: 'final', text, key: found.hit.key, pieces: m.piece('what', 'item', found.hit.title), understood: `no longer provisional: ${found.hit.title}` };
+  return {
+    kind: 'final',
+    text,
+    key: found.hit.key,
+    pieces: m.piece('what', 'item', found.hit.title),
+    understood: `no longer provisional: ${found.hit.title}`,
+  };
 };
 
 const finding: Shape = (text) => {
@@ -313,7 +354,11 @@ const fluid: Shape = (text) => {
     way,
     litres: amount.measure.value,
     what: m.must('what'),
-    pieces: [...m.piece('way', 'way', way), ...m.piece('amount', 'amount', amount.measure.understood), ...m.piece('what', 'fluid')],
+    pieces: [
+      ...m.piece('way', 'way', way),
+      ...m.piece('amount', 'amount', amount.measure.understood),
+      ...m.piece('what', 'fluid'),
+    ],
     understood: `fluid ${way}: ${amount.measure.understood} ${m.must('what')}`,
   };
 };
@@ -324,7 +369,9 @@ const step: Shape = (text, { steps }) => {
   const m = Match.of(/^(?<verb>done|started|undone)\s*:\s*(?<step>.+)$/di, text);
   if (!m) return undefined;
   const verb = m.must('verb').toLowerCase() as keyof typeof stepVerbs;
-  const among = steps.filter((s) => (verb === 'undone' ? s.status === 'done' || s.status === 'waived' : s.status !== 'done' && s.status !== 'waived'));
+  const among = steps.filter((s) =>
+    verb === 'undone' ? s.status === 'done' || s.status === 'waived' : s.status !== 'done' && s.status !== 'waived',
+  );
   const found = pick(m.must('step'), among, verb === 'undone' ? 'done step' : 'open step');
   if (isBroken(found)) return m.broken('step', found.sentence);
   const said = { done: 'done', started: 'started', undone: 'undone' }[verb];
@@ -343,13 +390,27 @@ const tested: Shape = (text, { circuits }) => {
   if (!m) return undefined;
   const found = pick(m.must('circuit'), circuits, 'circuit');
   if (isBroken(found)) return m.broken('circuit', found.sentence);
-  return { kind: 'tested', text, key: found.hit.key, pieces: m.piece('circuit', 'circuit', found.hit.title), understood: `circuit tested: ${found.hit.title}` };
+  return {
+    kind: 'tested',
+    text,
+    key: found.hit.key,
+    pieces: m.piece('circuit', 'circuit', found.hit.title),
+    understood: `circuit tested: ${found.hit.title}`,
+  };
 };
 
 const decision: Shape = (text) => {
   if (!/^decided\s*:/i.test(text)) return undefined;
-  const m = Match.of(/^decided\s*:\s*(?<chosen>.+?)(?:\s+over\s+(?<over>.+?))?(?:,?\s+because\s+(?<because>.+))?$/di, text);
-  if (!m) return { broken: 'A decision wants: decided: regrind over new crank, because of the price', from: 0, to: text.length };
+  const m = Match.of(
+    /^decided\s*:\s*(?<chosen>.+?)(?:\s+over\s+(?<over>.+?))?(?:,?\s+because\s+(?<because>.+))?$/di,
+    text,
+  );
+  if (!m)
+    return {
+      broken: 'A decision wants: decided: regrind over new crank, because of the price',
+      from: 0,
+      to: text.length,
+    };
   const over = (m.get('over') ?? '')
     .split(/\s*,\s*|\s+or\s+/)
     .map((o) => o.trim())
@@ -361,7 +422,11 @@ const decision: Shape = (text) => {
     chosen: m.must('chosen'),
     over,
     ...(because ? { because } : {}),
-    pieces: [...m.piece('chosen', 'chosen'), ...m.piece('over', 'over', over.join(', ')), ...m.piece('because', 'because')],
+    pieces: [
+      ...m.piece('chosen', 'chosen'),
+      ...m.piece('over', 'over', over.join(', ')),
+      ...m.piece('because', 'because'),
+    ],
     understood: `decision: ${m.must('chosen')}${over.length > 0 ? ` over ${over.join(', ')}` : ''}${because ? `, because ${because}` : '. Say why: add "because …"'}`,
   };
 };
@@ -370,7 +435,11 @@ const tried: Shape = (text) => {
   const m = Match.of(/^tried\s*:\s*(?<part>[^,;:]+)[,;:]\s*(?<how>.+)$/di, text);
   if (!m)
     return /^tried\s*:/i.test(text)
-      ? { broken: 'What was tried wants its outcome: tried: 38 mm hose on the neck, too tight, sent back', from: 0, to: text.length }
+      ? {
+          broken: 'What was tried wants its outcome: tried: 38 mm hose on the neck, too tight, sent back',
+          from: 0,
+          to: text.length,
+        }
       : undefined;
   const back = /\b(?:sent|went|goes|given) back\b|\breturned\b/i.test(m.must('how'));
   return {
@@ -392,7 +461,10 @@ const results = [
 ] as const;
 
 const attempt: Shape = (text) => {
-  const m = Match.of(/^attempt\s*:?\s+(?<result>[^\d]+?)(?:[,;]?\s+(?<seconds>\d+)\s*s(?:ec\w*)?)?(?:[,;]?\s+(?<volts>\d+(?:[.,]\d+)?)\s*v\w*)?$/di, text);
+  const m = Match.of(
+    /^attempt\s*:?\s+(?<result>[^\d]+?)(?:[,;]?\s+(?<seconds>\d+)\s*s(?:ec\w*)?)?(?:[,;]?\s+(?<volts>\d+(?:[.,]\d+)?)\s*v\w*)?$/di,
+    text,
+  );
   if (!m) return undefined;
   const result = results.find(([, re]) => re.test(m.must('result')))?.[0];
   if (!result) return m.broken('result', 'An attempt is one of: no crank, cranks no fire, fires and dies, runs.');
@@ -430,7 +502,12 @@ const ask: Shape = (text, { people }) => {
   const who = m.must('who').toLowerCase();
   const hits = people.filter((p) => p.initials.toLowerCase() === who || p.name.toLowerCase().split(' ').includes(who));
   if (hits.length !== 1)
-    return m.broken('who', hits.length === 0 ? `Nobody here is called "${m.must('who')}".` : `"${m.must('who')}" is ${hits.map((h) => h.name).join(' or ')}.`);
+    return m.broken(
+      'who',
+      hits.length === 0
+        ? `Nobody here is called "${m.must('who')}".`
+        : `"${m.must('who')}" is ${hits.map((h) => h.name).join(' or ')}.`,
+    );
   return {
     kind: 'ask',
     text,

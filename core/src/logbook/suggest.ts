@@ -23,7 +23,9 @@ export function suggestAbout(line: string, things: readonly Thing[], running?: s
   const spokenOf = 0.15;
   const score = (t: Thing): number => {
     const own = [...new Set(wordsOf(t.title))];
-    const shared = own.filter((w) => w.length >= 3 && said.some((s) => meets(s, w))).reduce((sum, w) => sum + (weigh.get(w) ?? 0), 0);
+    const shared = own
+      .filter((w) => w.length >= 3 && said.some((s) => meets(s, w)))
+      .reduce((sum, w) => sum + (weigh.get(w) ?? 0), 0);
     const all = own.reduce((sum, w) => sum + (weigh.get(w) ?? 0), 0);
     return shared < 0.6 ? 0 : (shared * shared) / all;
   };

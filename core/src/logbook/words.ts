@@ -1,6 +1,26 @@
 /** Choosing among things by the words somebody said of them. */
 
-const small = new Set(['the', 'of', 'at', 'to', 'a', 'an', 'in', 'and', 'or', 'from', 'over', 'on', 'for', 'is', 'it', 'with', 'by', 'no', 'not']);
+const small = new Set([
+  'the',
+  'of',
+  'at',
+  'to',
+  'a',
+  'an',
+  'in',
+  'and',
+  'or',
+  'from',
+  'over',
+  'on',
+  'for',
+  'is',
+  'it',
+  'with',
+  'by',
+  'no',
+  'not',
+]);
 
 export const wordsOf = (text: string): string[] =>
   text
@@ -33,5 +53,7 @@ export function pick<T extends Named>(said: string, things: readonly T[], what: 
   const ranked = [...hits].sort((a, b) => share(b) - share(a));
   if (ranked.length === 1 || share(ranked[0]!) >= 1.5 * share(ranked[1]!)) return { hit: ranked[0]! };
   const named = ranked.slice(0, 2).map((t) => `"${t.title.split(/[:,;]/)[0]!}"`);
-  return { sentence: `${hits.length} ${what}s have these words: ${named.join(', ')}${hits.length > 2 ? ' and more' : ''}. Say more.` };
+  return {
+    sentence: `${hits.length} ${what}s have these words: ${named.join(', ')}${hits.length > 2 ? ' and more' : ''}. Say more.`,
+  };
 }

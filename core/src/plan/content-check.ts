@@ -35,12 +35,20 @@ function unusedFacts(): string[] {
   const known = new Set(ids);
   const used = new Set<string>();
   for (const content of allContent)
-    if (content !== factsContent) for (const text of stringsIn([content.definitions, content.more])) for (const id of idsIn(text, families)) used.add(id);
-  return factCatalogue.filter((f) => !used.has(f.id) && !f.neededBy.some((id) => known.has(id))).map((f) => `${f.id} is a fact that nothing uses`);
+    if (content !== factsContent)
+      for (const text of stringsIn([content.definitions, content.more]))
+        for (const id of idsIn(text, families)) used.add(id);
+  return factCatalogue
+    .filter((f) => !used.has(f.id) && !f.neededBy.some((id) => known.has(id)))
+    .map((f) => `${f.id} is a fact that nothing uses`);
 }
 
 /**
  * Looks over the whole content: ids that lead nowhere wherever they stand, ids given twice, and what each capability sees of its
  * own (orders that turn in a ring, probabilities that do not add up). An empty list is good. Run at server start and in tests.
  */
-export const contentFaults = (): string[] => [...danglingIds(allContent), ...allContent.flatMap((c) => c.faults?.() ?? []), ...unusedFacts()];
+export const contentFaults = (): string[] => [
+  ...danglingIds(allContent),
+  ...allContent.flatMap((c) => c.faults?.() ?? []),
+  ...unusedFacts(),
+];

@@ -16,11 +16,15 @@ export interface JobMaterial {
 }
 
 /** Facts of the units in some roles, of some subjects. */
-export function bookOf(material: Pick<JobMaterial, 'jobId' | 'units' | 'facts'>, wanted: readonly (readonly [role: string, prefix: string])[]): FactBook {
+export function bookOf(
+  material: Pick<JobMaterial, 'jobId' | 'units' | 'facts'>,
+  wanted: readonly (readonly [role: string, prefix: string])[],
+): FactBook {
   const book = new Map<string, FactValue>();
   for (const [role, prefix] of wanted) {
     const bearers = role === 'job' ? [material.jobId] : material.units.filter((u) => u.role === role).map((u) => u.id);
-    for (const fact of material.facts) if (bearers.includes(fact.bearerId) && fact.factId.startsWith(prefix)) book.set(fact.factId, fact);
+    for (const fact of material.facts)
+      if (bearers.includes(fact.bearerId) && fact.factId.startsWith(prefix)) book.set(fact.factId, fact);
   }
   return book;
 }

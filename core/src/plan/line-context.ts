@@ -6,7 +6,12 @@ import type { Plan } from './plan.ts';
 import { workSteps } from './steps.ts';
 
 /** What the words of a log line are looked up among on this job. */
-export function lineContextOf(material: Pick<JobMaterial, 'records' | 'units'>, plan: Plan, people: LineContext['people'], today: string): LineContext {
+export function lineContextOf(
+  material: Pick<JobMaterial, 'records' | 'units'>,
+  plan: Plan,
+  people: LineContext['people'],
+  today: string,
+): LineContext {
   const tasks = recordsOf(material, 'task');
   const donor = material.units.some((u) => u.role === 'donor');
   return {
@@ -21,7 +26,9 @@ export function lineContextOf(material: Pick<JobMaterial, 'records' | 'units'>, 
 
 /** The things a line may belong to: open steps, parts, circuits, and places where car and engine meet. */
 export const thingsOf = (context: LineContext): Thing[] => [
-  ...context.steps.filter((s) => s.status !== 'done' && s.status !== 'waived').map(({ key, title }): Thing => ({ key, title, sort: 'step' })),
+  ...context.steps
+    .filter((s) => s.status !== 'done' && s.status !== 'waived')
+    .map(({ key, title }): Thing => ({ key, title, sort: 'step' })),
   ...context.parts.map(({ key, title }): Thing => ({ key, title, sort: 'part' })),
   ...context.circuits.map(({ key, title }): Thing => ({ key, title, sort: 'circuit' })),
   ...interfaces.map(({ id, title }): Thing => ({ key: id, title, sort: 'interface' })),

@@ -99,13 +99,21 @@ class FitSlice {
   private readonly kept = new Map<string, FitLine>();
 
   compute(books: Required<Books>, records: PlanInput['fits']): FitLine[] {
-    const changed = { job: changedFacts(this.books.job, books.job), outgoing: changedFacts(this.books.outgoing!, books.outgoing) };
+    const changed = {
+      job: changedFacts(this.books.job, books.job),
+      outgoing: changedFacts(this.books.outgoing!, books.outgoing),
+    };
     const before = this.records;
     this.books = books;
     this.records = records;
     return interfaces.map((def) => {
       const known = this.kept.get(def.id);
-      if (known && !known.reads.some((r) => changed[r.book].has(r.factId)) && sameValue(before[def.id], records[def.id])) return known;
+      if (
+        known &&
+        !known.reads.some((r) => changed[r.book].has(r.factId)) &&
+        sameValue(before[def.id], records[def.id])
+      )
+        return known;
       const line = judge(def, books, records[def.id]);
       this.kept.set(def.id, line);
       return line;
@@ -114,11 +122,15 @@ class FitSlice {
 }
 
 /** Kit lines that resolutions chose, and those that are usual for an Adapt nobody resolved yet, with who asks. */
-function kitAskers(fits: readonly FitLine[], records: PlanInput['fits']): { chosen: Map<string, string[]>; usual: Map<string, string[]> } {
+function kitAskers(
+  fits: readonly FitLine[],
+  records: PlanInput['fits'],
+): { chosen: Map<string, string[]>; usual: Map<string, string[]> } {
   const chosen = new Map<string, string[]>();
   const usual = new Map<string, string[]>();
   for (const line of fits) {
-    const asks = (askers: Map<string, string[]>, kit: readonly string[]): void => kit.forEach((id) => askers.set(id, [...(askers.get(id) ?? []), line.def.id]));
+    const asks = (askers: Map<string, string[]>, kit: readonly string[]): void =>
+      kit.forEach((id) => askers.set(id, [...(askers.get(id) ?? []), line.def.id]));
     if (line.resolved) asks(chosen, records[line.def.id]!.resolution!.kit);
     else if (line.verdict.word === 'adapt') asks(usual, line.def.kit);
   }
@@ -126,7 +138,11 @@ function kitAskers(fits: readonly FitLine[], records: PlanInput['fits']): { chos
 }
 
 /** For each fact nobody knows: the verdicts and lines that wait for it. */
-function waitingLines(fits: readonly FitLine[], kit: readonly KitLine[], gates: readonly GateState[]): Map<string, string[]> {
+function waitingLines(
+  fits: readonly FitLine[],
+  kit: readonly KitLine[],
+  gates: readonly GateState[],
+): Map<string, string[]> {
   const waiting = new Map<string, Set<string>>();
   const wait = (facts: readonly string[], line: string): void => {
     for (const id of facts) if (isFactId(id)) waiting.set(id, (waiting.get(id) ?? new Set()).add(line));
@@ -157,7 +173,9 @@ export class Planner {
     const facts = withSchools(input.facts, schools);
     const effects = effectsOf(schools);
     const fits = this.fitSlice.compute({ job: facts, outgoing: input.outgoing }, input.fits);
-    const fitted = new Set(Object.entries(input.kit).flatMap(([id, record]) => (record?.status === 'fitted' ? [id] : [])));
+    const fitted = new Set(
+      Object.entries(input.kit).flatMap(([id, record]) => (record?.status === 'fitted' ? [id] : [])),
+    );
     const bare = scopeOf({
       facts,
       fits: new Map(fits.map((line) => [line.def.id, { word: line.verdict.word, resolved: line.resolved }])),
@@ -165,7 +183,9 @@ export class Planner {
       attempts: input.attempts,
     });
     this.own.moveTo(bare);
-    const touching = fits.filter((l) => l.def.touches).map((l) => ({ id: l.def.id, word: l.verdict.word, resolved: l.resolved }));
+    const touching = fits
+      .filter((l) => l.def.touches)
+      .map((l) => ({ id: l.def.id, word: l.verdict.word, resolved: l.resolved }));
     const scope = {
       ...bare,
       approvals: approvalsOf(
@@ -179,8 +199,13 @@ export class Planner {
     this.donor.moveTo({ ...scope, facts: merged(facts, input.donor, ['rec-', 'eng-']) });
 
     const kit = kitPlan(this.own.of, facts, kitAskers(fits, input.fits));
-    const titlesOf = (word: 'clash' | 'adapt'): string[] => fits.filter((l) => l.verdict.word === word && !l.resolved).map((l) => l.def.title);
-    const gates = gatesOf(this.own.of, input.gates, { ...input.gateInputs, openClashes: titlesOf('clash'), unresolvedAdapts: titlesOf('adapt') });
+    const titlesOf = (word: 'clash' | 'adapt'): string[] =>
+      fits.filter((l) => l.verdict.word === word && !l.resolved).map((l) => l.def.title);
+    const gates = gatesOf(this.own.of, input.gates, {
+      ...input.gateInputs,
+      openClashes: titlesOf('clash'),
+      unresolvedAdapts: titlesOf('adapt'),
+    });
     return {
       schools,
       facts,

@@ -36,7 +36,14 @@ export function workSteps(plan: Plan, tasks: Tasks, donor: boolean): WorkStep[] 
   const simple = (key: string, title: string, station: StationId): WorkStep => {
     const record = tasks[key];
     const status = record?.status ?? 'open';
-    return { key, title, station, status: status === 'open' ? 'free' : status, heldBy: [], ...(record ? { record } : {}) };
+    return {
+      key,
+      title,
+      station,
+      status: status === 'open' ? 'free' : status,
+      heldBy: [],
+      ...(record ? { record } : {}),
+    };
   };
   const build = buildStates(tasks);
   return [
@@ -44,7 +51,12 @@ export function workSteps(plan: Plan, tasks: Tasks, donor: boolean): WorkStep[] 
     ...ofPull(plan.pull, '', 'pull', tasks),
     ...build.map(({ id, status, heldBy }): WorkStep => {
       const def = buildSteps.find((s) => s.id === id)!;
-      return { ...simple(id, def.title, 'prep'), status, heldBy: heldBy.map(taskTitle), ...(def.caution ? { caution: def.caution } : {}) };
+      return {
+        ...simple(id, def.title, 'prep'),
+        status,
+        heldBy: heldBy.map(taskTitle),
+        ...(def.caution ? { caution: def.caution } : {}),
+      };
     }),
     ...plan.fitTasks.map((t) => simple(t.id, t.title, 'fit')),
     ...plan.benchTests.map((t) => simple(t.def.id, taskTitle(t.def.id), 'connect')),
@@ -62,6 +74,8 @@ const stationOfPrefix: readonly (readonly [prefix: string, station: StationId])[
 export function stepBasis(key: string): { station: StationId; minutes?: readonly number[] } {
   const station = stationOfPrefix.find(([prefix]) => key.startsWith(prefix))?.[1] ?? 'connect';
   const id = key.replace(/^donor-/, '');
-  const minutes = (pullSteps.find((s) => s.id === id) ?? schoolEffects.flatMap((e) => e.addsSteps ?? []).find((s) => s.id === id))?.minutes;
+  const minutes = (
+    pullSteps.find((s) => s.id === id) ?? schoolEffects.flatMap((e) => e.addsSteps ?? []).find((s) => s.id === id)
+  )?.minutes;
   return { station, ...(minutes ? { minutes } : {}) };
 }

@@ -6,7 +6,10 @@ import type { TruthOf } from '../rules/truths.ts';
 import type { PlanInput } from './plan.ts';
 
 /** A book of facts from typed text; a plain string is the fact's one value. For tests only. */
-export function bookFrom(typed: Readonly<Record<string, string | Record<string, string>>>, at = '2026-01-01T00:00:00.000Z'): FactBook {
+export function bookFrom(
+  typed: Readonly<Record<string, string | Record<string, string>>>,
+  at = '2026-01-01T00:00:00.000Z',
+): FactBook {
   const book = new Map<string, FactValue>();
   for (const [id, value] of Object.entries(typed)) {
     const entry = readFact(id, typeof value === 'string' ? { value } : value);

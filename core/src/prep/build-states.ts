@@ -9,7 +9,9 @@ const ordered = orderSteps(
 );
 
 /** The steps of building up in their order, with what each waits for. */
-export function buildStates(tasks: Readonly<Record<string, TaskRecord | undefined>>): { id: string; status: StepState['status']; heldBy: string[] }[] {
+export function buildStates(
+  tasks: Readonly<Record<string, TaskRecord | undefined>>,
+): { id: string; status: StepState['status']; heldBy: string[] }[] {
   const closed = (id: string): boolean => ['done', 'waived'].includes(tasks[id]?.status ?? 'open');
   return ordered.ids.map((id) => {
     const status = tasks[id]?.status ?? 'open';

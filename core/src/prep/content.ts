@@ -12,7 +12,15 @@ function rings(): string[] {
 
 export const prepContent: CapabilityContent = {
   capability: 'prep',
-  definitions: [...buildSteps, ...fates, ...findings, ...knockOnChains, ...variantFeatures, ...whileOut, ...measurementDefs],
+  definitions: [
+    ...buildSteps,
+    ...fates,
+    ...findings,
+    ...knockOnChains,
+    ...variantFeatures,
+    ...whileOut,
+    ...measurementDefs,
+  ],
   more: [sheetDefs],
   faults: rings,
 };

@@ -122,14 +122,38 @@ export interface SheetVerdict {
 type Readings = Readonly<Record<string, number | undefined>>;
 const mm = (value: number): string => formatMeasure(value, 'mm', 3);
 
-function judgeRange(label: string, value: number, sum: string, least: number | undefined, largest: number | undefined): SheetFinding {
+function judgeRange(
+  label: string,
+  value: number,
+  sum: string,
+  least: number | undefined,
+  largest: number | undefined,
+): SheetFinding {
   if (least === undefined && largest === undefined) return { label, value, sum, source: 'none', word: 'no-limit' };
-  const limit = [least === undefined ? '' : `at least ${mm(least)}`, largest === undefined ? '' : `at most ${mm(largest)}`].filter(Boolean).join(', ');
+  const limit = [
+    least === undefined ? '' : `at least ${mm(least)}`,
+    largest === undefined ? '' : `at most ${mm(largest)}`,
+  ]
+    .filter(Boolean)
+    .join(', ');
   const inside = value >= (least ?? -Infinity) - 1e-9 && value <= (largest ?? Infinity) + 1e-9;
-  return { label, value, sum, limit, source: 'maker, entered by the shop', word: inside ? 'in-limits' : 'out-of-limits' };
+  return {
+    label,
+    value,
+    sum,
+    limit,
+    source: 'maker, entered by the shop',
+    word: inside ? 'in-limits' : 'out-of-limits',
+  };
 }
 
-function judgeMost(label: string, value: number, sum: string, entered: number | undefined, practice: number): SheetFinding {
+function judgeMost(
+  label: string,
+  value: number,
+  sum: string,
+  entered: number | undefined,
+  practice: number,
+): SheetFinding {
   const most = entered ?? practice;
   const inside = value <= most + 1e-9;
   return {
@@ -152,7 +176,15 @@ function judgeBore(r: Readings, limits: SheetLimits): SheetFinding[] {
   });
   const all = Object.values(r).filter((v): v is number => v !== undefined);
   if (all.length > 0)
-    findings.push(judgeRange('Largest bore', Math.max(...all), `largest of ${all.map(mm).join(', ')}`, limits['least-size'], limits['largest-size']));
+    findings.push(
+      judgeRange(
+        'Largest bore',
+        Math.max(...all),
+        `largest of ${all.map(mm).join(', ')}`,
+        limits['least-size'],
+        limits['largest-size'],
+      ),
+    );
   if (heights.length > 0) {
     const worst = heights.reduce((a, b) => (Math.abs(b.along - b.across) > Math.abs(a.along - a.across) ? b : a));
     const out = Math.abs(worst.along - worst.across);
@@ -170,7 +202,15 @@ function judgeBore(r: Readings, limits: SheetLimits): SheetFinding[] {
   const bottom = heights.find((x) => x.h === 'bottom');
   if (top && bottom) {
     const mean = (x: { along: number; across: number }): number => (x.along + x.across) / 2;
-    findings.push(judgeMost('Taper', Math.abs(mean(top) - mean(bottom)), `top mean ${mm(mean(top))} − bottom mean ${mm(mean(bottom))}`, limits.taper, 0.1));
+    findings.push(
+      judgeMost(
+        'Taper',
+        Math.abs(mean(top) - mean(bottom)),
+        `top mean ${mm(mean(top))} − bottom mean ${mm(mean(bottom))}`,
+        limits.taper,
+        0.1,
+      ),
+    );
   }
   return findings;
 }
@@ -186,7 +226,15 @@ function judgeJournal(r: Readings, limits: SheetLimits): SheetFinding[] {
   if (sizes.length === 0) return findings;
   const smallest = Math.min(...sizes);
   const largest = Math.max(...sizes);
-  findings.push(judgeRange('Smallest size', smallest, `smallest of ${sizes.map(mm).join(', ')}`, limits['least-size'], limits['largest-size']));
+  findings.push(
+    judgeRange(
+      'Smallest size',
+      smallest,
+      `smallest of ${sizes.map(mm).join(', ')}`,
+      limits['least-size'],
+      limits['largest-size'],
+    ),
+  );
   const worst = planes.reduce((a, b) => (Math.abs(b.vertical - b.level) > Math.abs(a.vertical - a.level) ? b : a));
   findings.push(
     judgeMost(
@@ -199,17 +247,27 @@ function judgeJournal(r: Readings, limits: SheetLimits): SheetFinding[] {
   );
   if (planes.length === 2) {
     const [front, rear] = planes.map((p) => (p.vertical + p.level) / 2) as [number, number];
-    findings.push(judgeMost('Taper', Math.abs(front - rear), `front mean ${mm(front)} − rear mean ${mm(rear)}`, limits.taper, 0.013));
+    findings.push(
+      judgeMost(
+        'Taper',
+        Math.abs(front - rear),
+        `front mean ${mm(front)} − rear mean ${mm(rear)}`,
+        limits.taper,
+        0.013,
+      ),
+    );
   }
   const bore = r['bearing-bore'];
   if (bore !== undefined) {
     const clearance = bore - largest;
     const sum = `bearing ${mm(bore)} − largest journal ${mm(largest)}`;
     const { 'least-clearance': least, 'largest-clearance': most } = limits;
-    if (least !== undefined || most !== undefined) findings.push(judgeRange('Bearing clearance', clearance, sum, least, most));
+    if (least !== undefined || most !== undefined)
+      findings.push(judgeRange('Bearing clearance', clearance, sum, least, most));
     else {
       const wanted = bearingClearanceMm(largest);
-      const word: SheetWord = clearance <= 0 ? 'out-of-limits' : Math.abs(clearance - wanted) <= wanted * 0.4 ? 'in-limits' : 'doubtful';
+      const word: SheetWord =
+        clearance <= 0 ? 'out-of-limits' : Math.abs(clearance - wanted) <= wanted * 0.4 ? 'in-limits' : 'doubtful';
       findings.push({
         label: 'Bearing clearance',
         value: clearance,
@@ -231,7 +289,8 @@ function judgeRings(r: Readings, limits: SheetLimits): SheetFinding[] {
     const label = `${ring === 'top' ? 'Top' : 'Second'} ring gap`;
     if (limits['least-size'] !== undefined || limits['largest-size'] !== undefined)
       return [judgeRange(label, gap, mm(gap), limits['least-size'], limits['largest-size'])];
-    if (bore === undefined) return [{ label, value: gap, sum: mm(gap), source: 'none' as const, word: 'no-limit' as const }];
+    if (bore === undefined)
+      return [{ label, value: gap, sum: mm(gap), source: 'none' as const, word: 'no-limit' as const }];
     const least = ringGapMm(bore);
     return [
       {
@@ -251,7 +310,15 @@ const judgeLash = (r: Readings, limits: SheetLimits): SheetFinding[] =>
     const lash = r[valve];
     return lash === undefined
       ? []
-      : [judgeRange(`${valve === 'intake' ? 'Intake' : 'Exhaust'} lash`, lash, mm(lash), limits['least-size'], limits['largest-size'])];
+      : [
+          judgeRange(
+            `${valve === 'intake' ? 'Intake' : 'Exhaust'} lash`,
+            lash,
+            mm(lash),
+            limits['least-size'],
+            limits['largest-size'],
+          ),
+        ];
   });
 
 const judges = { bore: judgeBore, journal: judgeJournal, 'ring-gap': judgeRings, lash: judgeLash };
@@ -263,7 +330,10 @@ export function judgeSheet(sheetId: string, readings: Readings, limits: SheetLim
   const open = def.readings.filter((x) => readings[x.key] === undefined).map((x) => x.label);
   const findings = judges[def.id](readings, limits);
   if (findings.length === 0) return { word: 'not-read', findings, open };
-  const word = findings.reduce<SheetWord>((worst, f) => (gravity.indexOf(f.word) > gravity.indexOf(worst) ? f.word : worst), 'in-limits');
+  const word = findings.reduce<SheetWord>(
+    (worst, f) => (gravity.indexOf(f.word) > gravity.indexOf(worst) ? f.word : worst),
+    'in-limits',
+  );
   return { word, findings, open };
 }
 
@@ -277,8 +347,17 @@ export const sheetWords: Record<SheetWord, string> = {
 
 /** Is a joint done? Every bolt has a record that is not voided, with a value and a source. */
 export function jointState(records: readonly TorqueRecord[], bolts: number): { done: boolean; said: string } {
-  const live = records.filter((r) => !r.voided && (r.stagesNm.length > 0 || r.angleDeg !== undefined) && r.source.trim() !== '' && r.source !== 'unknown');
+  const live = records.filter(
+    (r) =>
+      !r.voided &&
+      (r.stagesNm.length > 0 || r.angleDeg !== undefined) &&
+      r.source.trim() !== '' &&
+      r.source !== 'unknown',
+  );
   const tight = new Set(live.map((r) => r.bolt)).size;
   const voided = records.some((r) => r.voided);
-  return { done: tight >= bolts && bolts > 0, said: `${tight} of ${bolts} bolts${voided ? ', taken apart since' : ''}` };
+  return {
+    done: tight >= bolts && bolts > 0,
+    said: `${tight} of ${bolts} bolts${voided ? ', taken apart since' : ''}`,
+  };
 }

@@ -45,10 +45,16 @@ export function pullPlan(role: 'own' | 'donor', truthOf: TruthOf, effects: reado
   const cutPairs = effects.flatMap((e) => e.cutsOrder ?? []);
   const isCut = (from: string, to: string): boolean => cutPairs.some(([a, b]) => a === from && b === to);
   const firstBefore = new Map<string, string[]>();
-  for (const [first, then] of effects.flatMap((e) => e.addsOrder ?? [])) firstBefore.set(then, [...(firstBefore.get(then) ?? []), first]);
+  for (const [first, then] of effects.flatMap((e) => e.addsOrder ?? []))
+    firstBefore.set(then, [...(firstBefore.get(then) ?? []), first]);
   const given = effects.flatMap((e) => e.gives ?? []);
   const states =
-    given.length === 0 ? workStates : workStates.map((s) => ({ ...s, givenBy: [...s.givenBy, ...given.filter((g) => g.state === s.id).map((g) => g.step)] }));
+    given.length === 0
+      ? workStates
+      : workStates.map((s) => ({
+          ...s,
+          givenBy: [...s.givenBy, ...given.filter((g) => g.state === s.id).map((g) => g.step)],
+        }));
   const lines = new Map<string, PullLine>();
   for (const def of [...pullSteps, ...added]) {
     if (def.role !== undefined && def.role !== role) continue;
@@ -88,7 +94,10 @@ export interface StepState {
 }
 
 /** Where each step stands, given what people have done. */
-export function stepStates(plan: PullPlan, records: Readonly<Record<string, TaskRecord | undefined>>): Map<string, StepState> {
+export function stepStates(
+  plan: PullPlan,
+  records: Readonly<Record<string, TaskRecord | undefined>>,
+): Map<string, StepState> {
   const closed = (id: string): boolean => ['done', 'waived'].includes(records[id]?.status ?? 'open');
   const doneAt = (id: string): string => (records[id]?.status === 'done' ? (records[id]?.at ?? '') : '');
   const stateById = new Map(plan.states.map((s) => [s.id, s]));
@@ -99,7 +108,9 @@ export function stepStates(plan: PullPlan, records: Readonly<Record<string, Task
     const ended: { state: string; by: string }[] = [];
     for (const need of line.def.needs) {
       const state = stateById.get(need)!;
-      const lost = state.lostBy.filter((id) => id !== line.def.id && doneAt(id) !== '').sort((a, b) => (doneAt(a) < doneAt(b) ? 1 : -1))[0];
+      const lost = state.lostBy
+        .filter((id) => id !== line.def.id && doneAt(id) !== '')
+        .sort((a, b) => (doneAt(a) < doneAt(b) ? 1 : -1))[0];
       if (lost && !state.givenBy.some((id) => doneAt(id) > doneAt(lost))) ended.push({ state: need, by: lost });
     }
     const open = heldBy.length > 0 || ended.length > 0;

@@ -31,10 +31,17 @@ export type RecordKind = keyof StoredRecords;
 export type RecordData<K extends RecordKind> = StoredRecords[K];
 
 /** A record as server and web hold it: the kind tells what its data are. */
-export type Recorded = { [K in RecordKind]: { kind: K; key: string; data: StoredRecords[K]; on?: UnitRole | null | undefined } }[RecordKind];
+export type Recorded = {
+  [K in RecordKind]: { kind: K; key: string; data: StoredRecords[K]; on?: UnitRole | null | undefined };
+}[RecordKind];
 
 /** Records of a kind by their key: those of the job itself and of the units that stay in the car. */
-export function recordsOf<K extends RecordKind>(material: { records: readonly Recorded[] }, kind: K): Record<string, StoredRecords[K]> {
-  const own = material.records.filter((r): r is Extract<Recorded, { kind: K }> => r.kind === kind && (!r.on || stayingRoles.has(r.on)));
+export function recordsOf<K extends RecordKind>(
+  material: { records: readonly Recorded[] },
+  kind: K,
+): Record<string, StoredRecords[K]> {
+  const own = material.records.filter(
+    (r): r is Extract<Recorded, { kind: K }> => r.kind === kind && (!r.on || stayingRoles.has(r.on)),
+  );
   return Object.fromEntries(own.map((r) => [r.key, r.data as StoredRecords[K]]));
 }

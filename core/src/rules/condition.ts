@@ -90,7 +90,8 @@ export const plainWord = (word: number | string): string => String(word).trim().
 
 type Known = number | string | undefined;
 
-const valuesOf = (scope: Scope, { fact, parts }: Asked): Known[] => parts.map((part) => scope.facts.get(fact)?.parts[part]);
+const valuesOf = (scope: Scope, { fact, parts }: Asked): Known[] =>
+  parts.map((part) => scope.facts.get(fact)?.parts[part]);
 
 /** Does one of the parts answer with yes? No only when every part that could is known. */
 function anyOf(values: readonly Known[], holds: (v: number | string) => boolean): boolean | 'waits' {
@@ -98,7 +99,8 @@ function anyOf(values: readonly Known[], holds: (v: number | string) => boolean)
   return values.some((v) => v === undefined) ? 'waits' : false;
 }
 
-const answer = (is: boolean | 'waits', facts: readonly string[]): Truth => (is === 'waits' ? waits(facts) : decided(is, facts));
+const answer = (is: boolean | 'waits', facts: readonly string[]): Truth =>
+  is === 'waits' ? waits(facts) : decided(is, facts);
 const not = (is: boolean | 'waits'): boolean | 'waits' => (is === 'waits' ? is : !is);
 
 const compares = {
@@ -134,7 +136,9 @@ export function evaluate(c: Condition, scope: Scope): Truth {
     case 'differs': {
       const others = valuesOf(scope, c.as);
       const open = others.includes(undefined);
-      const same = anyOf(valuesOf(scope, c.of), (v) => others.some((o) => o !== undefined && plainWord(o) === plainWord(v)));
+      const same = anyOf(valuesOf(scope, c.of), (v) =>
+        others.some((o) => o !== undefined && plainWord(o) === plainWord(v)),
+      );
       const is = same === false && open ? 'waits' : same;
       if (is === 'waits') return waits([c.of.fact, c.as.fact].filter((id) => !scope.facts.has(id)));
       return decided(is === (c.op === 'same'), [c.of.fact, c.as.fact]);

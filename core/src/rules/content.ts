@@ -42,7 +42,9 @@ const words = /^(?:o-rings?|take-(?:off|up|first|offs)|fill-(?:in|up|point)|gate
 
 /** Ids of known families that are spoken of in a text. */
 export function idsIn(text: string, families: ReadonlySet<string>): string[] {
-  return [...text.matchAll(/(?<![\w-])([a-z]+)-[a-z0-9]+(?:-[a-z0-9]+)*(?![\w-])/g)].filter((m) => families.has(m[1]!) && !words.test(m[0])).map((m) => m[0]);
+  return [...text.matchAll(/(?<![\w-])([a-z]+)-[a-z0-9]+(?:-[a-z0-9]+)*(?![\w-])/g)]
+    .filter((m) => families.has(m[1]!) && !words.test(m[0]))
+    .map((m) => m[0]);
 }
 
 /** Ids given twice, and ids that are spoken of and lead nowhere. */
@@ -56,7 +58,8 @@ export function danglingIds(contents: readonly CapabilityContent[]): string[] {
   const families = familiesOf(known);
   const look = (from: string, value: unknown): void => {
     for (const text of stringsIn(value))
-      for (const id of idsIn(text, families)) if (!known.has(id)) found.push(`${from} speaks of ${id}, which does not exist`);
+      for (const id of idsIn(text, families))
+        if (!known.has(id)) found.push(`${from} speaks of ${id}, which does not exist`);
   };
   for (const content of contents) {
     for (const definition of content.definitions) look(definition.id, definition);

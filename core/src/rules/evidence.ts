@@ -23,7 +23,9 @@ export type Askable<C> = { [F in keyof C]: { number: string; word: string } };
 
 type PartArg<P extends string> = 'value' extends P ? [part?: P] : [part: P];
 export type Wanted<C extends Askable<C>> = {
-  [F in keyof C & string]: readonly [F, C[F]['number'] | C[F]['word']] | ('value' extends C[F]['number'] | C[F]['word'] ? readonly [F] : never);
+  [F in keyof C & string]:
+    | readonly [F, C[F]['number'] | C[F]['word']]
+    | ('value' extends C[F]['number'] | C[F]['word'] ? readonly [F] : never);
 }[keyof C & string];
 
 /** How the facts are called and in which unit their parts are kept. */
@@ -44,7 +46,10 @@ export interface Bands {
 const insideBy = (value: number, [least, most]: Band): number => Math.min(value - least, most - value);
 
 /** What is left of a band, as a margin. */
-export const marginIn = (sum: Sum, band: Band): { value: number; unit: string } => ({ value: insideBy(sum.value, band), unit: sum.unit });
+export const marginIn = (sum: Sum, band: Band): { value: number; unit: string } => ({
+  value: insideBy(sum.value, band),
+  unit: sum.unit,
+});
 
 export interface Said {
   /** What was reckoned: its rows are shown and its number is the result. */
@@ -93,7 +98,13 @@ export class Evidence<C extends Askable<C>> {
     const value = this.look(factId, partKey, book);
     if (typeof value !== 'number') return undefined;
     const leaves = book === 'outgoing' ? ', leaving' : '';
-    const row = { label: `${this.naming.name(factId, partKey)}${leaves}`, value, unit: this.naming.unit(factId, partKey), factId, partKey };
+    const row = {
+      label: `${this.naming.name(factId, partKey)}${leaves}`,
+      value,
+      unit: this.naming.unit(factId, partKey),
+      factId,
+      partKey,
+    };
     this.readings.push({ sign: '', ...row });
     return Sum.of(row, this.books[book]!.get(factId)!.source);
   }
@@ -127,7 +138,9 @@ export class Evidence<C extends Askable<C>> {
 
   /** Marks several facts as wanted at once, so that "Not measured" lists them all and not only the first. */
   want(...wanted: readonly Wanted<C>[]): void {
-    const missing = wanted.map(([factId, partKey]) => ({ factId, partKey: partKey ?? 'value' })).filter((n) => this.look(n.factId, n.partKey) === undefined);
+    const missing = wanted
+      .map(([factId, partKey]) => ({ factId, partKey: partKey ?? 'value' }))
+      .filter((n) => this.look(n.factId, n.partKey) === undefined);
     this.needs.push(...missing);
     // eslint-disable-next-line @typescript-eslint/only-throw-error -- as above
     if (missing.length > 0) throw notMeasured;
@@ -157,7 +170,8 @@ export class Evidence<C extends Askable<C>> {
   /** Says by the bands in which the number of the sum lies; outside of both it is a clash. */
   judge(label: string, sum: Sum, bands: Bands, headline?: string | ((word: FitWord) => string)): Verdict {
     const { value } = sum;
-    const word: FitWord = insideBy(value, bands.boltsUp) >= 0 ? 'bolts-up' : insideBy(value, bands.adapt) >= 0 ? 'adapt' : 'clash';
+    const word: FitWord =
+      insideBy(value, bands.boltsUp) >= 0 ? 'bolts-up' : insideBy(value, bands.adapt) >= 0 ? 'adapt' : 'clash';
     const said = typeof headline === 'function' ? headline(word) : headline;
     const left = `${formatMeasure(Math.abs(value), sum.unit, 1)} ${value < 0 ? 'short' : 'to spare'}`;
     return this.say(word, said ?? left, { sum, label, margin: marginIn(sum, bands.boltsUp) });
@@ -182,7 +196,10 @@ export class Evidence<C extends Askable<C>> {
 }
 
 /** Runs a rule; a missing fact becomes "Not measured" with what to take. */
-export function runRule<C extends Askable<C>, E extends Evidence<C>>(rule: { source: string; judge: (e: E) => Verdict }, evidence: E): Verdict {
+export function runRule<C extends Askable<C>, E extends Evidence<C>>(
+  rule: { source: string; judge: (e: E) => Verdict },
+  evidence: E,
+): Verdict {
   try {
     return { ...rule.judge(evidence), source: rule.source };
   } catch (error) {

@@ -34,8 +34,23 @@ export function lineState<D extends { id: string; when: Condition }, P>(
 ): LineState<D, P> | undefined {
   const truth = truthOf(def.when);
   if (truth.is === false) return undefined;
-  const state = standing === 'overridden' ? 'overridden' : blockers.length > 0 ? 'blocked' : standing === 'none' ? 'open' : standing;
-  return { def, applies: truth.is, because: truth.because, needs: truth.needs, ...(proof === undefined ? {} : { proof }), blockers, state };
+  const state =
+    standing === 'overridden'
+      ? 'overridden'
+      : blockers.length > 0
+        ? 'blocked'
+        : standing === 'none'
+          ? 'open'
+          : standing;
+  return {
+    def,
+    applies: truth.is,
+    because: truth.because,
+    needs: truth.needs,
+    ...(proof === undefined ? {} : { proof }),
+    blockers,
+    state,
+  };
 }
 
 export interface GateCount {

@@ -105,8 +105,10 @@ export function orderSteps(given: readonly OrderStep[], states: readonly OrderSt
       if (!state) throw new Error(`Step "${step.id}" needs the unknown state "${need}"`);
       const losers = state.lostBy.filter((id) => here.has(id) && id !== step.id);
       const givers = state.givenBy.filter((id) => here.has(id) && id !== step.id);
-      const gives = (from: string): void => void pending.push({ from, to: step.id, why: { kind: 'state', state: need, how: 'gives' } });
-      const endsAfter = (loser: string): void => void pending.push({ from: step.id, to: loser, why: { kind: 'state', state: need, how: 'ends' } });
+      const gives = (from: string): void =>
+        void pending.push({ from, to: step.id, why: { kind: 'state', state: need, how: 'gives' } });
+      const endsAfter = (loser: string): void =>
+        void pending.push({ from: step.id, to: loser, why: { kind: 'state', state: need, how: 'ends' } });
       if (!state.atStart) {
         if (givers.length === 0) unmet.push({ step: step.id, state: need });
         givers.forEach(gives);

@@ -44,8 +44,15 @@ export class Sum {
   readonly beside: readonly SumRow[];
   readonly weakest: FactSource | undefined;
 
-  private constructor(value: number, unit: string, rows: readonly SumRow[], beside: readonly SumRow[], weakest: FactSource | undefined) {
-    if (!Number.isFinite(value)) throw new RangeError(`${rows[0]?.label ?? 'This'} cannot be reckoned from these numbers`);
+  private constructor(
+    value: number,
+    unit: string,
+    rows: readonly SumRow[],
+    beside: readonly SumRow[],
+    weakest: FactSource | undefined,
+  ) {
+    if (!Number.isFinite(value))
+      throw new RangeError(`${rows[0]?.label ?? 'This'} cannot be reckoned from these numbers`);
     this.value = value;
     this.unit = unit;
     this.rows = rows;
@@ -59,8 +66,15 @@ export class Sum {
   }
 
   private with(other: Sum, rows: readonly SumRow[], value: number): Sum {
-    if (other.unit !== this.unit) throw new RangeError(`${this.unit || 'a plain number'} and ${other.unit || 'a plain number'} do not add up`);
-    return new Sum(value, this.unit, [...this.rows, ...rows], [...this.beside, ...other.beside], weaker(this.weakest, other.weakest));
+    if (other.unit !== this.unit)
+      throw new RangeError(`${this.unit || 'a plain number'} and ${other.unit || 'a plain number'} do not add up`);
+    return new Sum(
+      value,
+      this.unit,
+      [...this.rows, ...rows],
+      [...this.beside, ...other.beside],
+      weaker(this.weakest, other.weakest),
+    );
   }
 
   /** Throws a RangeError where the units differ. */
@@ -84,7 +98,13 @@ export class Sum {
   }
 
   /** A number that a formula makes from this one and others, as one row that names the formula. */
-  through(label: string, unit: string, formula: (value: number, ...others: number[]) => number, basis: string, ...others: readonly Sum[]): Sum {
+  through(
+    label: string,
+    unit: string,
+    formula: (value: number, ...others: number[]) => number,
+    basis: string,
+    ...others: readonly Sum[]
+  ): Sum {
     const value = formula(this.value, ...others.map((o) => o.value));
     return this.made(
       label,
@@ -107,7 +127,14 @@ export class Sum {
       : { sign: '+', label: 'Together', value: this.value, unit: this.unit, of: this.rows };
   }
 
-  private made(label: string, unit: string, value: number, others: readonly Sum[], below: readonly SumRow[], basis?: string): Sum {
+  private made(
+    label: string,
+    unit: string,
+    value: number,
+    others: readonly Sum[],
+    below: readonly SumRow[],
+    basis?: string,
+  ): Sum {
     const of = [...this.rows, ...below];
     const beside = [...this.beside, ...others.flatMap((o) => o.beside)];
     const weakest = others.reduce((w, o) => weaker(w, o.weakest), this.weakest);
@@ -115,17 +142,24 @@ export class Sum {
   }
 
   /** The worst of several, by `badness`; the others are shown beside it by their names. */
-  static worst(named: readonly (readonly [name: string, sum: Sum])[], badness: (value: number) => number): { name: string; sum: Sum } {
+  static worst(
+    named: readonly (readonly [name: string, sum: Sum])[],
+    badness: (value: number) => number,
+  ): { name: string; sum: Sum } {
     const ranked = [...named].sort(([, a], [, b]) => badness(b.value) - badness(a.value));
     const [name, worst] = ranked[0]!;
-    const others = ranked.slice(1).map(([label, sum]): SumRow => ({ sign: '', label, value: sum.value, unit: sum.unit, of: sum.rows }));
+    const others = ranked
+      .slice(1)
+      .map(([label, sum]): SumRow => ({ sign: '', label, value: sum.value, unit: sum.unit, of: sum.rows }));
     const weakest = ranked.reduce<FactSource | undefined>((w, [, s]) => weaker(w, s.weakest), undefined);
     return { name, sum: new Sum(worst.value, worst.unit, worst.rows, [...worst.beside, ...others], weakest) };
   }
 }
 
 /** The least of several: the tightest gap, the weakest part. */
-export const leastOf = (named: readonly (readonly [name: string, sum: Sum])[]): { name: string; sum: Sum } => Sum.worst(named, (value) => -value);
+export const leastOf = (named: readonly (readonly [name: string, sum: Sum])[]): { name: string; sum: Sum } =>
+  Sum.worst(named, (value) => -value);
 
 /** The one farthest from nothing, whichever way. */
-export const farthestOf = (named: readonly (readonly [name: string, sum: Sum])[]): { name: string; sum: Sum } => Sum.worst(named, Math.abs);
+export const farthestOf = (named: readonly (readonly [name: string, sum: Sum])[]): { name: string; sum: Sum } =>
+  Sum.worst(named, Math.abs);

@@ -48,11 +48,14 @@ export class Truths {
     const before = this.scope;
     this.scope = scope;
     const changed = changedFacts(before.facts, scope.facts);
-    for (const id of new Set([...before.fits.keys(), ...scope.fits.keys()])) if (!sameValue(before.fits.get(id), scope.fits.get(id))) changed.add(id);
-    for (const id of new Set([...before.fitted, ...scope.fitted])) if (before.fitted.has(id) !== scope.fitted.has(id)) changed.add(id);
+    for (const id of new Set([...before.fits.keys(), ...scope.fits.keys()]))
+      if (!sameValue(before.fits.get(id), scope.fits.get(id))) changed.add(id);
+    for (const id of new Set([...before.fitted, ...scope.fitted]))
+      if (before.fitted.has(id) !== scope.fitted.has(id)) changed.add(id);
     if (before.attempts !== scope.attempts) changed.add('attempts');
     if (!sameValue(before.approvals, scope.approvals)) changed.add('approval-open');
     if (changed.size === 0) return;
-    for (const condition of [...this.kept.keys()]) if (asksOf(condition).some((id) => changed.has(id))) this.kept.delete(condition);
+    for (const condition of [...this.kept.keys()])
+      if (asksOf(condition).some((id) => changed.has(id))) this.kept.delete(condition);
   }
 }

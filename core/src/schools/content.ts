@@ -5,7 +5,9 @@ import { schoolEffects } from './effects.ts';
 
 const oddAssumptions = (): string[] =>
   schoolEffects.flatMap(({ id, assumes }) =>
-    assumes && !factDef(assumes[0]).parts[0]!.options?.includes(assumes[1]) ? [`${id} assumes "${assumes[1]}", which is no option of ${assumes[0]}`] : [],
+    assumes && !factDef(assumes[0]).parts[0]!.options?.includes(assumes[1])
+      ? [`${id} assumes "${assumes[1]}", which is no option of ${assumes[0]}`]
+      : [],
   );
 
 export const schoolsContent: CapabilityContent = {

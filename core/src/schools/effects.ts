@@ -29,14 +29,20 @@ const feedByLeads: PullStepDef = {
 };
 
 const assume = (id: string, factId: FactId, value: string): SchoolEffect => ({ id, assumes: [factId, value] });
-const byDefault = (id: string, factId: FactId, value: string): SchoolEffect => ({ id, assumes: [factId, value], byDefault: true });
+const byDefault = (id: string, factId: FactId, value: string): SchoolEffect => ({
+  id,
+  assumes: [factId, value],
+  byDefault: true,
+});
 
 export const schoolEffects: readonly SchoolEffect[] = [
   {
     id: 'sch-battery-order-a',
     addsSteps: [feedByLeads],
     addsOrder: poweredMoves.map((move) => ['rm-feed-by-leads', move] as const),
-    cutsOrder: [...poweredMoves, 'rm-fuel-run-dry', 'rm-crank-tests', 'rm-fuel-hp-wait'].map((move) => [move, 'rm-battery-off'] as const),
+    cutsOrder: [...poweredMoves, 'rm-fuel-run-dry', 'rm-crank-tests', 'rm-fuel-hp-wait'].map(
+      (move) => [move, 'rm-battery-off'] as const,
+    ),
     drops: ['rm-fuel-run-dry', 'rm-crank-tests'],
     gives: [{ state: 'st-battery-live', step: 'rm-feed-by-leads' }],
   },
@@ -86,7 +92,10 @@ export const schoolEffects: readonly SchoolEffect[] = [
 const bySide = new Map(schoolEffects.map((effect) => [effect.id, effect]));
 
 /** Sides by question: the job's own choice first, then the shop's, then the default. */
-export function chooseSchools(shop: Readonly<Record<string, string>>, job: Readonly<Record<string, string>>): SchoolChoice {
+export function chooseSchools(
+  shop: Readonly<Record<string, string>>,
+  job: Readonly<Record<string, string>>,
+): SchoolChoice {
   return new Map(
     schoolQuestions.map((q): [string, { side: string; from: 'default' | 'shop' | 'job' }] => {
       const valid = (side: string | undefined): side is string => q.sides.some((s) => s.id === side);
@@ -98,7 +107,8 @@ export function chooseSchools(shop: Readonly<Record<string, string>>, job: Reado
 }
 
 /** What the chosen sides change. */
-export const effectsOf = (choice: SchoolChoice): SchoolEffect[] => [...choice.values()].flatMap(({ side }) => bySide.get(side) ?? []);
+export const effectsOf = (choice: SchoolChoice): SchoolEffect[] =>
+  [...choice.values()].flatMap(({ side }) => bySide.get(side) ?? []);
 
 /** The job's facts with the choices that schools make where nobody typed one, marked as assumed. */
 export function withSchools(facts: FactBook, choice: SchoolChoice): FactBook {
@@ -108,7 +118,13 @@ export function withSchools(facts: FactBook, choice: SchoolChoice): FactBook {
     if (!effect?.assumes || (from === 'default' && !effect.byDefault)) continue;
     const [factId, value] = effect.assumes;
     if (!book.has(factId))
-      book.set(factId, { parts: { value }, typed: {}, source: 'assumed', by: from === 'default' ? 'default school' : 'school', note: side });
+      book.set(factId, {
+        parts: { value },
+        typed: {},
+        source: 'assumed',
+        by: from === 'default' ? 'default school' : 'school',
+        note: side,
+      });
   }
   return book;
 }

@@ -2,7 +2,8 @@
 
 /** Length of an open belt over two pulleys, mm. Geometry. Refuses centres that let the pulleys touch. */
 export function openBeltMm(largeMm: number, smallMm: number, centresMm: number): number {
-  if (!(smallMm > 0) || centresMm <= (largeMm + smallMm) / 2) throw new RangeError('The centres must keep the pulleys apart.');
+  if (!(smallMm > 0) || centresMm <= (largeMm + smallMm) / 2)
+    throw new RangeError('The centres must keep the pulleys apart.');
   const lean = Math.asin(Math.abs(largeMm - smallMm) / (2 * centresMm));
   return 2 * centresMm * Math.cos(lean) + (Math.PI * (largeMm + smallMm)) / 2 + lean * Math.abs(largeMm - smallMm);
 }
@@ -14,7 +15,9 @@ export const smallWrapDeg = (largeMm: number, smallMm: number, centresMm: number
 /** Load factor of a sling leg by its angle from level, degrees. Source: ASME B30.9, geometry. Below 30° is refused. */
 export function slingLoadFactor(angleFromLevelDeg: number): number {
   if (!(angleFromLevelDeg >= 30 && angleFromLevelDeg <= 90))
-    throw new RangeError('A leg flatter than 30° from level is refused: the load in it grows past twice its share. Use longer legs.');
+    throw new RangeError(
+      'A leg flatter than 30° from level is refused: the load in it grows past twice its share. Use longer legs.',
+    );
   return 1 / Math.sin((angleFromLevelDeg * Math.PI) / 180);
 }
 

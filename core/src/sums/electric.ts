@@ -21,7 +21,9 @@ export const wireSizes: readonly { areaMm2: number; fuseA: number }[] = [
 ].map(([areaMm2, fuseA]) => ({ areaMm2: areaMm2!, fuseA: fuseA! }));
 
 /** Fuses sold, A. */
-export const fuseSteps = [3, 5, 7.5, 10, 15, 20, 25, 30, 40, 50, 60, 80, 100, 125, 150, 175, 200, 225, 250, 300] as const;
+export const fuseSteps = [
+  3, 5, 7.5, 10, 15, 20, 25, 30, 40, 50, 60, 80, 100, 125, 150, 175, 200, 225, 250, 300,
+] as const;
 
 /** Resistance of copper per length at 20 °C, Ω/km, by wire gauge. Source: ASTM B258 and IEC 60028. */
 export const gaugeOhmPerKm = (gauge: number): number => (copperOhmMm2PerM / (areaOfGauge(gauge) * 1e6)) * 1000;
@@ -60,11 +62,19 @@ export interface WireChoice {
 export function chooseWire(currentA: number, oneWayM: number, load: LoadKind): WireChoice {
   if (!(currentA > 0) || !(oneWayM > 0)) throw new RangeError('Current and length are above zero.');
   const fuseA = fuseSteps.find((f) => f * 0.8 >= currentA);
-  if (fuseA === undefined) throw new RangeError(`${currentA} A is more than the fuses listed here carry; size it by the maker's table.`);
+  if (fuseA === undefined)
+    throw new RangeError(`${currentA} A is more than the fuses listed here carry; size it by the maker's table.`);
   const limitV = dropLimits[load];
   const byFuse = wireSizes.find((w) => w.fuseA >= fuseA);
   const byDrop = wireSizes.find((w) => voltageDrop(currentA, oneWayM, w.areaMm2) <= limitV);
-  if (!byFuse || !byDrop) throw new RangeError(`No listed wire carries ${currentA} A over ${oneWayM} m within ${limitV} V.`);
+  if (!byFuse || !byDrop)
+    throw new RangeError(`No listed wire carries ${currentA} A over ${oneWayM} m within ${limitV} V.`);
   const areaMm2 = Math.max(byFuse.areaMm2, byDrop.areaMm2);
-  return { areaMm2, fuseA, dropV: voltageDrop(currentA, oneWayM, areaMm2), limitV, decidedBy: byDrop.areaMm2 > byFuse.areaMm2 ? 'voltage drop' : 'fuse' };
+  return {
+    areaMm2,
+    fuseA,
+    dropV: voltageDrop(currentA, oneWayM, areaMm2),
+    limitV,
+    decidedBy: byDrop.areaMm2 > byFuse.areaMm2 ? 'voltage drop' : 'fuse',
+  };
 }

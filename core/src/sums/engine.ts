@@ -1,10 +1,17 @@
 /** Engine geometry, tests and power. */
 
 /** Swept volume, cm³; bore and stroke in mm. Geometry. */
-export const displacementCm3 = (boreMm: number, strokeMm: number, cylinders: number): number => ((Math.PI / 4) * boreMm ** 2 * strokeMm * cylinders) / 1000;
+export const displacementCm3 = (boreMm: number, strokeMm: number, cylinders: number): number =>
+  ((Math.PI / 4) * boreMm ** 2 * strokeMm * cylinders) / 1000;
 
 /** Compression ratio; volumes of one cylinder in cm³: swept, chamber, gasket, deck (positive below deck), dish (negative for a dome). */
-export function compressionRatio(v: { sweptCm3: number; chamberCm3: number; gasketCm3: number; deckCm3: number; dishCm3: number }): number {
+export function compressionRatio(v: {
+  sweptCm3: number;
+  chamberCm3: number;
+  gasketCm3: number;
+  deckCm3: number;
+  dishCm3: number;
+}): number {
   const clearance = v.chamberCm3 + v.gasketCm3 + v.deckCm3 + v.dishCm3;
   if (!(clearance > 0)) throw new RangeError('The volume above the piston must be above zero.');
   return (v.sweptCm3 + clearance) / clearance;
@@ -30,15 +37,21 @@ export interface CylinderVerdict {
 
 /** Compression readings of all cylinders, any one unit: the lowest at least 75 % of the highest. Common practice. */
 export function judgeCompression(readings: readonly number[]): CylinderVerdict {
-  if (readings.length < 2 || readings.some((r) => !(r >= 0))) throw new RangeError('Two readings or more, none below zero.');
+  if (readings.length < 2 || readings.some((r) => !(r >= 0)))
+    throw new RangeError('Two readings or more, none below zero.');
   const highest = Math.max(...readings);
   if (highest === 0) return { word: 'uneven', lowestOfHighest: 0, lowest: 0 };
   const share = Math.min(...readings) / highest;
-  return { word: share >= 0.75 ? 'even' : 'uneven', lowestOfHighest: share, lowest: readings.indexOf(Math.min(...readings)) };
+  return {
+    word: share >= 0.75 ? 'even' : 'uneven',
+    lowestOfHighest: share,
+    lowest: readings.indexOf(Math.min(...readings)),
+  };
 }
 
 /** Leak-down of one cylinder, %: under 10 good, up to 20 watch, above look further. Common practice. */
-export const judgeLeakDown = (percent: number): 'good' | 'watch' | 'look further' => (percent < 10 ? 'good' : percent <= 20 ? 'watch' : 'look further');
+export const judgeLeakDown = (percent: number): 'good' | 'watch' | 'look further' =>
+  percent < 10 ? 'good' : percent <= 20 ? 'watch' : 'look further';
 
 /** Least oil pressure hot, bar: about 10 psi for each 1000 rpm. Common practice, the maker first. */
 export const leastOilPressureBar = (rpm: number): number => (0.68947573 * rpm) / 1000;

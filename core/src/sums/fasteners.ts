@@ -36,7 +36,13 @@ export type ThreadMaterial = keyof typeof engagementByMaterial;
  * Bolt length for a stack: parts clamped plus washer plus engagement, mm, rounded up to the next length sold in 5 mm
  * steps (2 mm below 20 mm). Refused when the hole is too shallow for that length: the bolt would bottom.
  */
-export function boltLengthMm(input: { clampedMm: number; washerMm: number; diameterMm: number; material: ThreadMaterial; holeDepthMm: number }): {
+export function boltLengthMm(input: {
+  clampedMm: number;
+  washerMm: number;
+  diameterMm: number;
+  material: ThreadMaterial;
+  holeDepthMm: number;
+}): {
   lengthMm: number;
   engagementMm: number;
   leastMm: number;

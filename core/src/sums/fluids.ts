@@ -18,7 +18,8 @@ export function coolantFreezesC(glycolShare: number): number {
     [0.5, -37],
     [0.6, -52],
   ];
-  if (!(glycolShare >= 0 && glycolShare <= 0.6)) throw new RangeError('Between 0 and 60 %: more glycol than that protects less again.');
+  if (!(glycolShare >= 0 && glycolShare <= 0.6))
+    throw new RangeError('Between 0 and 60 %: more glycol than that protects less again.');
   const next = points.findIndex(([share]) => share >= glycolShare);
   if (next <= 0) return 0;
   const [s0, t0] = points[next - 1]!;

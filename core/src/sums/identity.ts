@@ -10,7 +10,10 @@ const weights = [8, 7, 6, 5, 4, 3, 2, 10, 0, 9, 8, 7, 6, 5, 4, 3, 2] as const;
 
 /** The check digit that the other sixteen characters ask for. Source: 49 CFR 565; ISO 3779. */
 export function vinCheckDigit(vin: string): string {
-  const sum = [...vin].reduce((total, ch, i) => total + (/\d/.test(ch) ? Number(ch) : (letterValues[ch] ?? 0)) * weights[i]!, 0);
+  const sum = [...vin].reduce(
+    (total, ch, i) => total + (/\d/.test(ch) ? Number(ch) : (letterValues[ch] ?? 0)) * weights[i]!,
+    0,
+  );
   return sum % 11 === 10 ? 'X' : String(sum % 11);
 }
 
@@ -28,7 +31,8 @@ export function checkIdentity(text: string, modelYear?: number): IdentityCheck {
   const vin = text.toUpperCase().replace(/[\s-]/g, '');
   if (vin === '') return { state: 'wrong', vin, sentence: 'Type the number from the plate.' };
   const odd = [...vin].find((ch) => !/[A-Z0-9]/.test(ch));
-  if (odd) return { state: 'wrong', vin, sentence: `"${odd}" cannot stand in an identity number: letters and figures only.` };
+  if (odd)
+    return { state: 'wrong', vin, sentence: `"${odd}" cannot stand in an identity number: letters and figures only.` };
   if (modelYear !== undefined && modelYear < 1981 && vin.length !== 17) {
     return vin.length < 4
       ? { state: 'wrong', vin, sentence: `${vin.length} characters are too few even for an early chassis number.` }
@@ -58,12 +62,17 @@ export function checkIdentity(text: string, modelYear?: number): IdentityCheck {
   const wanted = vinCheckDigit(vin);
   if (vin[8] === wanted) return { state: 'good', vin, sentence: `17 characters, check digit ${wanted} agrees.` };
   if (/^[1-5]/.test(vin)) {
-    return { state: 'wrong', vin, sentence: `Check digit (character 9) is ${vin[8]}, the rest asks for ${wanted}: one character is misread.` };
+    return {
+      state: 'wrong',
+      vin,
+      sentence: `Check digit (character 9) is ${vin[8]}, the rest asks for ${wanted}: one character is misread.`,
+    };
   }
   return {
     state: 'no-check-digit',
     vin,
-    sentence: '17 characters, letters allowed. Cars of this region carry no check digit, so a misread character would not show.',
+    sentence:
+      '17 characters, letters allowed. Cars of this region carry no check digit, so a misread character would not show.',
   };
 }
 

@@ -5,5 +5,14 @@ import { benchTests, fillSteps, heatMeans, practiceRules } from './data/practice
 
 export const systemsContent: CapabilityContent = {
   capability: 'systems',
-  definitions: [...usualCircuits, ...earths, ...ioSignals, ...labelColumns, ...benchTests, ...fillSteps, ...heatMeans, ...practiceRules],
+  definitions: [
+    ...usualCircuits,
+    ...earths,
+    ...ioSignals,
+    ...labelColumns,
+    ...benchTests,
+    ...fillSteps,
+    ...heatMeans,
+    ...practiceRules,
+  ],
 };

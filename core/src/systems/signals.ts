@@ -22,7 +22,12 @@ export function signalsFor(control: string | undefined): readonly WantedSignal[]
   return ioSignals.flatMap((def) => (def.by[strategy] ? [{ def, ...def.by[strategy] }] : []));
 }
 
-const wantWords = { needs: 'needs it', wants: 'wants it: limits, a code or a lamp without', dash: 'as the dash asks', elsewhere: 'not by the unit' } as const;
+const wantWords = {
+  needs: 'needs it',
+  wants: 'wants it: limits, a code or a lamp without',
+  dash: 'as the dash asks',
+  elsewhere: 'not by the unit',
+} as const;
 
 /** What the control does with a signal, in words. */
 export const signalWords = ({ want, note }: SignalWant): string => `${wantWords[want]}${note ? ` (${note})` : ''}`;

@@ -80,7 +80,10 @@ export function parseMeasure(text: string, kept: string): ParsedMeasure {
     const si = unit.symbol === 'AWG' ? areaOfGauge(inUnit) : toSi(inUnit, unit.symbol);
     const value = unit.symbol === kept ? inUnit : fromSi(si, kept);
     if (!Number.isFinite(value) || Math.abs(value) > 1e9) return refuse(`"${typed}" is too large to be ${wanted}.`);
-    return { ok: true, measure: { value, unit: unit.symbol, inUnit, typed, understood: understood(shown, value, unit.symbol, kept) } };
+    return {
+      ok: true,
+      measure: { value, unit: unit.symbol, inUnit, typed, understood: understood(shown, value, unit.symbol, kept) },
+    };
   };
 
   if (field.kind === 'length') {
@@ -115,7 +118,9 @@ export function parseMeasure(text: string, kept: string): ParsedMeasure {
   const number = readNumber(split[1]!.trim());
   if (number === 'ambiguous') {
     const bare = split[1]!.trim();
-    return refuse(`"${bare}" can be ${bare.replace(',', '.')} or ${bare.replaceAll(',', '')}. Write it without the comma.`);
+    return refuse(
+      `"${bare}" can be ${bare.replace(',', '.')} or ${bare.replaceAll(',', '')}. Write it without the comma.`,
+    );
   }
   if (number === 'zero-below') return refuse(`"${typed}" divides by zero.`);
   if (!number) return refuse(`"${typed}" is not a number; ${wanted} is wanted.`);
@@ -125,7 +130,8 @@ export function parseMeasure(text: string, kept: string): ParsedMeasure {
   if (!unit) return refuse(`"${word}" is not a unit known here; ${wanted} is wanted.`);
   // "40 f" in a pressure field is nonsense, but "g" or "c" alone may belong to another kind with the same letter.
   const value = (negative ? -1 : 1) * number.value;
-  if (unit.kind !== field.kind && field.kind === 'number') return refuse(`"${typed}" carries a unit; a plain number is wanted.`);
+  if (unit.kind !== field.kind && field.kind === 'number')
+    return refuse(`"${typed}" carries a unit; a plain number is wanted.`);
   const shown = `${negative ? '-' : ''}${number.fraction ? split[1]!.trim() : trimNumber(number.value)}${unit.symbol ? ` ${unit.symbol}` : ''}`;
   return take(value, unit, shown);
 }

@@ -42,7 +42,15 @@ const inch = 0.0254;
 const poundForce = 4.4482216152605;
 const gallon = 3.785411784e-3;
 
-const unit = (symbol: string, kind: UnitKind, factor: number, digits: number, other: string | undefined, aliases: string, offset?: number): Unit => ({
+const unit = (
+  symbol: string,
+  kind: UnitKind,
+  factor: number,
+  digits: number,
+  other: string | undefined,
+  aliases: string,
+  offset?: number,
+): Unit => ({
   symbol,
   kind,
   factor,
@@ -70,7 +78,14 @@ export const units: readonly Unit[] = [
   unit('psi', 'pressure', 6894.757293168, 1, 'bar', 'lbf/in2 pounds'),
   unit('inHg', 'pressure', 3386.38, 1, 'kPa', 'inhg'),
   unit('N·m', 'torque', 1, 1, 'lbf·ft', 'nm n.m n*m newtonmetre'),
-  unit('lbf·ft', 'torque', poundForce * 12 * inch, 1, 'N·m', 'lbft lb-ft lbf-ft ftlb ft-lb ftlbs lb.ft ft.lb lbf.ft footpounds'),
+  unit(
+    'lbf·ft',
+    'torque',
+    poundForce * 12 * inch,
+    1,
+    'N·m',
+    'lbft lb-ft lbf-ft ftlb ft-lb ftlbs lb.ft ft.lb lbf.ft footpounds',
+  ),
   unit('lbf·in', 'torque', poundForce * inch, 1, 'N·m', 'lbin lb-in inlb in-lb'),
   unit('kW', 'power', 1e3, 1, 'hp', 'kw'),
   unit('W', 'power', 1, 0, undefined, 'w watt watts'),
@@ -111,7 +126,9 @@ export const units: readonly Unit[] = [
 ];
 
 const bySymbol = new Map(units.map((u) => [u.symbol, u]));
-const byWord = new Map(units.flatMap((u) => [[u.symbol.toLowerCase(), u] as const, ...u.aliases.map((a) => [a, u] as const)]));
+const byWord = new Map(
+  units.flatMap((u) => [[u.symbol.toLowerCase(), u] as const, ...u.aliases.map((a) => [a, u] as const)]),
+);
 // Where lower case would confuse two units, the exact spelling decides first.
 const exact = new Map<string, string>([
   ['MPa', 'MPa'],

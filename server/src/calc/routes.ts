@@ -16,7 +16,8 @@ export function calcRoutes(on: Registry): void {
   );
   on.open(contract.runCalculator, ({ params, body }) => {
     const outcome = runCalculator(params.name, body.inputs);
-    if (!outcome.ok) throw params.name && outcome.errors['name'] ? notFound('This calculator') : badInput(outcome.errors);
+    if (!outcome.ok)
+      throw params.name && outcome.errors['name'] ? notFound('This calculator') : badInput(outcome.errors);
     return Promise.resolve({ ...outcome.result, results: [...outcome.result.results] });
   });
 }

@@ -17,12 +17,15 @@ export const clockColumns = sql`json_build_object('id', c.id, 'jobId', c.job_id,
 
 async function read(tx: Tx, condition: ReturnType<typeof sql>): Promise<ClockRow[]> {
   const { rows } = await sql<{ clock: ClockRow }>`
-    select ${clockColumns} as clock from clock c join person p on p.id = c.person_id where ${condition} order by c.started_at, c.id`.execute(tx);
+    select ${clockColumns} as clock from clock c join person p on p.id = c.person_id where ${condition} order by c.started_at, c.id`.execute(
+    tx,
+  );
   return rows.map((r) => r.clock);
 }
 
 export const clocksOfJob = (tx: Tx, jobId: string): Promise<ClockRow[]> => read(tx, sql`c.job_id = ${jobId}`);
-export const runningOnJob = (tx: Tx, jobId: string): Promise<ClockRow[]> => read(tx, sql`c.job_id = ${jobId} and c.ended_at is null`);
+export const runningOnJob = (tx: Tx, jobId: string): Promise<ClockRow[]> =>
+  read(tx, sql`c.job_id = ${jobId} and c.ended_at is null`);
 export const runningClocks = (tx: Tx): Promise<ClockRow[]> => read(tx, sql`c.ended_at is null`);
 export const runningOf = async (tx: Tx, personId: string): Promise<ClockRow | undefined> =>
   (await read(tx, sql`c.ended_at is null and c.person_id = ${personId}`))[0];
@@ -67,7 +70,12 @@ export async function startClock(tx: Tx, caller: Caller, start: ClockStart): Pro
 }
 
 /** Ends the clock that runs for this person; on one thing only, where one is named. */
-export async function stopClock(tx: Tx, caller: Caller, at = momentOf(caller), about?: string): Promise<ClockRow | undefined> {
+export async function stopClock(
+  tx: Tx,
+  caller: Caller,
+  at = momentOf(caller),
+  about?: string,
+): Promise<ClockRow | undefined> {
   const running = await runningOf(tx, caller.personId);
   if (!running || (about !== undefined && running.about !== about)) return undefined;
   noteChange(caller, { kind: 'clock', personId: caller.personId });
@@ -90,15 +98,30 @@ export async function correctClock(
 ): Promise<ClockRow> {
   const now = (await read(tx, sql`c.id = ${clockId}`))[0];
   if (!now) throw notFound('This clock');
-  if (now.personId !== caller.personId && !may(caller.role, 'correct-others')) throw new Refusal(403, 'Only the manager corrects the clock of others.');
+  if (now.personId !== caller.personId && !may(caller.role, 'correct-others'))
+    throw new Refusal(403, 'Only the manager corrects the clock of others.');
   if (now.revision !== change.revision) throw new Refusal(409, 'This clock was changed meanwhile.', { current: now });
-  if (change.endedAt !== null && change.endedAt < change.startedAt) throw badInput({ endedAt: 'It cannot end before it began.' });
-  if ((change.endedAt ?? change.startedAt) > new Date(Date.now() + 60_000).toISOString()) throw badInput({ endedAt: 'That is in the future.' });
-  if (change.endedAt === null && now.endedAt !== null) throw badInput({ endedAt: 'A clock that has ended stays ended. Start a new one.' });
-  const was = { reason: change.reason, by: caller.name, at: momentOf(caller).toISOString(), startedAt: now.startedAt, endedAt: now.endedAt };
+  if (change.endedAt !== null && change.endedAt < change.startedAt)
+    throw badInput({ endedAt: 'It cannot end before it began.' });
+  if ((change.endedAt ?? change.startedAt) > new Date(Date.now() + 60_000).toISOString())
+    throw badInput({ endedAt: 'That is in the future.' });
+  if (change.endedAt === null && now.endedAt !== null)
+    throw badInput({ endedAt: 'A clock that has ended stays ended. Start a new one.' });
+  const was = {
+    reason: change.reason,
+    by: caller.name,
+    at: momentOf(caller).toISOString(),
+    startedAt: now.startedAt,
+    endedAt: now.endedAt,
+  };
   await tx
     .updateTable('clock')
-    .set({ started_at: change.startedAt, ended_at: change.endedAt, corrections: JSON.stringify([...now.corrections, was]), revision: now.revision + 1 })
+    .set({
+      started_at: change.startedAt,
+      ended_at: change.endedAt,
+      corrections: JSON.stringify([...now.corrections, was]),
+      revision: now.revision + 1,
+    })
     .where('id', '=', clockId)
     .execute();
   const clock = (await read(tx, sql`c.id = ${clockId}`))[0]!;

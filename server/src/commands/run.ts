@@ -83,13 +83,23 @@ export async function runCommand<R extends object>(
     if (!earlier) throw new Refusal(409, 'This command id is already taken.');
     return earlier.reply as R;
   }
-  caller.command = { id: head.commandId, changes: [], ...(head.agoMs ? { at: new Date(Date.now() - head.agoMs) } : {}) };
+  caller.command = {
+    id: head.commandId,
+    changes: [],
+    ...(head.agoMs ? { at: new Date(Date.now() - head.agoMs) } : {}),
+  };
   await sql`select set_config('bay.command', ${head.commandId}, true)`.execute(tx);
   const { reply, jobId } = await work();
   await tx
     .insertInto('command_reply')
     .values({ command_id: head.commandId, shop_id: caller.shopId, reply: JSON.stringify(reply) })
     .execute();
-  await announce(tx, { shopId: caller.shopId, jobId, by: caller.initials, id: head.commandId, changes: caller.command.changes });
+  await announce(tx, {
+    shopId: caller.shopId,
+    jobId,
+    by: caller.initials,
+    id: head.commandId,
+    changes: caller.command.changes,
+  });
   return reply;
 }

@@ -56,14 +56,16 @@ async function putBack(tx: Tx, caller: Caller, change: Change): Promise<void> {
   if (before === null) {
     // The customer of a job that is put aside stays with it.
     if (name === 'customer') return;
-    if (putAside[name]) await sql`update ${table(name)} set ${sql.raw(putAside[name])} where ${where(name, after!)}`.execute(tx);
+    if (putAside[name])
+      await sql`update ${table(name)} set ${sql.raw(putAside[name])} where ${where(name, after!)}`.execute(tx);
     else await sql`delete from ${table(name)} where ${where(name, after!)}`.execute(tx);
   } else {
     // The revision goes on counting: whoever saw what is undone now must see that it changed again.
     const counts = 'revision' in before;
     const row: Row = counts ? { ...before, revision: Number(before['revision']) + 1 } : before;
     const columns = (names: readonly string[]) => sql.join(names.map((c) => sql.ref(c)));
-    const old = (names: readonly string[]) => sql`select ${columns(names)} from jsonb_populate_record(null::${table(name)}, ${JSON.stringify(row)}::jsonb)`;
+    const old = (names: readonly string[]) =>
+      sql`select ${columns(names)} from jsonb_populate_record(null::${table(name)}, ${JSON.stringify(row)}::jsonb)`;
     const all = columnsOf(row);
     const rest = all.filter((c) => c !== 'revision');
     if (after === null) await sql`insert into ${table(name)} (${columns(all)}) ${old(all)}`.execute(tx);
@@ -104,7 +106,11 @@ async function keepFactVersion(tx: Tx, caller: Caller, { before, after }: Change
  * Takes a command back, row by row, the last change first. Only one's own, within half a minute, and only while every row still
  * stands as it left them: what somebody built on it meanwhile is never torn down. The lines it wrote in the book stay, marked.
  */
-export async function undoCommand(tx: Tx, caller: Caller, target: string): Promise<{ undone: string[]; jobIds: string[] }> {
+export async function undoCommand(
+  tx: Tx,
+  caller: Caller,
+  target: string,
+): Promise<{ undone: string[]; jobIds: string[] }> {
   const { rows: found } = await sql<{ by_id: string; age: number; taken: boolean }>`
     select by_id, extract(epoch from now() - at)::float as age, exists (select 1 from command_undone u where u.command_id = command.id) as taken
     from command where id = ${target}`.execute(tx);
@@ -112,8 +118,12 @@ export async function undoCommand(tx: Tx, caller: Caller, target: string): Promi
   if (!command) throw notFound('This command');
   if (command.by_id !== caller.personId) throw new Refusal(403, 'Each undoes only what they did themselves.');
   if (command.taken) throw new Refusal(409, 'That is undone already.');
-  if (command.age > undoSeconds) throw new Refusal(409, `That is longer than ${undoSeconds} seconds ago. Correct it instead; the book keeps both.`);
-  const { rows: changes } = await sql<Change>`select table_name, before, after from row_change where command_id = ${target} order by id desc`.execute(tx);
+  if (command.age > undoSeconds)
+    throw new Refusal(409, `That is longer than ${undoSeconds} seconds ago. Correct it instead; the book keeps both.`);
+  const { rows: changes } =
+    await sql<Change>`select table_name, before, after from row_change where command_id = ${target} order by id desc`.execute(
+      tx,
+    );
   // A plain note changes no row; taking it back marks its line.
   const lines = await tx
     .selectFrom('log_entry')
@@ -129,23 +139,34 @@ export async function undoCommand(tx: Tx, caller: Caller, target: string): Promi
     const name = `${change.table_name} ${keys[change.table_name]!.map((k) => String(row[k])).join(' ')}`;
     if (looked.has(name)) continue;
     looked.add(name);
-    if (!(await standsAsLeft(tx, change))) throw new Refusal(409, 'Somebody built on this meanwhile. Correct it instead; the book keeps both.');
+    if (!(await standsAsLeft(tx, change)))
+      throw new Refusal(409, 'Somebody built on this meanwhile. Correct it instead; the book keeps both.');
   }
   try {
     for (const change of changes) await putBack(tx, caller, change);
   } catch (error) {
     // Something else hangs on a row that would be taken away.
-    if ((error as { code?: string }).code === '23503') throw new Refusal(409, 'Something else hangs on this by now. Correct it instead; the book keeps both.');
+    if ((error as { code?: string }).code === '23503')
+      throw new Refusal(409, 'Something else hangs on this by now. Correct it instead; the book keeps both.');
     throw error;
   }
-  await tx.insertInto('command_undone').values({ command_id: target, shop_id: caller.shopId, by_command: caller.command!.id }).execute();
+  await tx
+    .insertInto('command_undone')
+    .values({ command_id: target, shop_id: caller.shopId, by_command: caller.command!.id })
+    .execute();
   for (const line of lines) {
-    await tx.insertInto('log_mark').values({ shop_id: caller.shopId, entry_id: line.id, kind: 'undone', text: '', by_id: caller.personId }).execute();
+    await tx
+      .insertInto('log_mark')
+      .values({ shop_id: caller.shopId, entry_id: line.id, kind: 'undone', text: '', by_id: caller.personId })
+      .execute();
     await writeLogEntry(tx, caller, {
       jobId: line.job_id,
       kind: 'undo',
       station: line.station ?? undefined,
-      text: line.kind === 'undo' ? `done again: ${line.text.replace(/^(?:undone|done again): /, '')}` : `undone: ${line.text}`,
+      text:
+        line.kind === 'undo'
+          ? `done again: ${line.text.replace(/^(?:undone|done again): /, '')}`
+          : `undone: ${line.text}`,
       about: line.about ?? undefined,
     });
   }

@@ -4,7 +4,12 @@ import { may } from '@bay/contract/rights';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import { kindRule } from '../records/kind.ts';
 
-const results = { 'no-crank': 'does not crank', 'cranks-no-fire': 'cranks, no fire', 'fires-and-dies': 'fires and dies', runs: 'runs' } as const;
+const results = {
+  'no-crank': 'does not crank',
+  'cranks-no-fire': 'cranks, no fire',
+  'fires-and-dies': 'fires and dies',
+  runs: 'runs',
+} as const;
 
 const lineOf = (key: string) => gateLines.find((l) => l.id === key);
 
@@ -16,7 +21,8 @@ export const commissioningKinds = [
       const def = lineOf(key);
       if (!def) throw notFound('This gate line');
       if (!may(caller.role, 'sign-gates')) throw new Refusal(403, 'Your role does not sign gates.');
-      if (data.override && !may(caller.role, 'override')) throw new Refusal(403, 'Only the manager overrides a gate line.');
+      if (data.override && !may(caller.role, 'override'))
+        throw new Refusal(403, 'Only the manager overrides a gate line.');
       const refused = data.voided ? undefined : refuseProof(def, data);
       if (refused) throw badInput({ text: refused });
     },
@@ -55,6 +61,9 @@ export const commissioningKinds = [
   kindRule({
     kind: 'provisional',
     logKind: 'provisional',
-    describe: (data) => (data.ended ? `no longer provisional: ${data.what}` : `provisional: ${data.what}${data.ends ? `. Ends when ${data.ends}` : ''}`),
+    describe: (data) =>
+      data.ended
+        ? `no longer provisional: ${data.what}`
+        : `provisional: ${data.what}${data.ends ? `. Ends when ${data.ends}` : ''}`,
   }),
 ];

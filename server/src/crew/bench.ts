@@ -21,7 +21,9 @@ async function jobsFor(tx: Tx, personId: string, clockedOn: string | undefined):
     .select('job_id')
     .distinct()
     .where('kind', '=', 'task')
-    .where(sql<boolean>`data ? 'handedToId' and data->>'handedToId' = ${personId} and data->>'status' in ('open', 'on-it')`)
+    .where(
+      sql<boolean>`data ? 'handedToId' and data->>'handedToId' = ${personId} and data->>'status' in ('open', 'on-it')`,
+    )
     .execute();
   const known = new Set(near.map((j) => j.id));
   const others = [...given.map((r) => r.job_id), ...(clockedOn ? [clockedOn] : [])].filter((id) => !known.has(id));
@@ -50,7 +52,12 @@ export function benchRoutes(on: Registry): void {
       .sort((a, b) => rank(a.s) - rank(b.s) || a.i - b.i)
       .map(({ s }) => s)
       .slice(0, shownSteps);
-    return { running, step, next, jobs: jobs.slice(0, shownJobs).map(({ id, number, carName }) => ({ id, number, carName })) };
+    return {
+      running,
+      step,
+      next,
+      jobs: jobs.slice(0, shownJobs).map(({ id, number, carName }) => ({ id, number, carName })),
+    };
   });
 }
 

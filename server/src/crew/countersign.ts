@@ -11,7 +11,8 @@ import { personWithPin, pinTries } from './pins.ts';
 export function countersignRoutes(on: Registry, pool: pg.Pool): void {
   const tries = pinTries(pool);
   // Only a PIN that is tried is counted; a person in their own session signs without one.
-  const whereTried: RequestHandler = (req, res, next) => ((req.body as { person?: unknown } | undefined)?.person ? void tries(req, res, next) : next());
+  const whereTried: RequestHandler = (req, res, next) =>
+    (req.body as { person?: unknown } | undefined)?.person ? void tries(req, res, next) : next();
   on.shop(
     contract.countersign,
     (tx, { params, body }, caller) =>
@@ -20,7 +21,12 @@ export function countersignRoutes(on: Registry, pool: pg.Pool): void {
           ? await personWithPin(tx, body.person.personId, body.person.pin)
           : { id: caller.personId, name: caller.name, role: caller.role };
         if (!may(signer.role, 'sign-gates')) throw new Refusal(403, 'Your role does not sign gates.');
-        const record = await writeSecond(tx, caller, { personId: signer.id, name: signer.name }, { ...params, revision: body.revision });
+        const record = await writeSecond(
+          tx,
+          caller,
+          { personId: signer.id, name: signer.name },
+          { ...params, revision: body.revision },
+        );
         return { reply: { record }, jobId: params.jobId };
       }),
     whereTried,

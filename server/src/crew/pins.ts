@@ -10,7 +10,11 @@ import { failedTries } from '../http/rate-limit.ts';
 export const nobodysHash = hash('nobody has this password');
 
 /** The person of the crew whose PIN this is. Refuses a wrong one, and one of somebody who has none. */
-export async function personWithPin(tx: Tx, personId: string, pin: string): Promise<{ id: string; name: string; role: Role }> {
+export async function personWithPin(
+  tx: Tx,
+  personId: string,
+  pin: string,
+): Promise<{ id: string; name: string; role: Role }> {
   const person = await tx
     .selectFrom('person')
     .select(['id', 'name', 'role', 'pin_hash'])
@@ -18,7 +22,8 @@ export async function personWithPin(tx: Tx, personId: string, pin: string): Prom
     .where('active', '=', true)
     .executeTakeFirst();
   const good = await verify(person?.pin_hash ?? (await nobodysHash), pin);
-  if (!person?.pin_hash || !good) throw new Refusal(401, 'That PIN is not right.', { fields: { pin: 'That PIN is not right.' } });
+  if (!person?.pin_hash || !good)
+    throw new Refusal(401, 'That PIN is not right.', { fields: { pin: 'That PIN is not right.' } });
   return { id: person.id, name: person.name, role: person.role };
 }
 

@@ -44,13 +44,25 @@ async function whoIsHere(db: Db, req: Request): Promise<Me> {
   return inShop(db, shopId, async (tx) => {
     const shop = await tx.selectFrom('shop').select(['id', 'name', 'bays']).executeTakeFirst();
     const person = personId
-      ? await tx.selectFrom('person').select(personColumns).where('id', '=', personId).where('active', '=', true).executeTakeFirst()
+      ? await tx
+          .selectFrom('person')
+          .select(personColumns)
+          .where('id', '=', personId)
+          .where('active', '=', true)
+          .executeTakeFirst()
       : undefined;
-    return { needsSetup: false, shop: shop ?? null, person: person ? shown(person) : null, token: req.session.token ?? '', now: nowWords() };
+    return {
+      needsSetup: false,
+      shop: shop ?? null,
+      person: person ? shown(person) : null,
+      token: req.session.token ?? '',
+      now: nowWords(),
+    };
   });
 }
 
-const asError = (thrown: unknown): Error => (thrown instanceof Error ? thrown : new Error('The session cannot be kept.', { cause: thrown }));
+const asError = (thrown: unknown): Error =>
+  thrown instanceof Error ? thrown : new Error('The session cannot be kept.', { cause: thrown });
 
 /** A new session id at every change of who is here, so that an id known before is worth nothing after. */
 const renew = (req: Request, data: { shopId: string; personId?: string }): Promise<void> =>
@@ -65,7 +77,14 @@ const renew = (req: Request, data: { shopId: string; personId?: string }): Promi
 async function insertPerson(
   tx: Tx,
   shopId: string,
-  p: { name: string; initials: string; role: Person['role']; email?: string | undefined; password?: string | undefined; pin?: string | undefined },
+  p: {
+    name: string;
+    initials: string;
+    role: Person['role'];
+    email?: string | undefined;
+    password?: string | undefined;
+    pin?: string | undefined;
+  },
 ): Promise<Person> {
   const row = await tx
     .insertInto('person')
@@ -87,7 +106,15 @@ async function insertPerson(
 /** Makes a shop with its manager. Refuses when the e-mail is taken. */
 export async function makeShop(
   db: Db,
-  s: { shopName: string; bays: string[]; name: string; initials: string; email: string; password: string; pin?: string | undefined },
+  s: {
+    shopName: string;
+    bays: string[];
+    name: string;
+    initials: string;
+    email: string;
+    password: string;
+    pin?: string | undefined;
+  },
 ): Promise<{ shopId: string; personId: string }> {
   const shopId = randomUUID();
   return inShop(db, shopId, async (tx) => {
@@ -95,7 +122,14 @@ export async function makeShop(
       .insertInto('shop')
       .values({ id: shopId, name: s.shopName, bays: JSON.stringify(s.bays) })
       .execute();
-    const person = await insertPerson(tx, shopId, { name: s.name, initials: s.initials, role: 'manager', email: s.email, password: s.password, pin: s.pin });
+    const person = await insertPerson(tx, shopId, {
+      name: s.name,
+      initials: s.initials,
+      role: 'manager',
+      email: s.email,
+      password: s.password,
+      pin: s.pin,
+    });
     return { shopId, personId: person.id };
   });
 }
@@ -124,7 +158,11 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
   on.open(
     contract.signIn,
     async ({ body, req }) => {
-      const { rows } = await sql<{ person_id: string; shop_id: string; password_hash: string }>`select * from sign_in_candidate(${body.email})`.execute(db);
+      const { rows } = await sql<{
+        person_id: string;
+        shop_id: string;
+        password_hash: string;
+      }>`select * from sign_in_candidate(${body.email})`.execute(db);
       const candidate = rows[0];
       const good = await verify(candidate?.password_hash ?? (await nobodysHash), body.password);
       if (!candidate || !good) throw new Refusal(401, 'E-mail or password is not right.');
@@ -165,17 +203,22 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
   on.open(contract.listCrew, async ({ req }) => {
     const { shopId } = req.session;
     if (!shopId) throw new Refusal(401, 'Sign in first.');
-    const rows = await inShop(db, shopId, (tx) => tx.selectFrom('person').select(personColumns).where('active', '=', true).orderBy('name').execute());
+    const rows = await inShop(db, shopId, (tx) =>
+      tx.selectFrom('person').select(personColumns).where('active', '=', true).orderBy('name').execute(),
+    );
     return { crew: rows.map(shown) };
   });
 
   on.shop(contract.addPerson, (tx, { body }, caller) =>
     runCommand(tx, caller, 'add-person', body, async () => {
       noteChange(caller, { kind: 'crew' });
-      if (body.role === 'manager' && (!body.email || !body.password)) throw badInput({ email: 'A manager signs in with e-mail and password.' });
+      if (body.role === 'manager' && (!body.email || !body.password))
+        throw badInput({ email: 'A manager signs in with e-mail and password.' });
       if (body.role !== 'manager' && !body.pin) throw badInput({ pin: 'Somebody at a shared tablet needs a PIN.' });
       if (body.email) {
-        const { rows } = await sql<{ n: number }>`select count(*)::int as n from sign_in_candidate(${body.email})`.execute(tx);
+        const { rows } = await sql<{
+          n: number;
+        }>`select count(*)::int as n from sign_in_candidate(${body.email})`.execute(tx);
         if (rows[0]!.n > 0) throw badInput({ email: 'This e-mail already signs in here.' });
       }
       return { reply: { person: await insertPerson(tx, caller.shopId, body) } };
@@ -218,7 +261,8 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
       const email = body.email ?? now.email;
       if (!email) throw badInput({ email: 'Give an e-mail to sign in with.' });
       const { rows } = await sql<{ person_id: string }>`select person_id from sign_in_candidate(${email})`.execute(tx);
-      if (rows.some((r) => r.person_id !== params.personId)) throw badInput({ email: 'This e-mail already signs in here.' });
+      if (rows.some((r) => r.person_id !== params.personId))
+        throw badInput({ email: 'This e-mail already signs in here.' });
       const row = await tx
         .updateTable('person')
         .set({ email, password_hash: await hash(body.password) })
@@ -243,7 +287,12 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
         .returning(personColumns)
         .executeTakeFirst();
       if (!row) throw notFound('This person');
-      await tx.updateTable('clock').set({ ended_at: new Date() }).where('person_id', '=', params.personId).where('ended_at', 'is', null).execute();
+      await tx
+        .updateTable('clock')
+        .set({ ended_at: new Date() })
+        .where('person_id', '=', params.personId)
+        .where('ended_at', 'is', null)
+        .execute();
       await endSessionsOf(tx, caller.shopId, params.personId, req.sessionID);
       return { reply: { person: shown(row) } };
     }),

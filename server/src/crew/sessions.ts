@@ -54,7 +54,9 @@ async function sessionsOf(tx: Tx, caller: Caller): Promise<Row[]> {
 
 /** Signs every device of a person out, but for the one that asks. */
 export const endSessionsOf = (tx: Tx, shopId: string, personId: string, but: string): Promise<unknown> =>
-  sql`delete from session where sess->>'shopId' = ${shopId} and sess->>'personId' = ${personId} and sid <> ${but}`.execute(tx);
+  sql`delete from session where sess->>'shopId' = ${shopId} and sess->>'personId' = ${personId} and sid <> ${but}`.execute(
+    tx,
+  );
 
 export function sessionRoutes(on: Registry): void {
   on.shop(contract.listSessions, async (tx, { req }, caller) => ({

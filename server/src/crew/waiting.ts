@@ -49,7 +49,12 @@ async function waitingFor(tx: Tx, caller: Caller): Promise<WaitingItem[]> {
       kind: r.kind,
       key: r.key,
       revision: r.revision,
-      what: r.kind === 'task' ? taskTitle(r.key) : r.kind === 'ask' ? String(r.data['what']) : (ruleOf(r.kind).title?.(r.data, r.key) ?? r.key),
+      what:
+        r.kind === 'task'
+          ? taskTitle(r.key)
+          : r.kind === 'ask'
+            ? String(r.data['what'])
+            : (ruleOf(r.kind).title?.(r.data, r.key) ?? r.key),
       from: r.by,
       since: r.at.toISOString(),
       ...(typeof data['amount'] === 'number' ? { amount: data['amount'] } : {}),
@@ -80,5 +85,7 @@ async function forgottenClock(tx: Tx, caller: Caller): Promise<WaitingItem[]> {
 }
 
 export function waitingRoutes(on: Registry): void {
-  on.shop(contract.readWaiting, async (tx, _call, caller) => ({ items: [...(await forgottenClock(tx, caller)), ...(await waitingFor(tx, caller))] }));
+  on.shop(contract.readWaiting, async (tx, _call, caller) => ({
+    items: [...(await forgottenClock(tx, caller)), ...(await waitingFor(tx, caller))],
+  }));
 }

@@ -21,7 +21,11 @@ export interface PoolLimits {
   connectMs: number;
 }
 
-export function openPool(url: string, limits: Partial<PoolLimits> = {}, broke: (error: Error) => void = () => undefined): pg.Pool {
+export function openPool(
+  url: string,
+  limits: Partial<PoolLimits> = {},
+  broke: (error: Error) => void = () => undefined,
+): pg.Pool {
   const { max = 12, statementMs = 15_000, connectMs = 5_000 } = limits;
   const pool = new pg.Pool({
     connectionString: url,

@@ -102,7 +102,15 @@ export interface Database {
     received_at: Stamp;
     command_id: string | null;
   };
-  log_mark: { id: Generated<number>; shop_id: string; entry_id: number; kind: 'corrected' | 'struck' | 'undone'; text: string; by_id: string; at: Stamp };
+  log_mark: {
+    id: Generated<number>;
+    shop_id: string;
+    entry_id: number;
+    kind: 'corrected' | 'struck' | 'undone';
+    text: string;
+    by_id: string;
+    at: Stamp;
+  };
   command_undone: { command_id: string; shop_id: string; by_command: string };
   clock: {
     id: string;
@@ -122,7 +130,16 @@ export interface Database {
   };
   photo_blob: { photo_id: string; shop_id: string; size: 'original' | 'screen' | 'thumb'; mime: string; bytes: Buffer };
   looked: { shop_id: string; job_id: string; person_id: string; log_id: number; at: Stamp };
-  customer_link: { id: string; shop_id: string; job_id: string; token_hash: string; made_by: string; made_at: Stamp; ends_at: Stamp; revoked_at: Stamp | null };
+  customer_link: {
+    id: string;
+    shop_id: string;
+    job_id: string;
+    token_hash: string;
+    made_by: string;
+    made_at: Stamp;
+    ends_at: Stamp;
+    revoked_at: Stamp | null;
+  };
   session: { sid: string; sess: Json<Record<string, unknown>>; expire: Date };
   command: { id: string; shop_id: string; by_id: string; name: string; at: Stamp };
   command_reply: { command_id: string; shop_id: string; reply: Json<object> };

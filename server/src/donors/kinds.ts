@@ -6,7 +6,8 @@ export const donorKinds = [
     logKind: 'part',
     station: 'donor',
     describe: (data, { before }) => {
-      if (before && before.place !== data.place) return `moved: ${data.title}, ${before.place || 'no place'} to ${data.place}`;
+      if (before && before.place !== data.place)
+        return `moved: ${data.title}, ${before.place || 'no place'} to ${data.place}`;
       return `harvested: ${data.title}, ${data.condition}${data.label ? `, label ${data.label}` : ''}${data.place ? `, ${data.place}` : ''}`;
     },
     about: (data) => data.takeId,

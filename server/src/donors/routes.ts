@@ -16,7 +16,10 @@ export function donorRoutes(on: Registry): void {
     if (!row) throw notFound('This part');
     const job = await readHead(tx, row.job_id);
     const { data, revision, by, at } = row;
-    const record = shownRow({ kind: 'part', key: params.partId, data, revision, by, at: at.toISOString() }, await readNames(tx));
+    const record = shownRow(
+      { kind: 'part', key: params.partId, data, revision, by, at: at.toISOString() },
+      await readNames(tx),
+    );
     return { jobId: job.id, number: job.number, carName: job.carName, record };
   });
 }

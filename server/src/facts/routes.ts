@@ -7,7 +7,10 @@ import { bearerId, writeFact } from './store.ts';
 
 export function factRoutes(on: Registry): void {
   on.shop(contract.putFact, (tx, { params, body }, caller) =>
-    runCommand(tx, caller, 'put-fact', body, async () => ({ reply: await writeFact(tx, caller, { ...params, ...body }), jobId: params.jobId })),
+    runCommand(tx, caller, 'put-fact', body, async () => ({
+      reply: await writeFact(tx, caller, { ...params, ...body }),
+      jobId: params.jobId,
+    })),
   );
 
   on.shop(contract.factHistory, async (tx, { params }) => {

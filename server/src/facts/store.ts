@@ -34,7 +34,11 @@ export async function bearerId(tx: Tx, jobId: string, bearer: string, factId: st
 }
 
 /** Writes a fact, keeps the old version, recomputes the plan and says what changed. All parts empty: not known again. */
-export async function writeFact(tx: Tx, caller: Caller, write: FactWrite): Promise<{ fact: FactRow | null; difference: PlanDifference }> {
+export async function writeFact(
+  tx: Tx,
+  caller: Caller,
+  write: FactWrite,
+): Promise<{ fact: FactRow | null; difference: PlanDifference }> {
   const { jobId, factId } = write;
   await holdJob(tx, jobId);
   const bearer = await bearerId(tx, jobId, write.bearer, factId);
@@ -83,7 +87,13 @@ export async function writeFact(tx: Tx, caller: Caller, write: FactWrite): Promi
       .values(row)
       .onConflict((c) => c.columns(['shop_id', 'bearer_id', 'fact_id']).doUpdateSet(row))
       .execute();
-  const value: FactValue = { parts: entry.parts, typed: entry.typed, source: write.source, by: caller.name, at: at.toISOString() };
+  const value: FactValue = {
+    parts: entry.parts,
+    typed: entry.typed,
+    source: write.source,
+    by: caller.name,
+    at: at.toISOString(),
+  };
   const others = material.facts.filter((f) => !(f.bearerId === bearer && f.factId === factId));
   const facts = clearing
     ? others
@@ -137,6 +147,9 @@ export async function writeFact(tx: Tx, caller: Caller, write: FactWrite): Promi
 export function differenceWords(d: PlanDifference): string {
   const verdicts = d.verdicts.slice(0, 3).map((v) => `${titleOf(v.id)} now ${v.to.replaceAll('-', ' ')}`);
   const more = d.verdicts.length > 3 ? [`${d.verdicts.length - 3} more verdicts`] : [];
-  const lines = [d.added.length > 0 ? `${d.added.length} added` : '', d.dropped.length > 0 ? `${d.dropped.length} dropped` : ''].filter(Boolean);
+  const lines = [
+    d.added.length > 0 ? `${d.added.length} added` : '',
+    d.dropped.length > 0 ? `${d.dropped.length} dropped` : '',
+  ].filter(Boolean);
   return [...verdicts, ...more, ...lines].join('; ');
 }

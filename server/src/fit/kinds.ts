@@ -34,12 +34,14 @@ export const fitKinds = [
       const title = interfaceOf(key).title;
       if (data.trial && !sameValue(data.trial.gapMm, before?.trial?.gapMm))
         return `trial fit, ${title}: ${data.trial.gapMm === undefined ? '' : `${data.trial.gapMm} mm, `}${data.trial.place}, ${data.trial.condition}. ${words[data.trial.word]}`;
-      if (data.resolution && data.resolution.text !== before?.resolution?.text) return `way out, ${title}: ${data.resolution.text}`;
+      if (data.resolution && data.resolution.text !== before?.resolution?.text)
+        return `way out, ${title}: ${data.resolution.text}`;
       if (data.resolution && data.resolution.asked.length !== before?.resolution?.asked.length) {
         const asked = data.resolution.asked.filter((id) => !before?.resolution?.asked.includes(id));
         return `knock-on of ${title} looked at: ${asked.map((id) => interfaceOf(id).title).join(', ')}`;
       }
-      if (data.judged && data.judged.word !== before?.judged?.word) return `judged, ${title}: ${words[data.judged.word]}, ${data.judged.why}`;
+      if (data.judged && data.judged.word !== before?.judged?.word)
+        return `judged, ${title}: ${words[data.judged.word]}, ${data.judged.why}`;
       return before?.resolution && !data.resolution ? `way out withdrawn: ${title}` : `changed: ${title}`;
     },
   }),

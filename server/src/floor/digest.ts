@@ -12,7 +12,10 @@ import { readShopSchools } from '../schools/store.ts';
 import { doingOf, stateOf } from './strip.ts';
 
 /** A step that somebody could take up, as lists over many jobs show it. */
-export type OpenStep = Pick<WorkStep, 'key' | 'title' | 'station' | 'status' | 'minutes' | 'caution' | 'thenWait'> & { revision: number; handedToId?: string };
+export type OpenStep = Pick<WorkStep, 'key' | 'title' | 'station' | 'status' | 'minutes' | 'caution' | 'thenWait'> & {
+  revision: number;
+  handedToId?: string;
+};
 
 /**
  * What lists over many jobs show of one: computed from its whole plan, and kept beside the version of the job it was computed
@@ -35,7 +38,12 @@ function openSteps(job: JobHead, material: Material, plan: ReturnType<typeof com
     material.units.some((u) => u.role === 'donor'),
   )
     .filter((s) => s.status !== 'done' && s.status !== 'waived')
-    .filter((s) => (s.status === 'free' && s.station === job.station) || s.status === 'on-it' || s.record?.handedToId !== undefined)
+    .filter(
+      (s) =>
+        (s.status === 'free' && s.station === job.station) ||
+        s.status === 'on-it' ||
+        s.record?.handedToId !== undefined,
+    )
     .map(({ key, title, station, status, minutes, caution, thenWait, record }) => ({
       key,
       title,
@@ -51,7 +59,11 @@ function openSteps(job: JobHead, material: Material, plan: ReturnType<typeof com
 
 export function digestOf(job: JobHead, material: Material, shopSchools: Record<string, string>, today: string): Digest {
   const plan = computePlan(planInputOf({ jobId: job.id, ...material, shopSchools }));
-  return { state: stateOf(material, plan, today), doing: doingOf(job, material, plan), steps: openSteps(job, material, plan) };
+  return {
+    state: stateOf(material, plan, today),
+    doing: doingOf(job, material, plan),
+    steps: openSteps(job, material, plan),
+  };
 }
 
 /** What a digest depends on beside the job: the schools of the shop, the day, and the way it is made. */
@@ -62,7 +74,12 @@ const basisOf = (schools: Record<string, string>, today: string): string =>
     .slice(0, 16);
 
 /** Digests of jobs: those that stand are read, the others are made and kept. */
-export async function readDigests(tx: Tx, caller: Pick<Caller, 'shopId'>, jobs: readonly JobHead[], today: string): Promise<Map<string, Digest>> {
+export async function readDigests(
+  tx: Tx,
+  caller: Pick<Caller, 'shopId'>,
+  jobs: readonly JobHead[],
+  today: string,
+): Promise<Map<string, Digest>> {
   const digests = new Map<string, Digest>();
   if (jobs.length === 0) return digests;
   const schools = await readShopSchools(tx);
@@ -81,7 +98,11 @@ export async function readDigests(tx: Tx, caller: Pick<Caller, 'shopId'>, jobs: 
     tx,
     missing.map((j) => j.id),
   );
-  const made = missing.map((job) => ({ job_id: job.id, version: versions.get(job.id) ?? 0, digest: digestOf(job, material.get(job.id)!, schools, today) }));
+  const made = missing.map((job) => ({
+    job_id: job.id,
+    version: versions.get(job.id) ?? 0,
+    digest: digestOf(job, material.get(job.id)!, schools, today),
+  }));
   for (const { job_id, digest } of made) digests.set(job_id, digest);
   await sql`
     insert into job_digest (shop_id, job_id, version, basis, digest)

@@ -12,7 +12,12 @@ import { readDigests } from './digest.ts';
 const yardPage = 40;
 const finishedPage = 20;
 
-async function stripsOf(tx: Tx, caller: Caller, jobs: readonly JobHead[], running: readonly ClockRow[]): Promise<Strip[]> {
+async function stripsOf(
+  tx: Tx,
+  caller: Caller,
+  jobs: readonly JobHead[],
+  running: readonly ClockRow[],
+): Promise<Strip[]> {
   const digests = await readDigests(tx, caller, jobs, new Date().toISOString().slice(0, 10));
   return jobs.map((job) => {
     const { state, doing } = digests.get(job.id)!;
@@ -42,14 +47,25 @@ export function floorRoutes(on: Registry): void {
     const elsewhere = new Set(running.map((c) => c.jobId).filter((id) => !places.has(id)));
     const heads = new Map<string, JobHead>([
       ...places,
-      ...(await Promise.all([...elsewhere].map(async (id): Promise<[string, JobHead]> => [id, await readHead(tx, id)]))),
+      ...(await Promise.all(
+        [...elsewhere].map(async (id): Promise<[string, JobHead]> => [id, await readHead(tx, id)]),
+      )),
     ]);
     const crew = people.map((p) => {
       const clock = running.find((c) => c.personId === p.id);
       const head = clock && heads.get(clock.jobId);
       return {
         ...p,
-        on: clock && head ? { jobId: head.id, number: head.number, bay: head.bay, what: firstClause(clock.title), since: clock.startedAt } : null,
+        on:
+          clock && head
+            ? {
+                jobId: head.id,
+                number: head.number,
+                bay: head.bay,
+                what: firstClause(clock.title),
+                since: clock.startedAt,
+              }
+            : null,
       };
     });
     return { bays: shop.bays, strips, inYard: await countOpenInYard(tx), crew };

@@ -13,7 +13,11 @@ export function stateOf(material: Material, plan: Plan, today: string): Strip['s
   const attempts = Object.values(recordsOf(material, 'attempt')).sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1));
   const last = attempts.at(-1);
   if (last && last.result !== 'runs' && attempts.length >= 3 && attempts.slice(-3).every((a) => a.result !== 'runs')) {
-    return { kind: 'stop', title: 'Stop: three attempts without running', sentence: 'Find the fault before the next crank.' };
+    return {
+      kind: 'stop',
+      title: 'Stop: three attempts without running',
+      sentence: 'Find the fault before the next crank.',
+    };
   }
   const search = Object.entries(recordsOf(material, 'case')).find(([, c]) => !c.closed);
   if (search) {
@@ -21,7 +25,11 @@ export function stateOf(material: Material, plan: Plan, today: string): Strip['s
     const seen = Object.values(recordsOf(material, 'observation')).filter((o) => o.caseId === caseId && !o.withdrawn);
     const first = rankSuspects(startWeights(plan.scope, touched), seen)[0]!;
     const suspect = faults.find((f) => f.id === first.id)?.title ?? 'none of the known faults';
-    return { kind: 'waits', title: `Waits for you: ${symptom}`, sentence: `${Math.round(first.now * 100)} % ${firstClause(suspect)}` };
+    return {
+      kind: 'waits',
+      title: `Waits for you: ${symptom}`,
+      sentence: `${Math.round(first.now * 100)} % ${firstClause(suspect)}`,
+    };
   }
   const holds = Object.values(recordsOf(material, 'hold'))
     .filter((h) => !h.released)
@@ -47,7 +55,11 @@ export function stateOf(material: Material, plan: Plan, today: string): Strip['s
         .join(', ')}`,
     };
   const open = plan.fits.filter((l) => l.verdict.word === 'not-measured').length;
-  return { kind: 'free', title: 'Held by nothing', sentence: open > 0 ? `${plural(open, 'place')} not measured` : 'Every place is judged' };
+  return {
+    kind: 'free',
+    title: 'Held by nothing',
+    sentence: open > 0 ? `${plural(open, 'place')} not measured` : 'Every place is judged',
+  };
 }
 
 /** "trial fit 2: sump clears": where work stands at the job's station, in one clause. */

@@ -23,7 +23,13 @@ async function linksOf(tx: Tx, jobId: string) {
     .where('job_id', '=', jobId)
     .orderBy('made_at', 'desc')
     .execute();
-  return rows.map((r) => ({ id: r.id, madeBy: r.name, madeAt: r.made_at.toISOString(), endsAt: r.ends_at.toISOString(), revoked: r.revoked_at !== null }));
+  return rows.map((r) => ({
+    id: r.id,
+    madeBy: r.name,
+    madeAt: r.made_at.toISOString(),
+    endsAt: r.ends_at.toISOString(),
+    revoked: r.revoked_at !== null,
+  }));
 }
 
 interface AskData {
@@ -45,7 +51,9 @@ async function viewOf(tx: Tx, jobId: string): Promise<CustomerView> {
     .orderBy('at')
     .execute();
   const asks = records.filter((r) => r.kind === 'ask').map((r) => ({ key: r.key, ...(r.data as unknown as AskData) }));
-  const holds = records.filter((r) => r.kind === 'hold' && !r.data['released']).map((r) => r.data as { waitsFor: string; due?: string });
+  const holds = records
+    .filter((r) => r.kind === 'hold' && !r.data['released'])
+    .map((r) => r.data as { waitsFor: string; due?: string });
   return {
     shop: shop.name,
     number: job.number,
@@ -90,10 +98,18 @@ export function linkRoutes(on: Registry, db: Db, pool: pg.Pool): void {
           ends_at: new Date(Date.now() + body.days * 86_400_000),
         })
         .execute();
-      await writeLogEntry(tx, caller, { jobId: params.jobId, kind: 'job', text: `link for the customer made, good for ${body.days} days` });
+      await writeLogEntry(tx, caller, {
+        jobId: params.jobId,
+        kind: 'job',
+        text: `link for the customer made, good for ${body.days} days`,
+      });
       return { reply: { link: (await linksOf(tx, params.jobId)).find((l) => l.id === linkId)! }, jobId: params.jobId };
     });
-    const known = await tx.selectFrom('customer_link').select('id').where('token_hash', '=', hashOf(token)).executeTakeFirst();
+    const known = await tx
+      .selectFrom('customer_link')
+      .select('id')
+      .where('token_hash', '=', hashOf(token))
+      .executeTakeFirst();
     if (!known) throw new Refusal(409, 'This link was made already and is shown only once. End it and make a new one.');
     return { link, path: `/c/${token}` };
   });
@@ -109,12 +125,18 @@ export function linkRoutes(on: Registry, db: Db, pool: pg.Pool): void {
         .executeTakeFirst();
       if (numUpdatedRows === 0n) throw notFound('This link');
       await writeLogEntry(tx, caller, { jobId: params.jobId, kind: 'job', text: 'link for the customer ended' });
-      return { reply: { link: (await linksOf(tx, params.jobId)).find((l) => l.id === params.linkId)! }, jobId: params.jobId };
+      return {
+        reply: { link: (await linksOf(tx, params.jobId)).find((l) => l.id === params.linkId)! },
+        jobId: params.jobId,
+      };
     }),
   );
 
   const inLink = async <T>(token: string, work: (tx: Tx, jobId: string, shopId: string) => Promise<T>): Promise<T> => {
-    const { rows } = await sql<{ shop_id: string; job_id: string }>`select shop_id, job_id from link_candidate(${hashOf(token)})`.execute(db);
+    const { rows } = await sql<{
+      shop_id: string;
+      job_id: string;
+    }>`select shop_id, job_id from link_candidate(${hashOf(token)})`.execute(db);
     const link = rows[0];
     if (!link) throw new Refusal(404, 'This link does not lead anywhere any more. Ask the shop for a new one.');
     return inShop(db, link.shop_id, (tx) => work(tx, link.job_id, link.shop_id));
@@ -147,7 +169,11 @@ export function linkRoutes(on: Registry, db: Db, pool: pg.Pool): void {
           .where('kind', '=', 'ask')
           .where('key', '=', body.key)
           .execute();
-        const asker = await tx.selectFrom('person').select(['id', 'name', 'initials', 'role']).where('id', '=', ask.by_id).executeTakeFirstOrThrow();
+        const asker = await tx
+          .selectFrom('person')
+          .select(['id', 'name', 'initials', 'role'])
+          .where('id', '=', ask.by_id)
+          .executeTakeFirstOrThrow();
         const entryId = await writeLogEntry(
           tx,
           { shopId, personId: asker.id, ...asker },

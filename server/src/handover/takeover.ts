@@ -37,8 +37,18 @@ export function takeoverRoutes(on: Registry): void {
   on.shop(contract.takeOver, (tx, { params, body }, caller) =>
     runCommand(tx, caller, 'take-over', body, async () => {
       await readHead(tx, params.jobId);
-      const logId = await writeLogEntry(tx, caller, { jobId: params.jobId, kind: 'takeover', text: 'takes the job over, sheet read' });
-      const row = { shop_id: caller.shopId, job_id: params.jobId, person_id: caller.personId, log_id: logId, at: new Date() };
+      const logId = await writeLogEntry(tx, caller, {
+        jobId: params.jobId,
+        kind: 'takeover',
+        text: 'takes the job over, sheet read',
+      });
+      const row = {
+        shop_id: caller.shopId,
+        job_id: params.jobId,
+        person_id: caller.personId,
+        log_id: logId,
+        at: new Date(),
+      };
       await tx
         .insertInto('looked')
         .values(row)

@@ -19,7 +19,9 @@ export function openApiDocument(): object {
         responses: {
           '200': {
             description: 'Done',
-            content: e.gives ? Object.fromEntries(e.gives.map((type) => [type, {}])) : { 'application/json': { schema: e.reply } },
+            content: e.gives
+              ? Object.fromEntries(e.gives.map((type) => [type, {}]))
+              : { 'application/json': { schema: e.reply } },
           },
           '4XX': { description: 'Refused, with a sentence', content: problems },
         },

@@ -13,7 +13,8 @@ const codes: Readonly<Record<number, ProblemCode>> = {
   422: 'bad-input',
   429: 'too-many',
 };
-const codeOf = (status: number, stale = false): ProblemCode => (stale ? 'stale' : (codes[status] ?? (status >= 500 ? 'failed' : 'bad-request')));
+const codeOf = (status: number, stale = false): ProblemCode =>
+  stale ? 'stale' : (codes[status] ?? (status >= 500 ? 'failed' : 'bad-request'));
 
 /** An answer that is not what was asked for, in one shape (RFC 9457), with a sentence for a person. */
 export class Refusal extends Error {
@@ -39,9 +40,17 @@ export const problemHandler: ErrorRequestHandler = (error: unknown, req, res, ne
   let problem: Problem;
   if (error instanceof Refusal) problem = error.problem;
   else if (error instanceof z.ZodError) problem = badInput(fieldsOf(error)).problem;
-  else if (error instanceof SyntaxError && 'body' in error) problem = new Refusal(400, 'The request is not readable JSON.').problem;
-  else if (typeof error === 'object' && error !== null && 'status' in error && typeof error.status === 'number' && error.status < 500) {
-    problem = new Refusal(error.status, error.status === 413 ? 'That is too large.' : 'The request cannot be taken.').problem;
+  else if (error instanceof SyntaxError && 'body' in error)
+    problem = new Refusal(400, 'The request is not readable JSON.').problem;
+  else if (
+    typeof error === 'object' &&
+    error !== null &&
+    'status' in error &&
+    typeof error.status === 'number' &&
+    error.status < 500
+  ) {
+    problem = new Refusal(error.status, error.status === 413 ? 'That is too large.' : 'The request cannot be taken.')
+      .problem;
   } else {
     req.log.error({ err: error }, 'request failed');
     problem = new Refusal(500, 'The server failed at this. Nothing was written; try again.').problem;

@@ -41,7 +41,12 @@ class PgRateStore implements Store {
 }
 
 /** At most `limit` failed tries in five minutes; tries that succeed do not count. */
-export const failedTries = (pool: pg.Pool, name: string, limit: number, keyOf: (req: Request) => string): RateLimitRequestHandler =>
+export const failedTries = (
+  pool: pg.Pool,
+  name: string,
+  limit: number,
+  keyOf: (req: Request) => string,
+): RateLimitRequestHandler =>
   rateLimit({
     windowMs: 5 * 60_000,
     limit,

@@ -29,7 +29,10 @@ export interface Call<E extends Endpoint> {
 }
 
 /** One file of a form, held in memory: it is on its way into the database. */
-const upload = multer({ storage: multer.memoryStorage(), limits: { fileSize: mostPhotoBytes, files: 1, fields: 12, fieldSize: 4000 } }).single('file');
+const upload = multer({
+  storage: multer.memoryStorage(),
+  limits: { fileSize: mostPhotoBytes, files: 1, fields: 12, fieldSize: 4000 },
+}).single('file');
 const oneFile: RequestHandler = (req, res, next) =>
   void upload(req, res, (error: unknown) => {
     if (error instanceof multer.MulterError)
@@ -108,14 +111,22 @@ export class Registry {
   }
 
   /** An endpoint that works outside of a shop: signing in, setting up, calculators. */
-  open<E extends Endpoint>(e: E, handler: (call: Call<E>) => Promise<z.infer<E['reply']>>, ...before: RequestHandler[]): void {
+  open<E extends Endpoint>(
+    e: E,
+    handler: (call: Call<E>) => Promise<z.infer<E['reply']>>,
+    ...before: RequestHandler[]
+  ): void {
     this.app[e.method](e.path, ...before, async (req, res) => {
       send(e, res, await handler(read(e, req, res)));
     });
   }
 
   /** An endpoint inside the caller's shop: one transaction, row-level security on. */
-  shop<E extends Endpoint>(e: E, handler: (tx: Tx, call: Call<E>, caller: Caller) => Promise<z.infer<E['reply']>>, ...before: RequestHandler[]): void {
+  shop<E extends Endpoint>(
+    e: E,
+    handler: (tx: Tx, call: Call<E>, caller: Caller) => Promise<z.infer<E['reply']>>,
+    ...before: RequestHandler[]
+  ): void {
     this.app[e.method](e.path, ...before, ...(e.form ? [oneFile] : []), async (req, res) => {
       const { shopId } = req.session;
       if (!shopId) throw new Refusal(401, 'Sign in first.');
@@ -144,7 +155,9 @@ export class Registry {
       const call = read(e, req, res);
       const prepared = await prepare(call, first);
       // Who may was asked minutes ago, perhaps: it is asked again with the change.
-      const reply = await inShop(this.db, shopId, async (tx) => handler(tx, call, await callerOf(tx, req, e.access), prepared));
+      const reply = await inShop(this.db, shopId, async (tx) =>
+        handler(tx, call, await callerOf(tx, req, e.access), prepared),
+      );
       send(e, res, reply);
     });
   }

@@ -31,10 +31,13 @@ const beforeSession = new Set(['/api/setup', '/api/sign-in']);
 export const fromOurPages: RequestHandler = (req, _res, next) => {
   if (['GET', 'HEAD', 'OPTIONS'].includes(req.method)) return next();
   const origin = req.get('origin');
-  if (origin !== undefined && hostOf(origin) !== req.get('host')) return next(new Refusal(403, 'This change came from another site.'));
-  if (req.path.startsWith('/api/calc/') || req.path.startsWith('/api/customer/') || beforeSession.has(req.path)) return next();
+  if (origin !== undefined && hostOf(origin) !== req.get('host'))
+    return next(new Refusal(403, 'This change came from another site.'));
+  if (req.path.startsWith('/api/calc/') || req.path.startsWith('/api/customer/') || beforeSession.has(req.path))
+    return next();
   if (req.session.token === undefined) return next(new Refusal(401, 'Sign in first.'));
-  if (req.get('x-bay-token') !== req.session.token) return next(new Refusal(403, 'This page is out of date. Load it again.', { code: 'page-out-of-date' }));
+  if (req.get('x-bay-token') !== req.session.token)
+    return next(new Refusal(403, 'This page is out of date. Load it again.', { code: 'page-out-of-date' }));
   next();
 };
 

@@ -22,7 +22,12 @@ const mostTouched = 10_000;
 export const sessionDays = 14;
 
 /** Sessions live in PostgreSQL, so that any server process knows them. */
-export function sessions(pool: pg.Pool, secret: string, secure: boolean, failed: (said: unknown[]) => void): RequestHandler {
+export function sessions(
+  pool: pg.Pool,
+  secret: string,
+  secure: boolean,
+  failed: (said: unknown[]) => void,
+): RequestHandler {
   const Store = connectPgSimple(session);
   // A session that was seen a moment ago need not be written again with every request: it ends in days.
   const touched = new Map<string, number>();
@@ -38,7 +43,12 @@ export function sessions(pool: pg.Pool, secret: string, secure: boolean, failed:
   return session({
     name: 'bay',
     secret,
-    store: new SeldomTouched({ pool, tableName: 'session', pruneSessionInterval: 900, errorLog: (...said: unknown[]) => failed(said) }),
+    store: new SeldomTouched({
+      pool,
+      tableName: 'session',
+      pruneSessionInterval: 900,
+      errorLog: (...said: unknown[]) => failed(said),
+    }),
     resave: false,
     saveUninitialized: false,
     rolling: true,

@@ -27,7 +27,9 @@ interface NewJob {
 export async function insertJob(tx: Tx, caller: Caller, job: NewJob): Promise<string> {
   const check = checkIdentity(job.car.identity, job.car.modelYear);
   if (check.state === 'wrong' && !job.identityWaived) throw badInput({ 'car.identity': check.sentence });
-  const { rows } = await sql<{ n: number }>`update shop set next_job = next_job + 1 where id = ${caller.shopId} returning next_job - 1 as n`.execute(tx);
+  const { rows } = await sql<{
+    n: number;
+  }>`update shop set next_job = next_job + 1 where id = ${caller.shopId} returning next_job - 1 as n`.execute(tx);
   const jobId = randomUUID();
   const customerId = randomUUID();
   const at = job.at ? { opened_at: job.at } : {};
@@ -60,7 +62,12 @@ export async function insertJob(tx: Tx, caller: Caller, job: NewJob): Promise<st
       tx,
       caller,
       jobId,
-      await insertUnit(tx, caller, { kind: 'engine', name: job.ownEngine, identity: null, place: `in ${job.car.name}` }),
+      await insertUnit(tx, caller, {
+        kind: 'engine',
+        name: job.ownEngine,
+        identity: null,
+        place: `in ${job.car.name}`,
+      }),
       'own-engine',
     );
   const year = {
@@ -98,7 +105,14 @@ export interface JobChange {
 }
 
 /** Changes a job's own row; what changed is one line of the logbook. */
-export async function updateJob(tx: Tx, caller: Caller, jobId: string, change: JobChange, revision: number, at?: Date): Promise<contract.JobHead> {
+export async function updateJob(
+  tx: Tx,
+  caller: Caller,
+  jobId: string,
+  change: JobChange,
+  revision: number,
+  at?: Date,
+): Promise<contract.JobHead> {
   await tx.selectFrom('job').select('id').where('id', '=', jobId).forNoKeyUpdate().executeTakeFirst();
   const now = await readHead(tx, jobId);
   if (now.revision !== revision) throw new Refusal(409, 'Somebody changed this job meanwhile.', { current: now });
@@ -110,7 +124,11 @@ export async function updateJob(tx: Tx, caller: Caller, jobId: string, change: J
   }
   if (change.promised !== undefined && change.promised !== now.promised) {
     set['promised'] = change.promised;
-    said.push(change.promised ? `promised for ${change.promised}${now.promised ? ` (was ${now.promised})` : ''}` : 'promise withdrawn');
+    said.push(
+      change.promised
+        ? `promised for ${change.promised}${now.promised ? ` (was ${now.promised})` : ''}`
+        : 'promise withdrawn',
+    );
   }
   if (change.wish !== undefined && change.wish !== now.wish) {
     set['wish'] = change.wish;
@@ -132,7 +150,13 @@ export async function updateJob(tx: Tx, caller: Caller, jobId: string, change: J
   if (said.length === 0) return now;
   await tx.updateTable('job').set(set).where('id', '=', jobId).execute();
   noteChange(caller, { kind: 'job' });
-  await writeLogEntry(tx, caller, { jobId, kind: 'job', station: change.signStation ?? change.station, text: said.join('. '), at });
+  await writeLogEntry(tx, caller, {
+    jobId,
+    kind: 'job',
+    station: change.signStation ?? change.station,
+    text: said.join('. '),
+    at,
+  });
   return readHead(tx, jobId);
 }
 
@@ -159,7 +183,12 @@ export function jobRoutes(on: Registry): void {
 
   on.shop(contract.addUnit, (tx, { body }, caller) =>
     runCommand(tx, caller, 'add-unit', body, async () => {
-      const unitId = await insertUnit(tx, caller, { kind: body.kind, name: body.name, identity: body.identity || null, place: body.place });
+      const unitId = await insertUnit(tx, caller, {
+        kind: body.kind,
+        name: body.name,
+        identity: body.identity || null,
+        place: body.place,
+      });
       if (body.job) {
         await readHead(tx, body.job.jobId);
         await putInRole(tx, caller, body.job.jobId, unitId, body.job.role);
@@ -176,7 +205,12 @@ export function jobRoutes(on: Registry): void {
 
   on.shop(contract.moveUnit, (tx, { params, body }, caller) =>
     runCommand(tx, caller, 'move-unit', body, async () => {
-      const unit = await tx.updateTable('unit').set({ place: body.place }).where('id', '=', params.unitId).returning('name').executeTakeFirst();
+      const unit = await tx
+        .updateTable('unit')
+        .set({ place: body.place })
+        .where('id', '=', params.unitId)
+        .returning('name')
+        .executeTakeFirst();
       if (!unit) throw notFound('This unit');
       noteChange(caller, { kind: 'unit', unitId: params.unitId });
       noteChange(caller, { kind: 'job' });
@@ -188,7 +222,12 @@ export function jobRoutes(on: Registry): void {
           .where('job_id', '=', body.leaveJobId)
           .where('left_at', 'is', null)
           .execute();
-        await writeLogEntry(tx, caller, { jobId: body.leaveJobId, kind: 'unit', text: `left the job: ${unit.name}, now ${body.place}`, about: params.unitId });
+        await writeLogEntry(tx, caller, {
+          jobId: body.leaveJobId,
+          kind: 'unit',
+          text: `left the job: ${unit.name}, now ${body.place}`,
+          about: params.unitId,
+        });
       }
       if (body.job) {
         await readHead(tx, body.job.jobId);
@@ -222,7 +261,9 @@ export function jobRoutes(on: Registry): void {
         select 'unit', unit.name, unit.kind || ', ' || unit.place, '/units?open=' || unit.id from units_with_words(${query.q}, ${most}) found join unit on unit.id = found) units
       union all select * from (
         select 'part', r.data->>'title', coalesce(r.data->>'label', '') || ', ' || coalesce(r.data->>'place', ''), '/parts/' || r.key
-          from parts_with_words(${query.q}, ${most}) found join record r on r.kind = 'part' and r.key = found) parts`.execute(tx);
+          from parts_with_words(${query.q}, ${most}) found join record r on r.kind = 'part' and r.key = found) parts`.execute(
+      tx,
+    );
     return { hits: rows };
   });
 }

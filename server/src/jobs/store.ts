@@ -56,7 +56,9 @@ export async function readHead(tx: Tx, jobId: string): Promise<JobHead> {
 /** Open jobs that stand in a bay, by the bay. */
 export async function readInBays(tx: Tx): Promise<JobHead[]> {
   const { rows } =
-    await sql<HeadRow>`${headSql} where job.closed_at is null and job.withdrawn_at is null and job.bay is not null order by job.bay, job.number`.execute(tx);
+    await sql<HeadRow>`${headSql} where job.closed_at is null and job.withdrawn_at is null and job.bay is not null order by job.bay, job.number`.execute(
+      tx,
+    );
   return rows.map(head);
 }
 
@@ -64,7 +66,10 @@ const inYard = sql`job.closed_at is null and job.withdrawn_at is null and job.ba
 
 /** A page of the open jobs that wait outside, by their number; `after` is the number of the last one already shown. */
 export async function readYard(tx: Tx, after: string | undefined, limit: number): Promise<JobHead[]> {
-  const { rows } = await sql<HeadRow>`${headSql} where ${inYard} and job.number > ${after ?? ''} order by job.number limit ${limit}`.execute(tx);
+  const { rows } =
+    await sql<HeadRow>`${headSql} where ${inYard} and job.number > ${after ?? ''} order by job.number limit ${limit}`.execute(
+      tx,
+    );
   return rows.map(head);
 }
 
@@ -76,14 +81,19 @@ export async function countOpenInYard(tx: Tx): Promise<number> {
 /** Open jobs by their ids. */
 export async function readOpenOf(tx: Tx, jobIds: readonly string[]): Promise<JobHead[]> {
   if (jobIds.length === 0) return [];
-  const { rows } = await sql<HeadRow>`${headSql} where job.id = any(${sql.val(jobIds)}::uuid[]) and job.closed_at is null and job.withdrawn_at is null`.execute(
-    tx,
-  );
+  const { rows } =
+    await sql<HeadRow>`${headSql} where job.id = any(${sql.val(jobIds)}::uuid[]) and job.closed_at is null and job.withdrawn_at is null`.execute(
+      tx,
+    );
   return rows.map(head);
 }
 
 /** A page of the finished jobs, the last closed first; `before` is when the last one shown was closed. */
-export async function readFinished(tx: Tx, before: string | undefined, limit: number): Promise<{ jobs: JobHead[]; more: boolean }> {
+export async function readFinished(
+  tx: Tx,
+  before: string | undefined,
+  limit: number,
+): Promise<{ jobs: JobHead[]; more: boolean }> {
   const { rows } = await sql<HeadRow>`
     ${headSql} where job.closed_at is not null and job.withdrawn_at is null and job.closed_at < ${before ?? 'infinity'}::timestamptz
     order by job.closed_at desc limit ${limit + 1}`.execute(tx);

@@ -33,7 +33,8 @@ export async function putInRole(tx: Tx, caller: Caller, jobId: string, unitId: s
       .where('role', '=', role)
       .where('left_at', 'is', null)
       .executeTakeFirst();
-    if (holder && holder.id !== unitId) throw new Refusal(409, `${holder.name} is already there as ${role.replaceAll('-', ' ')}. Move it away first.`);
+    if (holder && holder.id !== unitId)
+      throw new Refusal(409, `${holder.name} is already there as ${role.replaceAll('-', ' ')}. Move it away first.`);
   }
   noteChange(caller, { kind: 'job' });
   await tx
@@ -62,7 +63,10 @@ export interface UnitQuery {
 }
 
 /** A page of the units by kind and name; with words, those whose name, number or place holds them. */
-export async function readUnitPage(tx: Tx, { q, kind, free, after, limit }: UnitQuery): Promise<{ units: Unit[]; more: boolean }> {
+export async function readUnitPage(
+  tx: Tx,
+  { q, kind, free, after, limit }: UnitQuery,
+): Promise<{ units: Unit[]; more: boolean }> {
   const has = q === '' ? sql`true` : sql`id in (select units_with_words(${q}, ${mostFound}))`;
   const ofKind = kind ? sql`kind = ${kind}` : sql`true`;
   const onShelf = free
@@ -81,6 +85,9 @@ export async function readUnitPage(tx: Tx, { q, kind, free, after, limit }: Unit
 const mostFound = 400;
 
 export async function countUnits(tx: Tx): Promise<Record<UnitKind, number>> {
-  const { rows } = await sql<{ kind: UnitKind; n: number }>`select kind, count(*)::int as n from unit group by kind`.execute(tx);
+  const { rows } = await sql<{
+    kind: UnitKind;
+    n: number;
+  }>`select kind, count(*)::int as n from unit group by kind`.execute(tx);
   return { car: 0, engine: 0, gearbox: 0, computer: 0, loom: 0, ...Object.fromEntries(rows.map((r) => [r.kind, r.n])) };
 }

@@ -2,7 +2,14 @@ import { kitLineOf, kitLines } from '@bay/core/kit';
 import { notFound } from '../http/problem.ts';
 import { kindRule } from '../records/kind.ts';
 
-const words = { wanted: 'wanted', ordered: 'ordered', here: 'here', fitted: 'fitted', 'sent-back': 'sent back', 'not-needed': 'not needed' } as const;
+const words = {
+  wanted: 'wanted',
+  ordered: 'ordered',
+  here: 'here',
+  fitted: 'fitted',
+  'sent-back': 'sent back',
+  'not-needed': 'not needed',
+} as const;
 
 export const kitKinds = [
   kindRule({

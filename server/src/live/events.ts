@@ -16,7 +16,10 @@ const longestRetryMs = 10_000;
 export function announce(tx: Tx, event: LiveEvent): Promise<unknown> {
   const whole = JSON.stringify(event);
   // PostgreSQL takes less than 8000 bytes; a command that changed more says that everything is to be read again.
-  const payload = Buffer.byteLength(whole) < mostBytes ? whole : JSON.stringify({ ...event, changes: [{ kind: 'all' }] } satisfies LiveEvent);
+  const payload =
+    Buffer.byteLength(whole) < mostBytes
+      ? whole
+      : JSON.stringify({ ...event, changes: [{ kind: 'all' }] } satisfies LiveEvent);
   return sql`select pg_notify(${channel}, ${payload})`.execute(tx);
 }
 
@@ -85,7 +88,11 @@ export class LiveFeed {
     app.get('/api/events', (req, res) => {
       const { shopId } = req.session;
       if (!shopId) throw new Refusal(401, 'Sign in first.');
-      res.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store', 'x-accel-buffering': 'no' });
+      res.writeHead(200, {
+        'content-type': 'text/event-stream',
+        'cache-control': 'no-store',
+        'x-accel-buffering': 'no',
+      });
       res.write('event: hello\ndata: {}\n\n');
       const set = this.watchers.get(shopId) ?? new Set();
       this.watchers.set(shopId, set.add(res));
@@ -100,6 +107,8 @@ export class LiveFeed {
     this.stopped = true;
     clearInterval(this.pings);
     this.each((res) => res.end());
-    await this.client?.end().catch((error: unknown) => this.log.debug({ err: error }, 'the listening connection was gone already'));
+    await this.client
+      ?.end()
+      .catch((error: unknown) => this.log.debug({ err: error }, 'the listening connection was gone already'));
   }
 }

@@ -4,7 +4,13 @@ import { formatMeasure } from '@bay/core/units';
 import { Refusal } from '../http/problem.ts';
 import { kindRule } from '../records/kind.ts';
 
-const pinWords: Record<(typeof pinSorts)[number], string> = { bag: 'bag', part: 'part', finding: 'finding', measurement: 'measurement', note: 'note' };
+const pinWords: Record<(typeof pinSorts)[number], string> = {
+  bag: 'bag',
+  part: 'part',
+  finding: 'finding',
+  measurement: 'measurement',
+  note: 'note',
+};
 const askWords: Record<RecordData<'ask'>['ask'], string> = {
   question: 'asked',
   approval: 'approval asked',
@@ -16,7 +22,10 @@ export const logbookKinds = [
   kindRule({
     kind: 'hold',
     logKind: (data) => (data.released ? 'release' : 'hold'),
-    describe: (data) => (data.released ? `released: ${data.waitsFor}` : `held: waits for ${data.waitsFor}${data.due ? `, due ${data.due}` : ''}`),
+    describe: (data) =>
+      data.released
+        ? `released: ${data.waitsFor}`
+        : `held: waits for ${data.waitsFor}${data.due ? `, due ${data.due}` : ''}`,
   }),
   kindRule({
     kind: 'bag',
@@ -30,12 +39,14 @@ export const logbookKinds = [
   kindRule({
     kind: 'fluid',
     logKind: 'fluid',
-    describe: (data) => `${data.way}: ${formatMeasure(data.litres, 'L')} ${data.what}${data.note ? ` (${data.note})` : ''}`,
+    describe: (data) =>
+      `${data.way}: ${formatMeasure(data.litres, 'L')} ${data.what}${data.note ? ` (${data.note})` : ''}`,
   }),
   kindRule({
     kind: 'decision',
     logKind: 'decision',
-    describe: (data) => `decided: ${data.chosen}${data.over.length > 0 ? ` over ${data.over.join(', ')}` : ''}, because ${data.because}`,
+    describe: (data) =>
+      `decided: ${data.chosen}${data.over.length > 0 ? ` over ${data.over.join(', ')}` : ''}, because ${data.because}`,
   }),
   kindRule({
     kind: 'tried',
@@ -47,7 +58,8 @@ export const logbookKinds = [
   kindRule({
     kind: 'photo',
     logKind: 'photo',
-    describe: (data, { before }) => (before ? `photo now called: ${data.caption}` : `photo${data.caption ? `: ${data.caption}` : ''}`),
+    describe: (data, { before }) =>
+      before ? `photo now called: ${data.caption}` : `photo${data.caption ? `: ${data.caption}` : ''}`,
     about: (data, key) => data.about || key,
   }),
   kindRule({

@@ -57,7 +57,10 @@ async function addReading(tx: Tx, caller: Caller, line: Line, draft: Draft<'meas
     const def = sheetOf(draft.sheet);
     const next = def.readings.find((r) => readings[r.key] === undefined) ?? def.readings.at(-1)!;
     readings[next.key] = draft.valueMm;
-    const typed = { ...(now['typed'] as Record<string, string> | undefined), [next.key]: `${Number(draft.valueMm.toFixed(4))} mm` };
+    const typed = {
+      ...(now['typed'] as Record<string, string> | undefined),
+      [next.key]: `${Number(draft.valueMm.toFixed(4))} mm`,
+    };
     return { sheet: draft.sheet, place: draft.place, readings, typed };
   });
 }
@@ -76,7 +79,13 @@ async function addFact(tx: Tx, caller: Caller, { jobId, at }: Line, draft: Draft
           .where('left_at', 'is', null)
           .executeTakeFirst();
   const now =
-    unit && (await tx.selectFrom('fact').select(['typed', 'revision']).where('bearer_id', '=', unit.id).where('fact_id', '=', draft.factId).executeTakeFirst());
+    unit &&
+    (await tx
+      .selectFrom('fact')
+      .select(['typed', 'revision'])
+      .where('bearer_id', '=', unit.id)
+      .where('fact_id', '=', draft.factId)
+      .executeTakeFirst());
   await writeFact(tx, caller, {
     jobId,
     bearer: role,
@@ -107,7 +116,14 @@ async function clockOn(tx: Tx, caller: Caller, line: Line, draft: Draft<'clock-o
     estimate: minutes,
     at: line.at,
   });
-  await writeLogEntry(tx, caller, { jobId: line.jobId, kind: 'clock', station, about: draft.key, text: `on: ${draft.title}`, at: line.at });
+  await writeLogEntry(tx, caller, {
+    jobId: line.jobId,
+    kind: 'clock',
+    station,
+    about: draft.key,
+    text: `on: ${draft.title}`,
+    at: line.at,
+  });
 }
 
 /** Writes one line of the log bar: what it understood becomes a record or a fact, and the book says so. */
@@ -151,7 +167,8 @@ export async function writeLine(
     case 'hold':
       return add(tx, caller, line, 'hold', { waitsFor: draft.waitsFor, due: draft.due });
     case 'release':
-      if (!(await release(tx, caller, line, draft))) await note('release', `${draft.understood}. No hold of that name was open`);
+      if (!(await release(tx, caller, line, draft)))
+        await note('release', `${draft.understood}. No hold of that name was open`);
       return;
     case 'provisional':
       return add(tx, caller, line, 'provisional', { what: draft.what, kind: draft.form });
@@ -180,7 +197,12 @@ export async function writeLine(
       return add(tx, caller, line, 'tried', { part: draft.part, how: draft.how, back: draft.back });
     case 'attempt': {
       const number = Object.keys(recordsOf(material, 'attempt')).length + 1;
-      return put(tx, caller, line, 'attempt', String(number), () => ({ number, seconds: draft.seconds ?? 0, result: draft.result, volts: draft.volts }));
+      return put(tx, caller, line, 'attempt', String(number), () => ({
+        number,
+        seconds: draft.seconds ?? 0,
+        result: draft.result,
+        volts: draft.volts,
+      }));
     }
     case 'ask':
       return add(tx, caller, line, 'ask', {

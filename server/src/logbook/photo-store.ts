@@ -37,7 +37,12 @@ function inDatabase(db: Db): PhotoStore {
       }),
     get: (shopId, photoId, size) =>
       inShop(db, shopId, (tx) =>
-        tx.selectFrom('photo_blob').select(['mime', 'bytes']).where('photo_id', '=', photoId).where('size', '=', size).executeTakeFirst(),
+        tx
+          .selectFrom('photo_blob')
+          .select(['mime', 'bytes'])
+          .where('photo_id', '=', photoId)
+          .where('size', '=', size)
+          .executeTakeFirst(),
       ),
   };
 }
@@ -74,19 +79,28 @@ function inFolder(folder: string): PhotoStore {
 function inBucket(place: Extract<PhotoPlace, { kind: 'bucket' }>): PhotoStore {
   const { accessKeyId, secretAccessKey, region, endpoint, bucket } = place;
   const client = new AwsClient({ accessKeyId, secretAccessKey, region, service: 's3', retries: 3 }); // The person who waits is told within a second; their tablet tries again.
-  const address = (shopId: string, photoId: string, size: PhotoSize): string => `${endpoint.replace(/\/$/, '')}/${bucket}/${nameOf(shopId, photoId, size)}`;
+  const address = (shopId: string, photoId: string, size: PhotoSize): string =>
+    `${endpoint.replace(/\/$/, '')}/${bucket}/${nameOf(shopId, photoId, size)}`;
   return {
     put: async (shopId, photoId, size, { mime, bytes }) => {
       // What is there already is not written over.
       const headers = { 'content-type': mime, 'if-none-match': '*' };
-      const answer = await client.fetch(address(shopId, photoId, size), { method: 'PUT', headers, body: new Uint8Array(bytes) });
-      if (!answer.ok && answer.status !== 412) throw new Error(`The object store answered ${answer.status} to a photo.`);
+      const answer = await client.fetch(address(shopId, photoId, size), {
+        method: 'PUT',
+        headers,
+        body: new Uint8Array(bytes),
+      });
+      if (!answer.ok && answer.status !== 412)
+        throw new Error(`The object store answered ${answer.status} to a photo.`);
     },
     get: async (shopId, photoId, size) => {
       const answer = await client.fetch(address(shopId, photoId, size));
       if (answer.status === 404) return undefined;
       if (!answer.ok) throw new Error(`The object store answered ${answer.status} when asked for a photo.`);
-      return { mime: answer.headers.get('content-type') ?? 'application/octet-stream', bytes: Buffer.from(await answer.arrayBuffer()) };
+      return {
+        mime: answer.headers.get('content-type') ?? 'application/octet-stream',
+        bytes: Buffer.from(await answer.arrayBuffer()),
+      };
     },
   };
 }

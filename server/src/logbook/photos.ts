@@ -83,7 +83,12 @@ export interface PhotoWrite {
 }
 
 /** Reads what came along and keeps its bytes, outside of any transaction: no connection is held meanwhile. */
-export async function takeIn(store: PhotoStore, shopId: string, photoId: string, file: Buffer | undefined): Promise<Developed> {
+export async function takeIn(
+  store: PhotoStore,
+  shopId: string,
+  photoId: string,
+  file: Buffer | undefined,
+): Promise<Developed> {
   if (!file || file.length === 0) throw badInput({ file: 'No photo came with this.' });
   const photo = await develop(file);
   await store.put(shopId, photoId, 'original', photo.original);
@@ -104,7 +109,8 @@ export async function makeCopies(store: PhotoStore, shopId: string, photoId: str
   const original = await store.get(shopId, photoId, 'original');
   if (!original) return;
   for (const size of ['thumb', 'screen'] as const)
-    if (!(await store.get(shopId, photoId, size))) await store.put(shopId, photoId, size, await copyOf(original.bytes, size));
+    if (!(await store.get(shopId, photoId, size)))
+      await store.put(shopId, photoId, size, await copyOf(original.bytes, size));
 }
 
 /** A size of a photo: a copy that no worker made yet is made on the spot. */
@@ -120,14 +126,29 @@ async function sizeOf(store: PhotoStore, shopId: string, photoId: string, size: 
 
 /** What a shop has a record of is served; a photo whose record was refused is nobody's. */
 export async function photoOfShop(tx: Tx, photoId: string): Promise<void> {
-  const record = await tx.selectFrom('record').select('key').where('kind', '=', 'photo').where('key', '=', photoId).executeTakeFirst();
+  const record = await tx
+    .selectFrom('record')
+    .select('key')
+    .where('kind', '=', 'photo')
+    .where('key', '=', photoId)
+    .executeTakeFirst();
   if (!record) throw notFound('This photo');
 }
 
 /** A size of a photo as a file; what has an id never changes, so that a device may keep it. */
-export async function photoFile(store: PhotoStore, shopId: string, photoId: string, size: PhotoSize): Promise<FileReply> {
+export async function photoFile(
+  store: PhotoStore,
+  shopId: string,
+  photoId: string,
+  size: PhotoSize,
+): Promise<FileReply> {
   const photo = await sizeOf(store, shopId, photoId, size);
   if (!photo) throw notFound('This photo');
   const { mime, bytes } = photo;
-  return { type: mime, bytes, keep: 'for-good', ...(size === 'original' ? { name: `${photoId.slice(0, 8)}.${mime.split('/')[1]}` } : {}) };
+  return {
+    type: mime,
+    bytes,
+    keep: 'for-good',
+    ...(size === 'original' ? { name: `${photoId.slice(0, 8)}.${mime.split('/')[1]}` } : {}),
+  };
 }

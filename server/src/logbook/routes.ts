@@ -16,7 +16,9 @@ export function logbookRoutes(on: Registry, photos: PhotoStore): void {
     return readPage(tx, params.jobId, before, limit, filter);
   });
 
-  on.shop(contract.searchLog, async (tx, { query }) => ({ hits: await searchLog(tx, query.q, query.jobId, query.limit) }));
+  on.shop(contract.searchLog, async (tx, { query }) => ({
+    hits: await searchLog(tx, query.q, query.jobId, query.limit),
+  }));
 
   on.shop(contract.writeLog, (tx, { params, body }, caller) =>
     runCommand(tx, caller, 'write-log', body, async () => {
@@ -56,6 +58,10 @@ export function logbookRoutes(on: Registry, photos: PhotoStore): void {
 
   on.shop(contract.readLogTable, async (tx, { params }) => {
     const job = await readHead(tx, params.jobId);
-    return { name: `logbook ${job.number}.csv`, type: 'text/csv; charset=utf-8', bytes: await logTable(tx, params.jobId) };
+    return {
+      name: `logbook ${job.number}.csv`,
+      type: 'text/csv; charset=utf-8',
+      bytes: await logTable(tx, params.jobId),
+    };
   });
 }

@@ -9,7 +9,8 @@ import type { Tx } from '../db/connection.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import type { Caller } from '../http/register.ts';
 
-const utc = (column: RawBuilder<unknown>): RawBuilder<string> => sql<string>`to_char(${column} at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"')`;
+const utc = (column: RawBuilder<unknown>): RawBuilder<string> =>
+  sql<string>`to_char(${column} at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"')`;
 
 /** A line of the book as JSON, from `log_entry l` and `person p`. A minute is what a tablet and the network may take. */
 export const entryJson = sql<LogEntry>`json_build_object('id', l.id, 'kind', l.kind, 'station', l.station, 'text', l.text, 'about', l.about, 'data', l.data - 'before',
@@ -64,7 +65,9 @@ export async function readPage(
 
 export async function readEntry(tx: Tx, jobId: string, entryId: number): Promise<LogEntry> {
   const { rows } = await sql<{ entry: LogEntry }>`
-    select ${entryJson} as entry from log_entry l join person p on p.id = l.by_id where l.job_id = ${jobId} and l.id = ${entryId}`.execute(tx);
+    select ${entryJson} as entry from log_entry l join person p on p.id = l.by_id where l.job_id = ${jobId} and l.id = ${entryId}`.execute(
+    tx,
+  );
   if (!rows[0]) throw notFound('This line');
   return rows[0].entry;
 }
@@ -114,20 +117,38 @@ export async function markEntry(
   const entry = await readEntry(tx, jobId, entryId);
   if (entry.byId !== caller.personId && !may(caller.role, 'correct-others'))
     throw new Refusal(403, `${entry.by} wrote this. Only they or the manager correct it.`);
-  if (mark.text === '') throw badInput({ text: mark.kind === 'corrected' ? 'Write how it should read.' : 'Say why it is struck.' });
-  await tx.insertInto('log_mark').values({ shop_id: caller.shopId, entry_id: entryId, by_id: caller.personId, kind: mark.kind, text: mark.text }).execute();
+  if (mark.text === '')
+    throw badInput({ text: mark.kind === 'corrected' ? 'Write how it should read.' : 'Say why it is struck.' });
+  await tx
+    .insertInto('log_mark')
+    .values({ shop_id: caller.shopId, entry_id: entryId, by_id: caller.personId, kind: mark.kind, text: mark.text })
+    .execute();
   noteChange(caller, { kind: 'log', entryId });
   return readEntry(tx, jobId, entryId);
 }
 
 /** The whole book of a job as CSV (RFC 4180): what a spreadsheet opens. A cell that a spreadsheet would take for a formula is quoted off. */
 export async function logTable(tx: Tx, jobId: string): Promise<string> {
-  const { rows } = await sql<{ at: string; kind: string; station: string | null; by: string; text: string; marks: string | null }>`
+  const { rows } = await sql<{
+    at: string;
+    kind: string;
+    station: string | null;
+    by: string;
+    text: string;
+    marks: string | null;
+  }>`
     select ${utc(sql`l.at`)} as at, l.kind, l.station, p.name as by, l.text,
       (select string_agg(m.kind || ': ' || m.text, '; ' order by m.id) from log_mark m where m.entry_id = l.id) as marks
     from log_entry l join person p on p.id = l.by_id where l.job_id = ${jobId} order by l.id`.execute(tx);
   return Papa.unparse(
-    rows.map((r) => ({ when: r.at, kind: r.kind, station: r.station ?? '', who: r.by, line: r.text, marks: r.marks ?? '' })),
+    rows.map((r) => ({
+      when: r.at,
+      kind: r.kind,
+      station: r.station ?? '',
+      who: r.by,
+      line: r.text,
+      marks: r.marks ?? '',
+    })),
     { escapeFormulae: true, newline: '\r\n' },
   );
 }

@@ -12,7 +12,8 @@ import { readShopSchools } from '../schools/store.ts';
 
 /** What plans are computed from: units, facts and records of jobs, each read by index whatever else lies in the database. */
 
-export const utc = (column: RawBuilder<unknown>): RawBuilder<string> => sql<string>`to_char(${column} at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"')`;
+export const utc = (column: RawBuilder<unknown>): RawBuilder<string> =>
+  sql<string>`to_char(${column} at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"')`;
 
 export type RawRecord = Omit<RecordRow, 'data'> & { data: Record<string, unknown> };
 
@@ -45,12 +46,18 @@ export interface Wanted {
 export async function readFacts(tx: Tx, bearers: readonly string[], only?: readonly string[]): Promise<FactRow[]> {
   const named = only ? sql`and f.fact_id = any(${sql.val(only)})` : sql``;
   const { rows } = await sql<{ row: FactRow }>`
-    select ${factJson} as row from fact f join person p on p.id = f.by_id where f.bearer_id = any(${sql.val(bearers)}::uuid[]) ${named}`.execute(tx);
+    select ${factJson} as row from fact f join person p on p.id = f.by_id where f.bearer_id = any(${sql.val(bearers)}::uuid[]) ${named}`.execute(
+    tx,
+  );
   return rows.map((r) => r.row);
 }
 
 /** Records that hang on some units or jobs, by the bearer. */
-export async function readRecords(tx: Tx, bearers: readonly string[], only?: readonly { kind: string; key: string }[]): Promise<Map<string, RawRecord[]>> {
+export async function readRecords(
+  tx: Tx,
+  bearers: readonly string[],
+  only?: readonly { kind: string; key: string }[],
+): Promise<Map<string, RawRecord[]>> {
   const named = only
     ? sql`and (r.kind, r.key) in (select * from unnest(${sql.val(only.map((o) => o.kind))}::text[], ${sql.val(only.map((o) => o.key))}::text[]))`
     : sql``;
@@ -65,13 +72,22 @@ export async function readRecords(tx: Tx, bearers: readonly string[], only?: rea
 export type Material = Pick<JobSheet, 'units' | 'facts' | 'records'>;
 
 /** The records of one job: its own, and those of its units with the role in which each serves. */
-export const recordsOfJob = (jobId: string, units: JobSheet['units'], byBearer: ReadonlyMap<string, RawRecord[]>, names: Names): RecordRow[] => [
+export const recordsOfJob = (
+  jobId: string,
+  units: JobSheet['units'],
+  byBearer: ReadonlyMap<string, RawRecord[]>,
+  names: Names,
+): RecordRow[] => [
   ...(byBearer.get(jobId) ?? []).map((r) => shownRow(r, names)),
   ...units.flatMap((u) => (byBearer.get(u.id) ?? []).map((r) => shownRow({ ...r, on: u.role }, names))),
 ];
 
 /** What the plans of several jobs are computed from, in four questions for all of them. */
-export async function readMaterial(tx: Tx, jobIds: readonly string[], wanted: Wanted = {}): Promise<Map<string, Material>> {
+export async function readMaterial(
+  tx: Tx,
+  jobIds: readonly string[],
+  wanted: Wanted = {},
+): Promise<Map<string, Material>> {
   if (jobIds.length === 0) return new Map();
   const units = await readUnits(tx, jobIds);
   const bearers = [...jobIds, ...[...units.values()].flat().map((u) => u.id)];
@@ -84,7 +100,14 @@ export async function readMaterial(tx: Tx, jobIds: readonly string[], wanted: Wa
     jobIds.map((jobId): [string, Material] => {
       const own = units.get(jobId)!;
       const mine = new Set([jobId, ...own.map((u) => u.id)]);
-      return [jobId, { units: own, facts: [...mine].flatMap((id) => factsOf.get(id) ?? []), records: recordsOfJob(jobId, own, records, names) }];
+      return [
+        jobId,
+        {
+          units: own,
+          facts: [...mine].flatMap((id) => factsOf.get(id) ?? []),
+          records: recordsOfJob(jobId, own, records, names),
+        },
+      ];
     }),
   );
 }
@@ -101,5 +124,8 @@ export async function readKnowledgeOfUnit(tx: Tx, unitId: string): Promise<{ fac
   if (!unit) throw notFound('This unit');
   const records = (await readRecords(tx, [unitId])).get(unitId) ?? [];
   const names = await readNames(tx);
-  return { facts: await readFacts(tx, [unitId]), records: records.map((r) => shownRow(r, names)).sort((a, b) => (a.at < b.at ? -1 : 1)) };
+  return {
+    facts: await readFacts(tx, [unitId]),
+    records: records.map((r) => shownRow(r, names)).sort((a, b) => (a.at < b.at ? -1 : 1)),
+  };
 }

@@ -16,7 +16,9 @@ export const prepKinds = [
     station: 'prep',
     describe: (data, { before }) => {
       const def = sheetOf(data.sheet);
-      const changed = def.readings.filter((r) => data.readings[r.key] !== before?.readings[r.key] && data.readings[r.key] !== undefined);
+      const changed = def.readings.filter(
+        (r) => data.readings[r.key] !== before?.readings[r.key] && data.readings[r.key] !== undefined,
+      );
       return `${def.title.toLowerCase()}, ${def.place} ${data.place}: ${changed.map((r) => `${r.label.toLowerCase()} ${data.typed[r.key] ?? data.readings[r.key]}`).join(', ') || 'cleared'}`;
     },
   }),

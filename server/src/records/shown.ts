@@ -25,7 +25,8 @@ const roles: Readonly<Record<string, string>> = { manager: 'the manager', custom
 export function withNames(kind: RecordKind, data: Data, names: Names): Data {
   const { acts, people } = kindSchema(kind);
   const out = named(data, names);
-  for (const act of [...acts, 'second']) if (typeof out[act] === 'object' && out[act] !== null) out[act] = named(out[act] as Data, names);
+  for (const act of [...acts, 'second'])
+    if (typeof out[act] === 'object' && out[act] !== null) out[act] = named(out[act] as Data, names);
   for (const [field, shown] of Object.entries(people)) {
     const name = names.get(String(out[field])) ?? roles[String(out[field])];
     if (name) out[shown] = name;
@@ -44,7 +45,12 @@ export function withoutMoney(caller: Caller, kind: RecordKind, data: Data): Data
 export function keepMoney(caller: Caller, kind: RecordKind, data: Data, before: Data | undefined): Data {
   const { money } = kindSchema(kind);
   if (!before || money.length === 0 || may(caller.role, 'see-money')) return data;
-  return { ...data, ...Object.fromEntries(money.filter((f) => before[f] !== undefined && data[f] === undefined).map((f) => [f, before[f]])) };
+  return {
+    ...data,
+    ...Object.fromEntries(
+      money.filter((f) => before[f] !== undefined && data[f] === undefined).map((f) => [f, before[f]]),
+    ),
+  };
 }
 
 /** A stored row as it is sent. */

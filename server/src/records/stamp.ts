@@ -15,14 +15,20 @@ function said(value: unknown): unknown {
   return Object.fromEntries(Object.entries(value).filter(([key]) => !stampKeys.has(key)));
 }
 
-const stampOf = (data: Data | undefined): Stamp => Object.fromEntries(['byId', 'at'].flatMap((k) => (data?.[k] === undefined ? [] : [[k, data[k]]])));
+const stampOf = (data: Data | undefined): Stamp =>
+  Object.fromEntries(['byId', 'at'].flatMap((k) => (data?.[k] === undefined ? [] : [[k, data[k]]])));
 
 /**
  * Puts names and times on what is written: the one place where that is done. An act that stands there already with the same
  * words keeps who did it; what is new or other is signed by whoever writes now. A second signature stands only under what it
  * was given for.
  */
-export function stamped(kind: RecordKind, data: Data, before: Data | undefined, { caller, at }: { caller: Caller; at: string }): Data {
+export function stamped(
+  kind: RecordKind,
+  data: Data,
+  before: Data | undefined,
+  { caller, at }: { caller: Caller; at: string },
+): Data {
   const { acts, signed } = kindSchema(kind);
   const now: Stamp = { byId: caller.personId, at };
   const out: Data = { ...data };
@@ -34,11 +40,14 @@ export function stamped(kind: RecordKind, data: Data, before: Data | undefined, 
         ? { ...(data[act] as Data), ...stampOf(was), ...('stoodOn' in was ? { stoodOn: was['stoodOn'] } : {}) }
         : { ...(data[act] as Data), ...now };
   }
-  const own = Object.keys({ ...before, ...data }).filter((key) => !acts.includes(key) && !stampKeys.has(key) && key !== 'second');
+  const own = Object.keys({ ...before, ...data }).filter(
+    (key) => !acts.includes(key) && !stampKeys.has(key) && key !== 'second',
+  );
   const looked = Array.isArray(signed) ? signed : own;
   const keeps = before !== undefined && (signed === 'once' || looked.every((key) => sameValue(before[key], data[key])));
   Object.assign(out, keeps ? stampOf(before) : now);
-  const nothingNew = before !== undefined && [...own, ...acts].every((key) => sameValue(said(before[key]), said(data[key])));
+  const nothingNew =
+    before !== undefined && [...own, ...acts].every((key) => sameValue(said(before[key]), said(data[key])));
   if (nothingNew && before['second'] !== undefined) out['second'] = before['second'];
   return out;
 }

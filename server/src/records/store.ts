@@ -44,7 +44,12 @@ export interface RecordWrite {
 type Stored = NonNullable<Awaited<ReturnType<typeof findRecord>>>;
 
 /** Refuses an old revision with the row as it is now and who changed it. */
-async function refuseOld(tx: Tx, caller: Caller, { kind, key, revision }: RecordWrite, now: Stored | undefined): Promise<void> {
+async function refuseOld(
+  tx: Tx,
+  caller: Caller,
+  { kind, key, revision }: RecordWrite,
+  now: Stored | undefined,
+): Promise<void> {
   if ((now?.revision ?? 0) === revision) return;
   const data = now && withNames(kind, withoutMoney(caller, kind, now.data), await readNames(tx));
   const current = now ? { kind, key, data, revision: now.revision, by: now.by, at: now.at.toISOString() } : null;
@@ -70,15 +75,25 @@ export async function writeRecord(tx: Tx, caller: Caller, write: RecordWrite): P
   const bearer = now?.bearer_id ?? (on ? (await unitInRole(tx, jobId, on)).id : jobId);
   const revision = write.revision + 1;
   const halfSigned = data['second'] === undefined && (rule.wantsSecond?.(data, key) ?? false);
-  const row = { data: JSON.stringify(data), revision, by_id: caller.personId, at, job_id: jobId, half_signed: halfSigned };
+  const row = {
+    data: JSON.stringify(data),
+    revision,
+    by_id: caller.personId,
+    at,
+    job_id: jobId,
+    half_signed: halfSigned,
+  };
   // A unit may serve two jobs, whose locks do not exclude each other: the revision is looked at once more in the write itself.
   const written = await tx
     .insertInto('record')
     .values({ shop_id: caller.shopId, bearer_id: bearer, kind, key, ...row })
-    .onConflict((c) => c.columns(['shop_id', 'bearer_id', 'kind', 'key']).doUpdateSet(row).where('record.revision', '=', write.revision))
+    .onConflict((c) =>
+      c.columns(['shop_id', 'bearer_id', 'kind', 'key']).doUpdateSet(row).where('record.revision', '=', write.revision),
+    )
     .returning('revision')
     .executeTakeFirst();
-  if (!written) throw new Refusal(409, 'Somebody changed this meanwhile, on another job that this unit serves. Load it again.');
+  if (!written)
+    throw new Refusal(409, 'Somebody changed this meanwhile, on another job that this unit serves. Load it again.');
   noteChange(caller, { kind: 'record', record: kind, key, revision });
   const names = await readNames(tx);
   const shown = withNames(kind, withoutMoney(caller, kind, data), names);
@@ -96,7 +111,12 @@ export async function writeRecord(tx: Tx, caller: Caller, write: RecordWrite): P
 }
 
 /** The second person signs what the first wrote: their own act, under their own name. */
-export async function writeSecond(tx: Tx, caller: Caller, signer: { personId: string; name: string }, write: Omit<RecordWrite, 'data'>): Promise<RecordRow> {
+export async function writeSecond(
+  tx: Tx,
+  caller: Caller,
+  signer: { personId: string; name: string },
+  write: Omit<RecordWrite, 'data'>,
+): Promise<RecordRow> {
   const { jobId, kind, key } = write;
   await holdJob(tx, jobId);
   const now = await findRecord(tx, jobId, kind, key);
@@ -109,8 +129,20 @@ export async function writeSecond(tx: Tx, caller: Caller, signer: { personId: st
   if (first === signer.personId) throw new Refusal(409, 'The second signature is another person.');
   const at = momentOf(caller, write.at);
   const data = { ...now.data, second: { byId: signer.personId, at: at.toISOString() } };
-  const row = { data: JSON.stringify(data), revision: now.revision + 1, by_id: signer.personId, at, half_signed: false };
-  await tx.updateTable('record').set(row).where('bearer_id', '=', now.bearer_id).where('kind', '=', kind).where('key', '=', key).execute();
+  const row = {
+    data: JSON.stringify(data),
+    revision: now.revision + 1,
+    by_id: signer.personId,
+    at,
+    half_signed: false,
+  };
+  await tx
+    .updateTable('record')
+    .set(row)
+    .where('bearer_id', '=', now.bearer_id)
+    .where('kind', '=', kind)
+    .where('key', '=', key)
+    .execute();
   noteChange(caller, { kind: 'record', record: kind, key, revision: row.revision });
   await writeLogEntry(
     tx,
@@ -125,11 +157,20 @@ export async function writeSecond(tx: Tx, caller: Caller, signer: { personId: st
     },
   );
   const shown = withNames(kind, withoutMoney(caller, kind, data), await readNames(tx));
-  return { kind, key, data: shown, revision: row.revision, by: signer.name, at: at.toISOString() } as unknown as RecordRow;
+  return {
+    kind,
+    key,
+    data: shown,
+    revision: row.revision,
+    by: signer.name,
+    at: at.toISOString(),
+  } as unknown as RecordRow;
 }
 
 /** Who signed first: the latest of the acts and of the whole, which a second signature stands under. */
 function firstSigner(kind: RecordKind, data: Data): unknown {
-  const stamps = [data, ...kindSchema(kind).acts.map((act) => data[act] as Data | undefined)].filter((s): s is Data => typeof s?.['at'] === 'string');
+  const stamps = [data, ...kindSchema(kind).acts.map((act) => data[act] as Data | undefined)].filter(
+    (s): s is Data => typeof s?.['at'] === 'string',
+  );
   return stamps.sort((a, b) => (String(a['at']) < String(b['at']) ? 1 : -1))[0]?.['byId'];
 }

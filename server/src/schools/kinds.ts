@@ -14,7 +14,9 @@ export const schoolKinds = [
     describe: (data, { key }) => {
       const question = schoolQuestions.find((q) => q.id === key)!;
       const side = question.sides.find((s) => s.id === data.side);
-      return side ? `differs from the shop: ${question.question} ${side.label}. ${data.reason}` : `back to the shop's school: ${question.question}`;
+      return side
+        ? `differs from the shop: ${question.question} ${side.label}. ${data.reason}`
+        : `back to the shop's school: ${question.question}`;
     },
   }),
 ];

@@ -15,8 +15,15 @@ export function schoolRoutes(on: Registry): void {
       noteChange(caller, { kind: 'schools' });
       if (body.side === '') await tx.deleteFrom('shop_school').where('question', '=', question.id).execute();
       else {
-        if (!question.sides.some((s) => s.id === body.side)) throw badInput({ side: 'This side does not belong to the question.' });
-        const row = { shop_id: caller.shopId, question: question.id, side: body.side, by_id: caller.personId, at: new Date() };
+        if (!question.sides.some((s) => s.id === body.side))
+          throw badInput({ side: 'This side does not belong to the question.' });
+        const row = {
+          shop_id: caller.shopId,
+          question: question.id,
+          side: body.side,
+          by_id: caller.personId,
+          at: new Date(),
+        };
         await tx
           .insertInto('shop_school')
           .values(row)

@@ -15,14 +15,23 @@ import { shownRow, withoutMoney } from '../records/shown.ts';
 export const sheetLines = 80;
 
 const asSeenBy = (caller: Caller, records: Material['records']): Material['records'] =>
-  records.map((r) => ({ ...r, data: withoutMoney(caller, r.kind, r.data as unknown as Record<string, unknown>) }) as unknown as typeof r);
+  records.map(
+    (r) =>
+      ({
+        ...r,
+        data: withoutMoney(caller, r.kind, r.data as unknown as Record<string, unknown>),
+      }) as unknown as typeof r,
+  );
 
 /**
  * One question, one answer, so that opening a job costs one round trip. Every part goes by the ids of the job and of its units
  * into an index; none reads more when the shop has more.
  */
 const sheetSql = (jobId: string) => sql<{
-  sheet: Omit<JobSheet, 'job' | 'records'> & { records: (RawRecord & { on: UnitRole | null })[]; names: Record<string, string> };
+  sheet: Omit<JobSheet, 'job' | 'records'> & {
+    records: (RawRecord & { on: UnitRole | null })[];
+    names: Record<string, string>;
+  };
 }>`
   with mine as materialized (
     select unit.id, unit.kind, ju.role, unit.name, unit.identity, unit.place from job_unit ju join unit on unit.id = ju.unit_id where ju.job_id = ${jobId} and ju.left_at is null
@@ -70,12 +79,18 @@ export async function readParts(tx: Tx, caller: Caller, jobId: string, wanted: P
   const some = (wanted.facts?.length ?? 0) + (wanted.records?.length ?? 0) > 0;
   const none: Material = { units: [], facts: [], records: [] };
   const material =
-    some || wanted.head ? ((await readMaterial(tx, [jobId], { facts: wanted.facts ?? [], records: wanted.records ?? [] })).get(jobId) ?? none) : none;
+    some || wanted.head
+      ? ((await readMaterial(tx, [jobId], { facts: wanted.facts ?? [], records: wanted.records ?? [] })).get(jobId) ??
+        none)
+      : none;
   return {
     ...(wanted.head ? { job, units: material.units } : {}),
     facts: material.facts,
     records: asSeenBy(caller, material.records),
-    log: wanted.logAfter === undefined ? [] : (await readPage(tx, jobId, undefined, sheetLines, { after: wanted.logAfter })).entries,
+    log:
+      wanted.logAfter === undefined
+        ? []
+        : (await readPage(tx, jobId, undefined, sheetLines, { after: wanted.logAfter })).entries,
     ...(wanted.running ? { running: await runningOnJob(tx, jobId) } : {}),
   };
 }

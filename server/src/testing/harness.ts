@@ -50,7 +50,10 @@ export async function freshDatabase(): Promise<{ url: string; drop: () => Promis
 }
 
 /** A copy of a database that is filled once a run, by whichever test file comes first; a copy costs a fraction of filling it. */
-export async function copiedDatabase(template: string, fill: (url: string) => Promise<void>): Promise<{ url: string; drop: () => Promise<void> }> {
+export async function copiedDatabase(
+  template: string,
+  fill: (url: string) => Promise<void>,
+): Promise<{ url: string; drop: () => Promise<void> }> {
   if (!adminUrl) throw new Error('TEST_DATABASE_URL is not set; ./bay test sets it.');
   const admin = new pg.Client({ connectionString: adminUrl });
   await admin.connect();
@@ -87,7 +90,18 @@ export async function startServer(
   const log = pino({ level: 'silent' });
   const feed = new LiveFeed(databaseUrl, log);
   await feed.start();
-  const server = createServer(makeApp({ db, pool, feed, log, photos: openPhotoStore(photos, db), secret: 'a-secret-for-tests-only', secure: false, webDir }));
+  const server = createServer(
+    makeApp({
+      db,
+      pool,
+      feed,
+      log,
+      photos: openPhotoStore(photos, db),
+      secret: 'a-secret-for-tests-only',
+      secure: false,
+      webDir,
+    }),
+  );
   await new Promise<void>((up) => server.listen(0, '127.0.0.1', up));
   return {
     url: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
@@ -105,7 +119,10 @@ export async function startServer(
 /** Every good reply in a test is what its schema says, and every record in it what its kind says. */
 function heldToSchema(e: Endpoint, body: unknown): void {
   const read = e.reply.safeParse(body);
-  if (!read.success) throw new Error(`${e.method} ${e.path} replies what its schema does not say: ${JSON.stringify(read.error.issues.slice(0, 3))}`);
+  if (!read.success)
+    throw new Error(
+      `${e.method} ${e.path} replies what its schema does not say: ${JSON.stringify(read.error.issues.slice(0, 3))}`,
+    );
   const look = (value: unknown): void => {
     if (typeof value !== 'object' || value === null) return;
     const { kind, data, revision } = value as { kind?: RecordKind; data?: unknown; revision?: unknown };
@@ -134,7 +151,12 @@ export interface Answer<T> {
   problem: Problem;
 }
 
-type In<E extends Endpoint> = { params?: z.input<E['params']>; query?: z.input<E['query']>; body?: z.input<E['body']>; headers?: Record<string, string> };
+type In<E extends Endpoint> = {
+  params?: z.input<E['params']>;
+  query?: z.input<E['query']>;
+  body?: z.input<E['body']>;
+  headers?: Record<string, string>;
+};
 
 /** Keeps a cookie and the session's token as a browser and our pages do. */
 export class Client {
@@ -156,8 +178,15 @@ export class Client {
     const query = new URLSearchParams(Object.entries(input.query ?? {})).toString();
     const res = await fetch(`${this.url}${path}${query ? `?${query}` : ''}`, {
       method: e.method.toUpperCase(),
-      headers: { ...(e.form ? {} : { 'content-type': 'application/json' }), 'x-bay-token': this.token, cookie: this.cookie, ...input.headers },
-      ...(e.method === 'get' ? {} : { body: e.form ? formOf(input.body as Record<string, unknown>) : JSON.stringify(input.body ?? {}) }),
+      headers: {
+        ...(e.form ? {} : { 'content-type': 'application/json' }),
+        'x-bay-token': this.token,
+        cookie: this.cookie,
+        ...input.headers,
+      },
+      ...(e.method === 'get'
+        ? {}
+        : { body: e.form ? formOf(input.body as Record<string, unknown>) : JSON.stringify(input.body ?? {}) }),
     });
     const set = res.headers.getSetCookie().find((c) => c.startsWith('bay='));
     if (set) this.cookie = set.split(';')[0]!;
@@ -177,7 +206,8 @@ export class Client {
   /** The body of an answer that must be good. */
   async good<E extends Endpoint>(e: E, input: In<E> = {}): Promise<z.output<E['reply']>> {
     const answer = await this.call(e, input);
-    if (answer.status !== 200) throw new Error(`${e.method} ${e.path}: ${answer.status} ${JSON.stringify(answer.problem)}`);
+    if (answer.status !== 200)
+      throw new Error(`${e.method} ${e.path}: ${answer.status} ${JSON.stringify(answer.problem)}`);
     return answer.body;
   }
 }

@@ -15,7 +15,11 @@ export interface ObjectStore {
   stop: () => Promise<void>;
 }
 
-export async function startObjectStore(keys: { accessKeyId: string; secretAccessKey: string; region: string }): Promise<ObjectStore> {
+export async function startObjectStore(keys: {
+  accessKeyId: string;
+  secretAccessKey: string;
+  region: string;
+}): Promise<ObjectStore> {
   const objects: ObjectStore['objects'] = new Map();
   let failing: number | undefined;
   const server = createServer((req, res) => {
@@ -28,7 +32,9 @@ export async function startObjectStore(keys: { accessKeyId: string; secretAccess
       const at = req.headers['x-amz-date'];
       const signed = req.headers.authorization ?? '';
       const names = /SignedHeaders=([^,]+)/.exec(signed)?.[1]?.split(';') ?? [];
-      const headers = Object.fromEntries(names.filter((n) => n !== 'host').map((n) => [n, String(req.headers[n] ?? '')]));
+      const headers = Object.fromEntries(
+        names.filter((n) => n !== 'host').map((n) => [n, String(req.headers[n] ?? '')]),
+      );
       const signer = new AwsV4Signer({
         ...keys,
         service: 's3',
@@ -42,7 +48,8 @@ export async function startObjectStore(keys: { accessKeyId: string; secretAccess
       const { headers: wanted } = await signer.sign();
       if (typeof at !== 'string' || wanted.get('authorization') !== signed) return end(403);
       const sum = req.headers['x-amz-content-sha256'];
-      if (body.length > 0 && sum !== 'UNSIGNED-PAYLOAD' && sum !== createHash('sha256').update(body).digest('hex')) return end(400);
+      if (body.length > 0 && sum !== 'UNSIGNED-PAYLOAD' && sum !== createHash('sha256').update(body).digest('hex'))
+        return end(400);
       const name = req.url!;
       if (req.method === 'PUT') {
         if (req.headers['if-none-match'] === '*' && objects.has(name)) return end(412);

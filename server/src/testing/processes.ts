@@ -24,7 +24,11 @@ export async function freePort(): Promise<number> {
 }
 
 /** The built server as its own process. */
-export async function spawnServer(databaseUrl: string, port?: number, env: Record<string, string> = {}): Promise<ServerProcess> {
+export async function spawnServer(
+  databaseUrl: string,
+  port?: number,
+  env: Record<string, string> = {},
+): Promise<ServerProcess> {
   const at = port ?? (await freePort());
   const child = spawn('node', ['dist/server/main.js'], {
     env: {

@@ -30,14 +30,21 @@ export async function shopWithCrew(server: TestServer, mark: string): Promise<Te
   };
   const manager = await signIn();
   const add = async (name: string, role: 'technician' | 'onlooker', pin: string): Promise<[Client, string]> => {
-    const { person } = await manager.good(crew.addPerson, { body: { commandId: commandId(), name, initials: name.slice(0, 2), role, pin } });
+    const { person } = await manager.good(crew.addPerson, {
+      body: { commandId: commandId(), name, initials: name.slice(0, 2), role, pin },
+    });
     const client = await signIn();
     await client.good(crew.switchPerson, { body: { personId: person.id, pin } });
     return [client, person.id];
   };
   const [technician, technicianId] = await add(`Tess ${mark}`, 'technician', '2222');
   const [onlooker, onlookerId] = await add(`Olu ${mark}`, 'onlooker', '3333');
-  return { manager, technician, onlooker, people: { manager: personId, technician: technicianId, onlooker: onlookerId } };
+  return {
+    manager,
+    technician,
+    onlooker,
+    people: { manager: personId, technician: technicianId, onlooker: onlookerId },
+  };
 }
 
 export async function bookedJob(client: Client, name = '1984 Test camper'): Promise<string> {

@@ -46,9 +46,21 @@ function factSamples(): { fact_id: string; role: string; parts: object; typed: o
       const parts = Object.fromEntries(
         f.parts
           .slice(0, 4)
-          .map((p, n) => [p.key, p.options ? p.options[(i + n) % p.options.length]! : p.text ? 'as stamped' : 100 + ((i * 37 + n * 11) % 400)]),
+          .map((p, n) => [
+            p.key,
+            p.options
+              ? p.options[(i + n) % p.options.length]!
+              : p.text
+                ? 'as stamped'
+                : 100 + ((i * 37 + n * 11) % 400),
+          ]),
       );
-      return { fact_id: f.id, role: roles[f.subject], parts, typed: Object.fromEntries(Object.entries(parts).map(([k, v]) => [k, String(v)])) };
+      return {
+        fact_id: f.id,
+        role: roles[f.subject],
+        parts,
+        typed: Object.fromEntries(Object.entries(parts).map(([k, v]) => [k, String(v)])),
+      };
     });
 }
 
@@ -58,10 +70,19 @@ function recordSamples(): { kind: string; key: string | null; role: string; data
   return [
     ...pullSteps.slice(0, 22).map((s) => sample('task', s.id, { status: 'done' })),
     ...kitLines.slice(0, 12).map((l) => sample('kit', l.id, { status: 'fitted' })),
-    ...Array.from({ length: 6 }, (_, i) => sample('bag', null, { what: `bolts ${i}`, label: String(i + 1), place: 'tray' })),
-    ...Array.from({ length: 4 }, (_, i) => sample('part', null, { takeId: 'take-ecu', title: `part ${i}`, condition: 'good', label: `L-${i}`, place: 'C2' })),
     ...Array.from({ length: 6 }, (_, i) =>
-      sample('torque', `head:${i + 1}`, { joint: 'head', on: 'engine', bolt: String(i + 1), stagesNm: [30, 60], source: 'manual' }, 'engine'),
+      sample('bag', null, { what: `bolts ${i}`, label: String(i + 1), place: 'tray' }),
+    ),
+    ...Array.from({ length: 4 }, (_, i) =>
+      sample('part', null, { takeId: 'take-ecu', title: `part ${i}`, condition: 'good', label: `L-${i}`, place: 'C2' }),
+    ),
+    ...Array.from({ length: 6 }, (_, i) =>
+      sample(
+        'torque',
+        `head:${i + 1}`,
+        { joint: 'head', on: 'engine', bolt: String(i + 1), stagesNm: [30, 60], source: 'manual' },
+        'engine',
+      ),
     ),
     sample('hold', null, { waitsFor: 'paint', released: { at: '2026-01-01T00:00:00.000Z' } }),
     sample('ask', null, { ask: 'question', to: 'manager', what: 'which one?', answer: { text: 'the left' } }),
@@ -70,7 +91,11 @@ function recordSamples(): { kind: string; key: string | null; role: string; data
 }
 
 /** Fills an empty, migrated database. `url` is that of its owner, whom row-level security does not bind. */
-export async function fillWith(url: string, volume: Volume, say: (words: string) => void = () => undefined): Promise<FilledShop[]> {
+export async function fillWith(
+  url: string,
+  volume: Volume,
+  say: (words: string) => void = () => undefined,
+): Promise<FilledShop[]> {
   const db = new pg.Client({ connectionString: url });
   await db.connect();
   const run = (text: string, values: readonly unknown[] = []): Promise<unknown> => db.query(text, [...values]);
@@ -119,23 +144,34 @@ async function fillShop(
   const email = `boss-${v.seed}-${index}@volume.example`;
   const people = Array.from({ length: 6 }, (_, n) => idOf(v.seed, index, 'person', n));
   const bays = JSON.stringify(Array.from({ length: v.inBays }, (_, n) => String(n + 1)));
-  await run('insert into shop (id, name, bays, next_job) values ($1, $2, $3, $4)', [shopId, `Shop ${index}`, bays, jobs + 1]);
+  await run('insert into shop (id, name, bays, next_job) values ($1, $2, $3, $4)', [
+    shopId,
+    `Shop ${index}`,
+    bays,
+    jobs + 1,
+  ]);
   for (const [n, id] of people.entries())
-    await run('insert into person (id, shop_id, name, initials, role, email, password_hash) values ($1, $2, $3, $4, $5, $6, $7)', [
-      id,
-      shopId,
-      `Person ${n} of ${index}`,
-      `P${n}`,
-      n === 0 ? 'manager' : 'technician',
-      n === 0 ? email : null,
-      n === 0 ? secret : null,
-    ]);
+    await run(
+      'insert into person (id, shop_id, name, initials, role, email, password_hash) values ($1, $2, $3, $4, $5, $6, $7)',
+      [
+        id,
+        shopId,
+        `Person ${n} of ${index}`,
+        `P${n}`,
+        n === 0 ? 'manager' : 'technician',
+        n === 0 ? email : null,
+        n === 0 ? secret : null,
+      ],
+    );
   // An id of a thing of a job is made from the number of the job, so that rows can name each other without being read.
   const id = (what: string): string => `pg_temp.id_of('${v.seed}:${index}:${what}:' || n)`;
   const by = `($2::uuid[])[1 + n % 6]`;
   const at = `now() - (${jobs} - n) * interval '9 hours' - interval '1 day'`;
   const given = [shopId, people];
-  await run(`insert into customer (id, shop_id, name) select ${id('customer')}, $1, 'Customer ' || n from generate_series(1, ${jobs}) n`, [shopId]);
+  await run(
+    `insert into customer (id, shop_id, name) select ${id('customer')}, $1, 'Customer ' || n from generate_series(1, ${jobs}) n`,
+    [shopId],
+  );
   for (const kind of ['car', 'engine', 'gearbox'])
     await run(
       `insert into unit (id, shop_id, kind, name, identity, place) select ${id(kind)}, $1, '${kind}', (1950 + n % 70) || ' ${kind} ' || n, 'N' || n, 'place ' || n % 40 from generate_series(1, ${jobs}) n`,
@@ -150,9 +186,10 @@ async function fillShop(
     [shopId],
   );
   for (const kind of ['car', 'engine', 'gearbox'])
-    await run(`insert into job_unit (shop_id, job_id, unit_id, role) select $1, ${id('job')}, ${id(kind)}, '${kind}' from generate_series(1, ${jobs}) n`, [
-      shopId,
-    ]);
+    await run(
+      `insert into job_unit (shop_id, job_id, unit_id, role) select $1, ${id('job')}, ${id(kind)}, '${kind}' from generate_series(1, ${jobs}) n`,
+      [shopId],
+    );
   const bearer = `case s.role when 'car' then ${id('car')} when 'engine' then ${id('engine')} when 'gearbox' then ${id('gearbox')} else ${id('job')} end`;
   await run(
     `insert into fact (shop_id, bearer_id, fact_id, parts, typed, source, by_id, at, revision)

@@ -47,10 +47,17 @@ export type In<E extends Endpoint> = {
 };
 
 export const pathOf = (endpoint: Endpoint, params: unknown): string =>
-  endpoint.path.replace(/:(\w+)/g, (_, key: string) => encodeURIComponent(String((params as Record<string, unknown>)[key])));
+  endpoint.path.replace(/:(\w+)/g, (_, key: string) =>
+    encodeURIComponent(String((params as Record<string, unknown>)[key])),
+  );
 
 const noConnection = (): Refused =>
-  new Refused({ type: 'about:blank', code: 'no-connection', title: 'No connection. What you typed is still here; try again.', status: 0 });
+  new Refused({
+    type: 'about:blank',
+    code: 'no-connection',
+    title: 'No connection. What you typed is still here; try again.',
+    status: 0,
+  });
 
 /** Sends a change as it is, whatever endpoint it belongs to. */
 export async function sendRaw(
@@ -69,7 +76,10 @@ export async function sendRaw(
       credentials: 'same-origin',
       ...(signal ? { signal } : {}),
       ...(change
-        ? { headers: { 'x-bay-token': token, ...(form ? {} : { 'content-type': 'application/json' }) }, body: form ? body : JSON.stringify(body ?? {}) }
+        ? {
+            headers: { 'x-bay-token': token, ...(form ? {} : { 'content-type': 'application/json' }) },
+            body: form ? body : JSON.stringify(body ?? {}),
+          }
         : {}),
     });
   } catch (error) {
@@ -80,8 +90,16 @@ export async function sendRaw(
     const problem = (await response.json().catch(() => undefined)) as Problem | undefined;
     // A proxy that finds no server behind it answers for it.
     if (problem === undefined && response.status >= 502) throw noConnection();
-    if (problem?.code === 'page-out-of-date' && !renewed && (await renewToken())) return sendRaw(method, url, body, signal, true);
-    throw new Refused(problem ?? { type: 'about:blank', code: 'failed', title: `The server answered ${response.status}.`, status: response.status });
+    if (problem?.code === 'page-out-of-date' && !renewed && (await renewToken()))
+      return sendRaw(method, url, body, signal, true);
+    throw new Refused(
+      problem ?? {
+        type: 'about:blank',
+        code: 'failed',
+        title: `The server answered ${response.status}.`,
+        status: response.status,
+      },
+    );
   }
   return response.json();
 }
@@ -89,10 +107,15 @@ export async function sendRaw(
 /** Calls an endpoint of the contract. Throws {@link Refused} with a sentence when it is refused or the network is gone. */
 export async function call<E extends Endpoint>(endpoint: E, input: In<E> = {}): Promise<z.output<E['reply']>> {
   const path = pathOf(endpoint, input.params);
-  const query = new URLSearchParams(Object.entries((input.query ?? {}) as Record<string, string>).filter(([, v]) => v !== undefined)).toString();
+  const query = new URLSearchParams(
+    Object.entries((input.query ?? {}) as Record<string, string>).filter(([, v]) => v !== undefined),
+  ).toString();
   const body = input.body as (Record<string, unknown> & { commandId?: string }) | undefined;
-  const reply = (await sendRaw(endpoint.method, query ? `${path}?${query}` : path, body, input.signal)) as z.output<E['reply']>;
-  if (body?.commandId && endpoint !== (undoCommand as Endpoint)) remember({ commandId: body.commandId, label: endpoint.summary, at: Date.now() });
+  const reply = (await sendRaw(endpoint.method, query ? `${path}?${query}` : path, body, input.signal)) as z.output<
+    E['reply']
+  >;
+  if (body?.commandId && endpoint !== (undoCommand as Endpoint))
+    remember({ commandId: body.commandId, label: endpoint.summary, at: Date.now() });
   return reply;
 }
 
@@ -108,5 +131,7 @@ export function newId(): string {
 }
 
 /** The sentence of an error, for people. */
-export const sentenceOf = (error: unknown): string => (error instanceof Refused ? error.problem.title : 'That did not work. Try again.');
-export const fieldsOf = (error: unknown): Record<string, string> => (error instanceof Refused ? (error.problem.fields ?? {}) : {});
+export const sentenceOf = (error: unknown): string =>
+  error instanceof Refused ? error.problem.title : 'That did not work. Try again.';
+export const fieldsOf = (error: unknown): Record<string, string> =>
+  error instanceof Refused ? (error.problem.fields ?? {}) : {};

@@ -44,14 +44,25 @@ export async function command<E extends Endpoint>(
   const ahead = outbox.now().some((w) => w.personId === me?.id && w.state === 'waiting');
   if (!ahead || !offline) {
     try {
-      const reply = (await sendRaw(method, url, file ? formOf({ ...body, commandId }, file) : { ...body, commandId }, options.signal)) as z.output<E['reply']>;
+      const reply = (await sendRaw(
+        method,
+        url,
+        file ? formOf({ ...body, commandId }, file) : { ...body, commandId },
+        options.signal,
+      )) as z.output<E['reply']>;
       remember({ commandId, label, jobId, at: Date.now() });
       return reply;
     } catch (error) {
       if (!(error instanceof Refused) || !error.unanswered || !offline || !me) throw error;
     }
   }
-  if (!me) throw new Refused({ type: 'about:blank', code: 'signed-out', title: 'Nobody is at this device. Tap your name.', status: 401 });
+  if (!me)
+    throw new Refused({
+      type: 'about:blank',
+      code: 'signed-out',
+      title: 'Nobody is at this device. Tap your name.',
+      status: 401,
+    });
   const waiting = await enqueue({ commandId, personId: me.id, by: me.name, jobId, label, method, url, body, file });
   remember({ commandId, label, jobId, at: Date.now(), takeBack: () => drop(waiting).then(options.restore) });
   return offline();
@@ -59,7 +70,8 @@ export async function command<E extends Endpoint>(
 
 export function formOf(fields: Readonly<Record<string, unknown>>, file: Blob): FormData {
   const form = new FormData();
-  for (const [name, value] of Object.entries(fields)) if (value !== undefined) form.append(name, typeof value === 'string' ? value : JSON.stringify(value));
+  for (const [name, value] of Object.entries(fields))
+    if (value !== undefined) form.append(name, typeof value === 'string' ? value : JSON.stringify(value));
   form.append('file', file);
   return form;
 }

@@ -4,7 +4,8 @@ export const keys = {
   floor: ['floor'],
   yard: ['floor-yard'],
   finished: ['finished'],
-  units: (filter?: { q: string; kind: string | undefined }) => (filter ? (['units', filter.q, filter.kind ?? ''] as const) : (['units'] as const)),
+  units: (filter?: { q: string; kind: string | undefined }) =>
+    filter ? (['units', filter.q, filter.kind ?? ''] as const) : (['units'] as const),
   unit: (unitId: string) => ['unit', unitId] as const,
   unitFacts: (unitId: string) => ['unit-facts', unitId] as const,
   crew: ['crew'],
@@ -15,8 +16,10 @@ export const keys = {
   job: (jobId?: string) => (jobId ? (['job', jobId] as const) : (['job'] as const)),
   book: (jobId: string, ...page: readonly unknown[]) => ['log', jobId, ...page] as const,
   bookSearch: (jobId: string | undefined, q: string) => ['log-search', jobId ?? 'shop', q] as const,
-  history: (jobId: string, about?: string) => (about ? (['history', jobId, about] as const) : (['history', jobId] as const)),
-  factHistory: (jobId: string, bearer: string, factId: string, revision: number | undefined) => ['fact-history', jobId, bearer, factId, revision] as const,
+  history: (jobId: string, about?: string) =>
+    about ? (['history', jobId, about] as const) : (['history', jobId] as const),
+  factHistory: (jobId: string, bearer: string, factId: string, revision: number | undefined) =>
+    ['fact-history', jobId, bearer, factId, revision] as const,
   takeover: (jobId: string) => ['takeover', jobId] as const,
   clocks: (jobId?: string) => (jobId ? (['clocks', jobId] as const) : (['clocks'] as const)),
   links: (jobId: string) => ['links', jobId] as const,

@@ -26,7 +26,10 @@ export function useLive(shopId: string | undefined): boolean {
         first = false;
       });
       source.addEventListener('again', () => void client.invalidateQueries());
-      source.addEventListener('change', (event) => void readAgain(client, JSON.parse((event as MessageEvent<string>).data) as LiveEvent));
+      source.addEventListener(
+        'change',
+        (event) => void readAgain(client, JSON.parse((event as MessageEvent<string>).data) as LiveEvent),
+      );
       source.addEventListener('error', () => {
         setUp(false);
         // The browser tries again by itself after a broken line, but not after a refusal.

@@ -77,7 +77,13 @@ export async function drop(w: Waiting): Promise<void> {
 
 /** Sends it again as a new command, on top of what stands there now. */
 export async function insist(w: Waiting, revision: number): Promise<void> {
-  const next: Waiting = { ...w, commandId: newId(), body: { ...w.body, revision }, state: 'waiting', problem: undefined };
+  const next: Waiting = {
+    ...w,
+    commandId: newId(),
+    body: { ...w.body, revision },
+    state: 'waiting',
+    problem: undefined,
+  };
   await set(w.order, next, box());
   await changed();
 }
@@ -135,6 +141,8 @@ async function drainNow(personId: string): Promise<string[]> {
 export function drain(personId: string): Promise<string[]> {
   // Two tabs may both try; where the browser offers locks, one of them waits.
   const work = (): Promise<string[]> => drainNow(personId);
-  draining ??= (navigator.locks ? navigator.locks.request('bay-outbox', work) : work()).finally(() => (draining = undefined));
+  draining ??= (navigator.locks ? navigator.locks.request('bay-outbox', work) : work()).finally(
+    () => (draining = undefined),
+  );
   return draining;
 }

@@ -9,7 +9,8 @@ import { keys } from './keys.ts';
 type Floor = z.output<(typeof readFloor)['reply']>;
 type Of<K extends Change['kind']> = Extract<Change, { kind: K }>;
 
-const of = <K extends Change['kind']>(event: LiveEvent, kind: K): Of<K>[] => event.changes.filter((c): c is Of<K> => c.kind === kind);
+const of = <K extends Change['kind']>(event: LiveEvent, kind: K): Of<K>[] =>
+  event.changes.filter((c): c is Of<K> => c.kind === kind);
 
 /** Rows with some replaced by newer ones and some added. */
 function merged<T>(rows: readonly T[], newer: readonly T[], id: (row: T) => string): T[] {
@@ -21,7 +22,9 @@ function merged<T>(rows: readonly T[], newer: readonly T[], id: (row: T) => stri
 export function partsOf(sheet: JobSheet, event: LiveEvent): Record<string, string> | undefined {
   const known = new Map(sheet.records.map((r) => [`${r.kind}:${r.key}`, r.revision]));
   const records = of(event, 'record').filter((c) => (known.get(`${c.record}:${c.key}`) ?? 0) < c.revision);
-  const facts = of(event, 'fact').filter((c) => (sheet.facts.find((f) => f.factId === c.factId)?.revision ?? 0) !== c.revision);
+  const facts = of(event, 'fact').filter(
+    (c) => (sheet.facts.find((f) => f.factId === c.factId)?.revision ?? 0) !== c.revision,
+  );
   const lines = of(event, 'log').map((c) => c.entryId);
   const wanted = {
     ...(records.length > 0 ? { records: records.map((c) => `${c.record}:${c.key}`).join(',') } : {}),
@@ -34,7 +37,11 @@ export function partsOf(sheet: JobSheet, event: LiveEvent): Record<string, strin
 }
 
 /** Lays the parts that were read over the sheet. What was asked for and is not there was taken away. */
-export function patched(sheet: JobSheet, parts: z.output<(typeof readJobParts)['reply']>, wanted: Record<string, string>): JobSheet {
+export function patched(
+  sheet: JobSheet,
+  parts: z.output<(typeof readJobParts)['reply']>,
+  wanted: Record<string, string>,
+): JobSheet {
   const gone = new Set((wanted['records'] ?? '').split(',').filter(Boolean));
   for (const r of parts.records) gone.delete(`${r.kind}:${r.key}`);
   const noLonger = new Set((wanted['facts'] ?? '').split(',').filter(Boolean));
@@ -44,7 +51,9 @@ export function patched(sheet: JobSheet, parts: z.output<(typeof readJobParts)['
     ...(parts.job ? { job: parts.job } : {}),
     ...(parts.units ? { units: parts.units } : {}),
     ...(parts.running ? { running: parts.running } : {}),
-    records: merged(sheet.records, parts.records, (r) => `${r.kind}:${r.key}`).filter((r) => !gone.has(`${r.kind}:${r.key}`)),
+    records: merged(sheet.records, parts.records, (r) => `${r.kind}:${r.key}`).filter(
+      (r) => !gone.has(`${r.kind}:${r.key}`),
+    ),
     facts: merged(sheet.facts, parts.facts, (f) => `${f.bearerId}:${f.factId}`).filter((f) => !noLonger.has(f.factId)),
     log: merged(sheet.log, parts.log, (l) => String(l.id))
       .sort((a, b) => a.id - b.id)
@@ -57,7 +66,8 @@ async function patchJob(client: QueryClient, jobId: string, event: LiveEvent): P
   const sheet = client.getQueryData<JobSheet>(keys.job(jobId));
   if (!sheet) return;
   // Facts of a unit hang together with the units a job has: when those change, all is read again.
-  if (of(event, 'all').length > 0 || of(event, 'unit').length > 0) return client.invalidateQueries({ queryKey: keys.job(jobId) });
+  if (of(event, 'all').length > 0 || of(event, 'unit').length > 0)
+    return client.invalidateQueries({ queryKey: keys.job(jobId) });
   const wanted = partsOf(sheet, event);
   if (!wanted) return;
   try {
@@ -86,7 +96,10 @@ async function patchFloor(client: QueryClient, jobId: string, event: LiveEvent):
     return client.invalidateQueries({ queryKey: keys.floor, refetchType: 'none' });
   }
   const { strip } = await call(readStrip, { params: { jobId } });
-  client.setQueryData<Floor>(keys.floor, (now) => now && { ...now, strips: now.strips.flatMap((s) => (s.id === jobId ? (strip ? [strip] : []) : [s])) });
+  client.setQueryData<Floor>(
+    keys.floor,
+    (now) => now && { ...now, strips: now.strips.flatMap((s) => (s.id === jobId ? (strip ? [strip] : []) : [s])) },
+  );
 }
 
 const waitedFor = new Set(['ask', 'task', 'gate']);

@@ -24,8 +24,15 @@ export default function Finder({ close }: { close: () => void }) {
   const [at, setAt] = useState(0);
   const [q] = useDebouncedValue(typed.trim(), 120);
   const navigate = useNavigate();
-  const found = useQuery({ queryKey: keys.find(q), queryFn: ({ signal }) => call(find, { query: { q }, signal }), enabled: q.length > 0 });
-  const hits = [...(q === '' ? [] : (found.data?.hits ?? [])), ...doings.filter((d) => d.title.toLowerCase().includes(typed.trim().toLowerCase()))];
+  const found = useQuery({
+    queryKey: keys.find(q),
+    queryFn: ({ signal }) => call(find, { query: { q }, signal }),
+    enabled: q.length > 0,
+  });
+  const hits = [
+    ...(q === '' ? [] : (found.data?.hits ?? [])),
+    ...doings.filter((d) => d.title.toLowerCase().includes(typed.trim().toLowerCase())),
+  ];
   const open = (to: string): void => {
     close();
     void navigate(to);

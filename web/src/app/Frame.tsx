@@ -102,14 +102,20 @@ export function Frame() {
           </NavLink>
         )}
         <OutboxButton open={() => setSending(true)} />
-        <button type="button" className="who" onClick={() => setWho(true)} aria-label={`${person.name} is at this device. Change`}>
+        <button
+          type="button"
+          className="who"
+          onClick={() => setWho(true)}
+          aria-label={`${person.name} is at this device. Change`}
+        >
           <span className="disc">{person.initials}</span>
           <span className="who-name">{person.name}</span>
         </button>
       </header>
       {!up && (
         <div className="offline" role="status">
-          No line to the server. What you write is kept on this device and sent when it is back; what others do shows then.
+          No line to the server. What you write is kept on this device and sent when it is back; what others do shows
+          then.
         </div>
       )}
       <main id="main">

@@ -12,7 +12,8 @@ export function Home() {
   const navigate = useNavigate();
   const technician = me?.role === 'technician' ? me.id : undefined;
   useEffect(() => {
-    if (!technician || sessionStorage.getItem(seen) === technician || !window.matchMedia('(max-width: 700px)').matches) return;
+    if (!technician || sessionStorage.getItem(seen) === technician || !window.matchMedia('(max-width: 700px)').matches)
+      return;
     sessionStorage.setItem(seen, technician);
     void navigate('/bench', { replace: true });
   }, [technician, navigate]);

@@ -78,7 +78,12 @@ function Line({ view }: { view: string }) {
       <hr />
       <div className="side-views">
         {besideViews.map(({ id, name, icon: Icon }) => (
-          <Link key={id} className="plain" to={`/jobs/${sheet.job.id}/${id}`} {...(view === id ? { 'aria-current': 'page' as const } : {})}>
+          <Link
+            key={id}
+            className="plain"
+            to={`/jobs/${sheet.job.id}/${id}`}
+            {...(view === id ? { 'aria-current': 'page' as const } : {})}
+          >
             <Icon size={15} aria-hidden="true" /> {name}
           </Link>
         ))}
@@ -101,7 +106,12 @@ function StationFoot({ view }: { view: string }) {
         <button
           type="button"
           className="plain-button bare"
-          onClick={() => changing.mutate({ signStation: station, ...(sheet.job.station === station && next ? { station: next.id } : {}) })}
+          onClick={() =>
+            changing.mutate({
+              signStation: station,
+              ...(sheet.job.station === station && next ? { station: next.id } : {}),
+            })
+          }
         >
           Sign {stationName(view)}
           {sheet.job.station === station && next ? ` and go on to ${next.name}` : ''}

@@ -9,14 +9,20 @@ import { useOutbox } from './Outbox.tsx';
 
 function Decide({ w }: { w: Waiting }) {
   const client = useQueryClient();
-  const current = w.problem?.current as { data?: Record<string, unknown>; parts?: Record<string, unknown>; by?: string; revision?: number } | null | undefined;
+  const current = w.problem?.current as
+    | { data?: Record<string, unknown>; parts?: Record<string, unknown>; by?: string; revision?: number }
+    | null
+    | undefined;
   const mine = (w.body['data'] ?? w.body['typed']) as Record<string, unknown> | undefined;
   // What is not taken is kept too: as a line of the book.
   const theirs = async (): Promise<void> => {
     if (w.jobId)
       await command(
         writeLog,
-        { params: { jobId: w.jobId }, body: { line: `Not taken, written without a network: ${w.label}, ${dataWords(mine)}`, today: today() } },
+        {
+          params: { jobId: w.jobId },
+          body: { line: `Not taken, written without a network: ${w.label}, ${dataWords(mine)}`, today: today() },
+        },
         { label: 'kept beside', jobId: w.jobId },
       );
     await drop(w);
@@ -51,16 +57,24 @@ export default function OutboxList({ close }: { close: () => void }) {
             <p>
               <b>{w.label}</b> <span className="quiet">{`${w.by}, ${ago(w)}`}</span>{' '}
               <span className={`tag ${w.state === 'waiting' ? '' : 'ochre'}`}>
-                {w.state === 'waiting' ? 'Waits to be sent' : w.state === 'conflict' ? 'Changed by somebody meanwhile' : 'Refused'}
+                {w.state === 'waiting'
+                  ? 'Waits to be sent'
+                  : w.state === 'conflict'
+                    ? 'Changed by somebody meanwhile'
+                    : 'Refused'}
               </span>
             </p>
             {typeof w.body['line'] === 'string' && <p className="mono">{w.body['line']}</p>}
-            {w.state === 'waiting' && w.personId !== me?.id && <p className="ochre">It is sent when {w.by} is at this device.</p>}
+            {w.state === 'waiting' && w.personId !== me?.id && (
+              <p className="ochre">It is sent when {w.by} is at this device.</p>
+            )}
             {w.state === 'refused' && <p className="oxide">{w.problem?.title}</p>}
             {w.state === 'conflict' && <Decide w={w} />}
             {w.state === 'refused' && (
               <>
-                {w.body['line'] === undefined && <p className="mono quiet">{dataWords((w.body['data'] ?? w.body) as Record<string, unknown>)}</p>}
+                {w.body['line'] === undefined && (
+                  <p className="mono quiet">{dataWords((w.body['data'] ?? w.body) as Record<string, unknown>)}</p>
+                )}
                 <div className="row-actions">
                   <Button variant="default" onClick={() => void tryAgain(w)}>
                     Try again

@@ -39,10 +39,21 @@ export function UndoStrip() {
         done && (
           <>
             <span>{done.label.charAt(0).toUpperCase() + done.label.slice(1)}.</span>
-            <button type="button" className="plain-button small" disabled={taking.isPending} onClick={() => taking.mutate(done)} aria-keyshortcuts="Control+Z">
+            <button
+              type="button"
+              className="plain-button small"
+              disabled={taking.isPending}
+              onClick={() => taking.mutate(done)}
+              aria-keyshortcuts="Control+Z"
+            >
               Undo <span className="quiet mono">{left} s</span>
             </button>
-            <button type="button" className="plain-button small bare" aria-label="Leave it so" onClick={() => forget(done)}>
+            <button
+              type="button"
+              className="plain-button small bare"
+              aria-label="Leave it so"
+              onClick={() => forget(done)}
+            >
               ✕
             </button>
           </>

@@ -4,7 +4,11 @@ import { Home } from './Home.tsx';
 import { Lost } from './Lost.tsx';
 
 export const router = createBrowserRouter([
-  { path: '/c/:token', lazy: async () => ({ Component: (await import('../handover/CustomerPage.tsx')).CustomerPage }), errorElement: <Lost /> },
+  {
+    path: '/c/:token',
+    lazy: async () => ({ Component: (await import('../handover/CustomerPage.tsx')).CustomerPage }),
+    errorElement: <Lost />,
+  },
   {
     path: '/',
     element: <Frame />,

@@ -11,11 +11,18 @@ declare const __SHELL__: { url: string; revision: string | null }[];
 // The shell loads without a network; what it shows comes from the device's own database, what it writes waits in the outbox.
 precacheAndRoute(__SHELL__);
 cleanupOutdatedCaches();
-registerRoute(new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/api\//, /^\/(healthz|readyz|metrics)/] }));
+registerRoute(
+  new NavigationRoute(createHandlerBoundToURL('/index.html'), {
+    denylist: [/^\/api\//, /^\/(healthz|readyz|metrics)/],
+  }),
+);
 // A photo that has an id never changes.
 registerRoute(
   ({ url }) => /^\/api\/photos\/[^/]+\/(thumb|screen)$/.test(url.pathname),
-  new CacheFirst({ cacheName: 'photos', plugins: [new ExpirationPlugin({ maxEntries: 300, maxAgeSeconds: 14 * 86_400 })] }),
+  new CacheFirst({
+    cacheName: 'photos',
+    plugins: [new ExpirationPlugin({ maxEntries: 300, maxAgeSeconds: 14 * 86_400 })],
+  }),
 );
 void self.skipWaiting();
 self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));

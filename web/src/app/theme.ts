@@ -2,8 +2,30 @@ import { createTheme } from '@mantine/core';
 import type { MantineColorsTuple } from '@mantine/core';
 
 // Shades 8 (light) and 5 (dark) carry text on them at WCAG AA.
-const bay: MantineColorsTuple = ['#E7F2F1', '#CFE4E3', '#A3CBC9', '#77B3B0', '#4FB3AE', '#4FB3AE', '#2C7F80', '#186B6E', '#0E5A5E', '#0A4548'];
-const oxide: MantineColorsTuple = ['#FBEDE9', '#F4DAD3', '#E9B8AC', '#E2725B', '#E2725B', '#E2725B', '#C4523A', '#B44229', '#A93A22', '#872C18'];
+const bay: MantineColorsTuple = [
+  '#E7F2F1',
+  '#CFE4E3',
+  '#A3CBC9',
+  '#77B3B0',
+  '#4FB3AE',
+  '#4FB3AE',
+  '#2C7F80',
+  '#186B6E',
+  '#0E5A5E',
+  '#0A4548',
+];
+const oxide: MantineColorsTuple = [
+  '#FBEDE9',
+  '#F4DAD3',
+  '#E9B8AC',
+  '#E2725B',
+  '#E2725B',
+  '#E2725B',
+  '#C4523A',
+  '#B44229',
+  '#A93A22',
+  '#872C18',
+];
 
 export const theme = createTheme({
   primaryColor: 'bay',

@@ -5,7 +5,9 @@ import { calculators, runCalculator } from '@bay/core/calc';
 import type { Calculator } from '@bay/core/calc';
 
 function CalcForm({ calc }: { calc: Calculator }) {
-  const [typed, setTyped] = useState<Record<string, string>>(() => Object.fromEntries(calc.inputs.map((i) => [i.key, i.options ? i.options[0]! : ''])));
+  const [typed, setTyped] = useState<Record<string, string>>(() =>
+    Object.fromEntries(calc.inputs.map((i) => [i.key, i.options ? i.options[0]! : ''])),
+  );
   const filled = calc.inputs.every((i) => i.optional || (typed[i.key] ?? '').trim() !== '');
   const outcome = filled ? runCalculator(calc.name, typed) : undefined;
   const errors = outcome && !outcome.ok ? outcome.errors : {};
@@ -78,7 +80,12 @@ export function SumsPage() {
       </div>
       <div className="counts">
         {calculators.map((c) => (
-          <button key={c.name} type="button" aria-pressed={c.name === at.name} onClick={() => setParams({ sum: c.name }, { replace: true })}>
+          <button
+            key={c.name}
+            type="button"
+            aria-pressed={c.name === at.name}
+            onClick={() => setParams({ sum: c.name }, { replace: true })}
+          >
             {c.title}
           </button>
         ))}

@@ -12,8 +12,14 @@ import { useJob } from '../sheet/index.ts';
 import { dayWords, Empty, exactWords, Failed, FormModal, Loading, Tabs, timeWords, useTab } from '../ui/index.ts';
 import { ClockForm } from './ClockForm.tsx';
 
-const words: Record<HoursLine['word'], string> = { inside: 'Inside', under: 'Under', over: 'Over', 'no-estimate': 'No estimate' };
-const shown = (hours: number): string => `${Math.floor(hours)} h ${String(Math.round((hours % 1) * 60)).padStart(2, '0')}`;
+const words: Record<HoursLine['word'], string> = {
+  inside: 'Inside',
+  under: 'Under',
+  over: 'Over',
+  'no-estimate': 'No estimate',
+};
+const shown = (hours: number): string =>
+  `${Math.floor(hours)} h ${String(Math.round((hours % 1) * 60)).padStart(2, '0')}`;
 const tabs = { step: 'By step', station: 'By station', person: 'By person', work: 'By kind of work' } as const;
 const nameOf: Record<keyof typeof tabs, (s: Stint) => string> = {
   step: (s) => s.title,
@@ -35,8 +41,17 @@ function Correct({ clock, close }: { clock: ClockRow; close: () => void }) {
   const [reason, setReason] = useState('');
   const saving = useMutation({
     mutationFn: () => {
-      const body = { revision: clock.revision, startedAt: new Date(from).toISOString(), endedAt: to ? new Date(to).toISOString() : null, reason };
-      return command(correctClock, { params: { clockId: clock.id }, body }, { label: 'clock corrected', jobId: clock.jobId });
+      const body = {
+        revision: clock.revision,
+        startedAt: new Date(from).toISOString(),
+        endedAt: to ? new Date(to).toISOString() : null,
+        reason,
+      };
+      return command(
+        correctClock,
+        { params: { clockId: clock.id }, body },
+        { label: 'clock corrected', jobId: clock.jobId },
+      );
     },
     onSuccess: () => {
       void client.invalidateQueries();
@@ -70,7 +85,8 @@ export default function HoursBench() {
   const [on, setOn] = useState(false);
   const [correcting, setCorrecting] = useState<ClockRow>();
   if (clocks.isPending) return <Loading />;
-  if (clocks.isError && !clocks.data) return <Failed sentence={sentenceOf(clocks.error)} again={() => void clocks.refetch()} />;
+  if (clocks.isError && !clocks.data)
+    return <Failed sentence={sentenceOf(clocks.error)} again={() => void clocks.refetch()} />;
   const all = clocks.data.clocks;
   const now = nowIso();
   const lines = hoursBy(all, nameOf[tab], now);
@@ -91,7 +107,9 @@ export default function HoursBench() {
         )}
       </div>
       {all.length === 0 ? (
-        <Empty title="No clock ran yet">Start a step, and its clock starts with it. Work that is no step is clocked here.</Empty>
+        <Empty title="No clock ran yet">
+          Start a step, and its clock starts with it. Work that is no step is clocked here.
+        </Empty>
       ) : (
         <>
           <Tabs names={tabs} at={tab} to={setTab}>
@@ -135,16 +153,24 @@ export default function HoursBench() {
                     <span className="mono">{shown(hoursOf(c, now))}</span>, {stationName(c.station)}
                     {c.redoes ? `. Redoes: ${c.redoes}` : ''}
                   </p>
-                  {c.endedAt === null && looksForgotten(c.startedAt, now, day) && <p className="meta ochre">It looks forgotten: correct when it ended.</p>}
+                  {c.endedAt === null && looksForgotten(c.startedAt, now, day) && (
+                    <p className="meta ochre">It looks forgotten: correct when it ended.</p>
+                  )}
                   {c.corrections.map((x) => (
                     <p key={x.at} className="meta">
-                      Was {exactWords(x.startedAt)} to {x.endedAt ? exactWords(x.endedAt) : 'running'}; {x.by}: {x.reason}
+                      Was {exactWords(x.startedAt)} to {x.endedAt ? exactWords(x.endedAt) : 'running'}; {x.by}:{' '}
+                      {x.reason}
                     </p>
                   ))}
                 </div>
                 {me && mayWrite && (c.personId === me.id || may(me.role, 'correct-others')) && (
                   <div className="actions">
-                    <button type="button" className="plain-button small bare" aria-label={`Correct the clock: ${c.title}`} onClick={() => setCorrecting(c)}>
+                    <button
+                      type="button"
+                      className="plain-button small bare"
+                      aria-label={`Correct the clock: ${c.title}`}
+                      onClick={() => setCorrecting(c)}
+                    >
                       Correct
                     </button>
                   </div>

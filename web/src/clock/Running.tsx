@@ -25,7 +25,12 @@ export function Running({ clocks }: { clocks: readonly ClockRow[] }) {
         <span key={c.id} className="running-one" title={`${c.person}: ${c.title}`}>
           <span className="disc">{c.initials}</span> <span className="mono">{sinceWords(c.startedAt)}</span>
           {c.personId === me?.id && (
-            <button type="button" className="plain-button small" disabled={stop.isPending} onClick={() => stop.mutate(c.jobId)}>
+            <button
+              type="button"
+              className="plain-button small"
+              disabled={stop.isPending}
+              onClick={() => stop.mutate(c.jobId)}
+            >
               Clock off
             </button>
           )}

@@ -20,7 +20,8 @@ export function useClock() {
   const client = useQueryClient();
   const me = useMe().data?.person;
   const settle = (): void => {
-    for (const queryKey of [keys.bench, keys.floor, keys.waiting, keys.clocks(), keys.job()]) void client.invalidateQueries({ queryKey });
+    for (const queryKey of [keys.bench, keys.floor, keys.waiting, keys.clocks(), keys.job()])
+      void client.invalidateQueries({ queryKey });
   };
   const start = useMutation({
     mutationFn: ({ jobId, ...body }: ClockStart) => {
@@ -42,8 +43,14 @@ export function useClock() {
           corrections: [],
           revision: 0,
         };
-        client.setQueryData<JobSheet>(keys.job(jobId), (old) => old && { ...old, running: [...old.running.filter((c) => c.personId !== me?.id), clock] });
-        client.setQueryData<{ running: ClockRow | null }>(keys.bench, (old) => old && { ...old, running: clock, step: null });
+        client.setQueryData<JobSheet>(
+          keys.job(jobId),
+          (old) => old && { ...old, running: [...old.running.filter((c) => c.personId !== me?.id), clock] },
+        );
+        client.setQueryData<{ running: ClockRow | null }>(
+          keys.bench,
+          (old) => old && { ...old, running: clock, step: null },
+        );
         return { clock };
       };
       return command(startClock, { params: { jobId }, body }, { label: 'clock on', jobId, offline });
@@ -53,8 +60,15 @@ export function useClock() {
   const stop = useMutation({
     mutationFn: (jobId: string | undefined) => {
       const offline = (): { clock: null } => {
-        if (jobId) client.setQueryData<JobSheet>(keys.job(jobId), (old) => old && { ...old, running: old.running.filter((c) => c.personId !== me?.id) });
-        client.setQueryData<{ running: ClockRow | null }>(keys.bench, (old) => old && { ...old, running: null, step: null });
+        if (jobId)
+          client.setQueryData<JobSheet>(
+            keys.job(jobId),
+            (old) => old && { ...old, running: old.running.filter((c) => c.personId !== me?.id) },
+          );
+        client.setQueryData<{ running: ClockRow | null }>(
+          keys.bench,
+          (old) => old && { ...old, running: null, step: null },
+        );
         return { clock: null };
       };
       return command(stopClock, { body: {} }, { label: 'clock off', jobId, offline });

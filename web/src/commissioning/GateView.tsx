@@ -9,8 +9,20 @@ import { useMe } from '../api/index.ts';
 import { useJob, usePut } from '../sheet/index.ts';
 import { dayWords, timeWords, Trouble } from '../ui/index.ts';
 
-const stateWords = { proved: 'Proved', overridden: 'Overridden', 'half-signed': 'Waits for the second signature', open: 'Open', blocked: 'Blocked' } as const;
-const stateClass = { proved: 'done', overridden: 'done', 'half-signed': 'held', open: 'free', blocked: 'held' } as const;
+const stateWords = {
+  proved: 'Proved',
+  overridden: 'Overridden',
+  'half-signed': 'Waits for the second signature',
+  open: 'Open',
+  blocked: 'Blocked',
+} as const;
+const stateClass = {
+  proved: 'done',
+  overridden: 'done',
+  'half-signed': 'held',
+  open: 'free',
+  blocked: 'held',
+} as const;
 const stateTag = { proved: 'teal', overridden: 'teal', 'half-signed': 'ochre', open: '', blocked: 'oxide' } as const;
 
 function ProofForm({ line, close }: { line: GateLineState; close: () => void }) {
@@ -60,19 +72,38 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
             {...(wantsReading ? {} : { 'data-autofocus': true })}
           />
         )}
-        {isManager && <Checkbox mt="sm" label="Override this line" checked={overriding} onChange={(e) => setOverriding(e.currentTarget.checked)} />}
+        {isManager && (
+          <Checkbox
+            mt="sm"
+            label="Override this line"
+            checked={overriding}
+            onChange={(e) => setOverriding(e.currentTarget.checked)}
+          />
+        )}
         {overriding && (
           <>
-            <TextInput label="Reason, it stays in the job book" value={reason} onChange={(e) => setReason(e.currentTarget.value)} />
+            <TextInput
+              label="Reason, it stays in the job book"
+              value={reason}
+              onChange={(e) => setReason(e.currentTarget.value)}
+            />
           </>
         )}
         {wantsSecond(line.def, proof) && (
-          <p className="quiet">Two people sign this. The second signs under their own name: here with their PIN, or from their waiting list.</p>
+          <p className="quiet">
+            Two people sign this. The second signs under their own name: here with their PIN, or from their waiting
+            list.
+          </p>
         )}
         {refused && (text !== '' || reading !== '' || overriding) && <p className="ochre">{refused}</p>}
         <Trouble of={put} />
         <div className="row-actions">
-          <Button type="submit" disabled={refused !== undefined} loading={put.isPending} color={overriding ? 'oxide' : 'bay'}>
+          <Button
+            type="submit"
+            disabled={refused !== undefined}
+            loading={put.isPending}
+            color={overriding ? 'oxide' : 'bay'}
+          >
             {overriding ? `Override, signed ${mine}` : `Proved, signed ${mine}`}
           </Button>
         </div>
@@ -115,13 +146,18 @@ export function GateView({ gate }: { gate: GateState }) {
             </span>
             <div>
               <p className="title">
-                {withFactLabels(l.def.mustBe)} {l.def.harm && <span className="tag oxide">harm: two signatures to override</span>}{' '}
+                {withFactLabels(l.def.mustBe)}{' '}
+                {l.def.harm && <span className="tag oxide">harm: two signatures to override</span>}{' '}
                 <span className={`tag ${stateTag[l.state]}`}>{stateWords[l.state]}</span>
               </p>
               <p className="meta">
                 {withFactLabels(l.def.proofWords)}
-                {l.because.length > 0 ? `. Because ${l.because.map((id) => becauseWords(id, plan.facts)).join(' · ')}` : ''}
-                {l.applies === 'waits' ? `. Depends on ${l.needs.map((id) => becauseWords(id, plan.facts).split(':')[0]).join(', ')}, not known` : ''}
+                {l.because.length > 0
+                  ? `. Because ${l.because.map((id) => becauseWords(id, plan.facts)).join(' · ')}`
+                  : ''}
+                {l.applies === 'waits'
+                  ? `. Depends on ${l.needs.map((id) => becauseWords(id, plan.facts).split(':')[0]).join(', ')}, not known`
+                  : ''}
               </p>
               {twoPeopleAt(l.def.id) && l.state !== 'proved' && <p className="meta ochre">{twoPeopleAt(l.def.id)}</p>}
               {l.blockers.map((b) => (
@@ -131,7 +167,8 @@ export function GateView({ gate }: { gate: GateState }) {
               ))}
               {l.proof && !l.proof.voided && (
                 <p className="meta">
-                  {[l.proof.reading, l.proof.text].filter(Boolean).join(', ')} {l.proof.override ? `Overridden: ${l.proof.override.reason}.` : ''} {l.proof.by},{' '}
+                  {[l.proof.reading, l.proof.text].filter(Boolean).join(', ')}{' '}
+                  {l.proof.override ? `Overridden: ${l.proof.override.reason}.` : ''} {l.proof.by},{' '}
                   {l.proof.at ? `${dayWords(l.proof.at)} ${timeWords(l.proof.at)}` : ''}
                   {l.proof.second ? `, second signature ${l.proof.second.by ?? ''}` : ''}
                 </p>
@@ -148,13 +185,22 @@ export function GateView({ gate }: { gate: GateState }) {
                     aria-label={`Void the proof: ${l.def.mustBe}`}
                     disabled={put.isPending}
                     onClick={() =>
-                      put.mutate({ kind: 'gate', key: l.def.id, data: { text: l.proof?.text ?? '', reading: l.proof?.reading, voided: { why: 'taken back' } } })
+                      put.mutate({
+                        kind: 'gate',
+                        key: l.def.id,
+                        data: { text: l.proof?.text ?? '', reading: l.proof?.reading, voided: { why: 'taken back' } },
+                      })
                     }
                   >
                     Take back
                   </button>
                 ) : (
-                  <button type="button" className="plain-button small" aria-label={`Prove: ${l.def.mustBe}`} onClick={() => setOpen(l.def.id)}>
+                  <button
+                    type="button"
+                    className="plain-button small"
+                    aria-label={`Prove: ${l.def.mustBe}`}
+                    onClick={() => setOpen(l.def.id)}
+                  >
                     Prove it
                   </button>
                 )}

@@ -11,7 +11,12 @@ import { JobSchools } from '../schools/index.ts';
 import { dayWords, MeasuredInput, Tabs, timeWords, Trouble } from '../ui/index.ts';
 import { GateView } from './GateView.tsx';
 
-const results = { 'no-crank': 'Does not crank', 'cranks-no-fire': 'Cranks, no fire', 'fires-and-dies': 'Fires and dies', runs: 'Runs' } as const;
+const results = {
+  'no-crank': 'Does not crank',
+  'cranks-no-fire': 'Cranks, no fire',
+  'fires-and-dies': 'Fires and dies',
+  runs: 'Runs',
+} as const;
 
 const num = (typed: string, unit: string): number | undefined => {
   const m = typed.trim() === '' ? undefined : parseMeasure(typed, unit);
@@ -23,7 +28,12 @@ function Primings() {
   const primings = Object.values(useRecords('priming')).sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1));
   const put = usePut();
   const school = plan.facts.get('cho-oil-priming')?.parts['value'];
-  const [v, setV] = useState({ way: typeof school === 'string' ? school : 'crank-without-fuel-and-spark', bar: '', seconds: '', note: '' });
+  const [v, setV] = useState({
+    way: typeof school === 'string' ? school : 'crank-without-fuel-and-spark',
+    bar: '',
+    seconds: '',
+    note: '',
+  });
   const bar = num(v.bar, 'bar');
   const seconds = num(v.seconds, 's');
   const way = primingWays.find((w) => w.way.includes(v.way));
@@ -45,7 +55,12 @@ function Primings() {
           onSubmit={(e) => {
             e.preventDefault();
             put.mutate(
-              { kind: 'priming', key: newId(), data: { way: v.way, bar, seconds, ...(v.note ? { note: v.note } : {}) }, revision: 0 },
+              {
+                kind: 'priming',
+                key: newId(),
+                data: { way: v.way, bar, seconds, ...(v.note ? { note: v.note } : {}) },
+                revision: 0,
+              },
               { onSuccess: () => setV({ ...v, bar: '', seconds: '', note: '' }) },
             );
           }}
@@ -61,7 +76,12 @@ function Primings() {
               onChange={(w) => setV({ ...v, way: w ?? v.way })}
             />
             <MeasuredInput label="Pressure shown" unit="bar" value={v.bar} onChange={(t) => setV({ ...v, bar: t })} />
-            <MeasuredInput label="Time to rise" unit="s" value={v.seconds} onChange={(t) => setV({ ...v, seconds: t })} />
+            <MeasuredInput
+              label="Time to rise"
+              unit="s"
+              value={v.seconds}
+              onChange={(t) => setV({ ...v, seconds: t })}
+            />
             <TextInput label="Note" value={v.note} onChange={(e) => setV({ ...v, note: e.currentTarget.value })} />
           </div>
           {way && <p className="caution oxide">Stop: {way.stop}</p>}
@@ -85,7 +105,14 @@ function Attempts({ find }: { find: () => void }) {
   const start = plan.gates.find((g) => g.gate === 'First start')!;
   const opens = crank.opens && start.opens;
   const [asking, setAsking] = useState(false);
-  const [v, setV] = useState({ seconds: '', result: 'cranks-no-fire' as AttemptRecord['result'], volts: '', rpm: '', heard: '', change: '' });
+  const [v, setV] = useState({
+    seconds: '',
+    result: 'cranks-no-fire' as AttemptRecord['result'],
+    volts: '',
+    rpm: '',
+    heard: '',
+    change: '',
+  });
   const failed = attempts.slice(-3).filter((a) => a.result !== 'runs').length;
   const seconds = num(v.seconds, 's');
   return (
@@ -124,7 +151,11 @@ function Attempts({ find }: { find: () => void }) {
       ))}
       {attempts.length > 0 && attempts.at(-1)!.result !== 'runs' && (
         <div className={`notice ${failed >= 3 ? 'oxide-notice' : 'ochre-notice'}`} style={{ marginTop: 10 }}>
-          {failed >= 3 ? <b>Three attempts without running: do not crank on.</b> : 'It does not run yet. One change a trial, written.'}{' '}
+          {failed >= 3 ? (
+            <b>Three attempts without running: do not crank on.</b>
+          ) : (
+            'It does not run yet. One change a trial, written.'
+          )}{' '}
           <button type="button" className="plain-button small bare" onClick={find}>
             Find the fault
           </button>
@@ -133,7 +164,8 @@ function Attempts({ find }: { find: () => void }) {
       {asking && (
         <Modal opened onClose={() => setAsking(false)} title={`AttemptRecord ${attempts.length + 1}`} size="lg">
           <p className="oxide">
-            At most 10 s, then 60 s of rest. Hands, sleeves and tools clear; second person at the stop; extinguisher in reach; gas led outside.
+            At most 10 s, then 60 s of rest. Hands, sleeves and tools clear; second person at the stop; extinguisher in
+            reach; gas led outside.
           </p>
           <form
             onSubmit={(e) => {
@@ -170,13 +202,34 @@ function Attempts({ find }: { find: () => void }) {
                 value={v.result}
                 onChange={(r) => setV({ ...v, result: (r ?? v.result) as AttemptRecord['result'] })}
               />
-              <MeasuredInput label="Cranked for" unit="s" value={v.seconds} onChange={(t) => setV({ ...v, seconds: t })} autoFocus />
-              <MeasuredInput label="Battery while cranking" unit="V" value={v.volts} onChange={(t) => setV({ ...v, volts: t })} />
+              <MeasuredInput
+                label="Cranked for"
+                unit="s"
+                value={v.seconds}
+                onChange={(t) => setV({ ...v, seconds: t })}
+                autoFocus
+              />
+              <MeasuredInput
+                label="Battery while cranking"
+                unit="V"
+                value={v.volts}
+                onChange={(t) => setV({ ...v, volts: t })}
+              />
               <MeasuredInput label="Engine speed" unit="rpm" value={v.rpm} onChange={(t) => setV({ ...v, rpm: t })} />
-              <TextInput label="Heard, smelt, seen" value={v.heard} onChange={(e) => setV({ ...v, heard: e.currentTarget.value })} />
-              <TextInput label="The one change since the last" value={v.change} onChange={(e) => setV({ ...v, change: e.currentTarget.value })} />
+              <TextInput
+                label="Heard, smelt, seen"
+                value={v.heard}
+                onChange={(e) => setV({ ...v, heard: e.currentTarget.value })}
+              />
+              <TextInput
+                label="The one change since the last"
+                value={v.change}
+                onChange={(e) => setV({ ...v, change: e.currentTarget.value })}
+              />
             </div>
-            {(seconds ?? 0) > 10 && <p className="ochre">Over 10 s of cranking heats the starter and washes the bores.</p>}
+            {(seconds ?? 0) > 10 && (
+              <p className="ochre">Over 10 s of cranking heats the starter and washes the bores.</p>
+            )}
             <Trouble of={put} />
             <div className="row-actions">
               <Button type="submit" disabled={seconds === undefined || seconds > 60} loading={put.isPending}>
@@ -221,7 +274,11 @@ function SignedStart() {
       />
       <Trouble of={put} />
       <div className="row-actions">
-        <Button type="submit" disabled={statement.trim().length < 5 || gates.some((g) => !g.opens)} loading={put.isPending}>
+        <Button
+          type="submit"
+          disabled={statement.trim().length < 5 || gates.some((g) => !g.opens)}
+          loading={put.isPending}
+        >
           Sign the first start
         </Button>
       </div>
@@ -237,7 +294,8 @@ export default function StartBench() {
   const [params, setParams] = useSearchParams();
   const lastFailed = sheet.records.some((r) => r.kind === 'case' && !r.data['closed']);
   const tab = params.get('tab') ?? (lastFailed ? 'find' : 'gates');
-  const gateAt = params.get('gate') ?? plan.gates.find((g) => !g.opens && g.gate !== 'Hand over')?.gate ?? 'First crank';
+  const gateAt =
+    params.get('gate') ?? plan.gates.find((g) => !g.opens && g.gate !== 'Hand over')?.gate ?? 'First crank';
   const to = (next: Record<string, string>) => setParams(next, { replace: true });
   const tabs = {
     gates: 'Gates',
@@ -257,7 +315,12 @@ export default function StartBench() {
               {gateNames.slice(0, 5).map((name) => {
                 const gate = plan.gates.find((g) => g.gate === name)!;
                 return (
-                  <button key={name} type="button" aria-pressed={gateAt === name} onClick={() => to({ tab: 'gates', gate: name })}>
+                  <button
+                    key={name}
+                    type="button"
+                    aria-pressed={gateAt === name}
+                    onClick={() => to({ tab: 'gates', gate: name })}
+                  >
                     <b>
                       {gate.proved}/{gate.of}
                     </b>{' '}
@@ -330,7 +393,8 @@ export default function StartBench() {
             <ul>
               {roadTest.map((r) => (
                 <li key={r.id} style={{ padding: '5px 0' }}>
-                  {r.action}. <span className="quiet">Watch: {r.watch}.</span> <span className="oxide">Stop: {r.stopWhen}</span>
+                  {r.action}. <span className="quiet">Watch: {r.watch}.</span>{' '}
+                  <span className="oxide">Stop: {r.stopWhen}</span>
                 </li>
               ))}
             </ul>

@@ -20,7 +20,16 @@ function useStep() {
   return useMutation({
     mutationFn: ({ step, status }: { step: BenchStep; status: 'on-it' | 'done' | 'open' }) => {
       const data = { status };
-      const offline = () => ({ record: { kind: 'task' as const, key: step.key, data, revision: step.revision + 1, by: me?.name ?? '', at: nowIso() } });
+      const offline = () => ({
+        record: {
+          kind: 'task' as const,
+          key: step.key,
+          data,
+          revision: step.revision + 1,
+          by: me?.name ?? '',
+          at: nowIso(),
+        },
+      });
       const label = { 'on-it': 'step started', done: 'step done', open: 'step open again' }[status];
       return command(
         putRecord,
@@ -35,17 +44,31 @@ function useStep() {
         (old) =>
           old && {
             ...old,
-            step: status === 'on-it' ? { ...step, status, revision: step.revision + 1 } : old.step?.key === step.key ? null : old.step,
+            step:
+              status === 'on-it'
+                ? { ...step, status, revision: step.revision + 1 }
+                : old.step?.key === step.key
+                  ? null
+                  : old.step,
             next: old.next.filter((s) => !(s.jobId === step.jobId && s.key === step.key)),
           },
       );
-      for (const queryKey of [keys.bench, keys.floor, keys.waiting, keys.job()]) void client.invalidateQueries({ queryKey });
+      for (const queryKey of [keys.bench, keys.floor, keys.waiting, keys.job()])
+        void client.invalidateQueries({ queryKey });
     },
   });
 }
 
 /** One line for the book of a job, with what it understood; for a reading taken in passing. */
-function QuickLine({ jobs, at, close }: { jobs: readonly { id: string; number: string; carName: string }[]; at: string | undefined; close: () => void }) {
+function QuickLine({
+  jobs,
+  at,
+  close,
+}: {
+  jobs: readonly { id: string; number: string; carName: string }[];
+  at: string | undefined;
+  close: () => void;
+}) {
   const [jobId, setJobId] = useState(at ?? jobs[0]?.id ?? '');
   const [line, setLine] = useState('');
   const draft = line.trim() === '' ? undefined : readLogLine(line, bareContext(today()));
@@ -59,9 +82,27 @@ function QuickLine({ jobs, at, close }: { jobs: readonly { id: string; number: s
     onSuccess: close,
   });
   return (
-    <FormModal title="Write it down" submit="Log it" of={writing} disabled={line.trim() === '' || jobId === ''} onSubmit={() => writing.mutate()} close={close}>
-      <Select label="Job" data={jobs.map((j) => ({ value: j.id, label: `${j.number} ${j.carName}` }))} value={jobId} onChange={(j) => setJobId(j ?? '')} />
-      <TextInput label="Line" placeholder="bore 3 86.02, found: …, held: …" value={line} onChange={(e) => setLine(e.currentTarget.value)} data-autofocus />
+    <FormModal
+      title="Write it down"
+      submit="Log it"
+      of={writing}
+      disabled={line.trim() === '' || jobId === ''}
+      onSubmit={() => writing.mutate()}
+      close={close}
+    >
+      <Select
+        label="Job"
+        data={jobs.map((j) => ({ value: j.id, label: `${j.number} ${j.carName}` }))}
+        value={jobId}
+        onChange={(j) => setJobId(j ?? '')}
+      />
+      <TextInput
+        label="Line"
+        placeholder="bore 3 86.02, found: …, held: …"
+        value={line}
+        onChange={(e) => setLine(e.currentTarget.value)}
+        data-autofocus
+      />
       <p className="understood">{draft ? understoodWords(draft) : ''}</p>
     </FormModal>
   );

@@ -81,7 +81,12 @@ export function CrewPage() {
                     {p.hasPin ? 'set' : 'none'}
                     {p.signsIn ? ', signs in with e-mail' : ''}{' '}
                     {manager && (
-                      <button type="button" className="plain-button small bare" aria-label={`PIN, password, leaving: ${p.name}`} onClick={() => setAccess(p)}>
+                      <button
+                        type="button"
+                        className="plain-button small bare"
+                        aria-label={`PIN, password, leaving: ${p.name}`}
+                        onClick={() => setAccess(p)}
+                      >
                         Change
                       </button>
                     )}
@@ -104,7 +109,12 @@ export function CrewPage() {
           <div className="fields" style={{ marginTop: 10 }}>
             {field('name', 'Name')}
             {field('initials', 'Initials')}
-            <Select label="Role" data={[...roles]} value={values.role} onChange={(role) => setValues({ ...values, role: role ?? 'technician' })} />
+            <Select
+              label="Role"
+              data={[...roles]}
+              value={values.role}
+              onChange={(role) => setValues({ ...values, role: role ?? 'technician' })}
+            />
             {field('pin', 'PIN, 4 to 8 figures')}
             {values.role === 'manager' && field('email', 'E-mail', 'email')}
             {values.role === 'manager' && field('password', 'Password', 'password')}

@@ -49,7 +49,9 @@ function SignIn() {
 
 function SetUp() {
   const [values, setValues] = useState({ shopName: '', bays: '3', name: '', email: '', password: '' });
-  const entering = useEntering((body: typeof values) => call(setUpShop, { body: { ...body, bays: Number(body.bays) } }));
+  const entering = useEntering((body: typeof values) =>
+    call(setUpShop, { body: { ...body, bays: Number(body.bays) } }),
+  );
   const fields = fieldsOf(entering.error);
   const field = (key: keyof typeof values, label: string, type = 'text', description?: string) => (
     <TextInput

@@ -18,12 +18,19 @@ export function PersonAccess({ person, close }: { person: Person; close: () => v
     close();
   };
   const params = { personId: person.id };
-  const pinning = useMutation({ mutationFn: () => command(setPin, { params, body: { pin } }, { label: 'new PIN' }), onSuccess: done });
-  const wording = useMutation({
-    mutationFn: () => command(setPassword, { params, body: { password, ...(email ? { email } : {}) } }, { label: 'new password' }),
+  const pinning = useMutation({
+    mutationFn: () => command(setPin, { params, body: { pin } }, { label: 'new PIN' }),
     onSuccess: done,
   });
-  const removing = useMutation({ mutationFn: () => command(removePerson, { params, body: {} }, { label: 'off the crew' }), onSuccess: done });
+  const wording = useMutation({
+    mutationFn: () =>
+      command(setPassword, { params, body: { password, ...(email ? { email } : {}) } }, { label: 'new password' }),
+    onSuccess: done,
+  });
+  const removing = useMutation({
+    mutationFn: () => command(removePerson, { params, body: {} }, { label: 'off the crew' }),
+    onSuccess: done,
+  });
   const fields = fieldsOf(wording.error);
   return (
     <Modal opened onClose={close} title={person.name}>

@@ -31,7 +31,8 @@ function useCountersign(of: HalfSigned) {
     onSuccess: (row: RecordRow) => {
       client.setQueryData<JobSheet>(
         keys.job(of.jobId),
-        (old) => old && { ...old, records: [...old.records.filter((r) => !(r.kind === row.kind && r.key === row.key)), row] },
+        (old) =>
+          old && { ...old, records: [...old.records.filter((r) => !(r.kind === row.kind && r.key === row.key)), row] },
       );
       void client.invalidateQueries({ queryKey: keys.waiting });
     },
@@ -44,7 +45,9 @@ function WithPin({ of, close }: { of: HalfSigned; close: () => void }) {
   const [person, setPerson] = useState<Person>();
   const [pin, setPin] = useState('');
   const signing = useCountersign(of);
-  const others = (crew.data?.crew ?? []).filter((p) => p.id !== of.firstId && p.role !== 'onlooker' && p.hasPin && p.id !== me?.id);
+  const others = (crew.data?.crew ?? []).filter(
+    (p) => p.id !== of.firstId && p.role !== 'onlooker' && p.hasPin && p.id !== me?.id,
+  );
   return (
     <Modal opened onClose={close} title="Second signature">
       <p>{of.what}</p>
@@ -100,11 +103,19 @@ export function SecondSignature({ of }: { of: HalfSigned }) {
     <>
       <div className="row-actions" style={{ marginTop: 6 }}>
         {mayMyself && (
-          <Button loading={signing.isPending} onClick={() => signing.mutate(undefined)} aria-label={`Sign as the second person: ${of.what}`}>
+          <Button
+            loading={signing.isPending}
+            onClick={() => signing.mutate(undefined)}
+            aria-label={`Sign as the second person: ${of.what}`}
+          >
             Sign as second, {me.name}
           </Button>
         )}
-        <Button variant="default" onClick={() => setAsking(true)} aria-label={`Second signature at this tablet: ${of.what}`}>
+        <Button
+          variant="default"
+          onClick={() => setAsking(true)}
+          aria-label={`Second signature at this tablet: ${of.what}`}
+        >
           {mayMyself ? 'Somebody else signs here' : 'Second person signs here'}
         </Button>
       </div>

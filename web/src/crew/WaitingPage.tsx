@@ -33,8 +33,21 @@ function Answer({ item }: { item: WaitingItem }) {
       // A signature and a yes to money want everybody to know at once.
       const offline = decides
         ? undefined
-        : () => ({ record: { kind: 'ask', key: item.key, data, revision: item.revision + 1, by: '', at: nowIso() } as unknown as RecordRow });
-      return command(putRecord, { params, body: { data, revision: item.revision } }, { label: 'answer written', jobId: item.jobId, offline });
+        : () => ({
+            record: {
+              kind: 'ask',
+              key: item.key,
+              data,
+              revision: item.revision + 1,
+              by: '',
+              at: nowIso(),
+            } as unknown as RecordRow,
+          });
+      return command(
+        putRecord,
+        { params, body: { data, revision: item.revision } },
+        { label: 'answer written', jobId: item.jobId, offline },
+      );
     },
     onSuccess: () => client.invalidateQueries({ queryKey: keys.waiting }),
   });
@@ -53,12 +66,21 @@ function Answer({ item }: { item: WaitingItem }) {
             <Button loading={answering.isPending} onClick={() => answering.mutate(true)}>
               {item.sort === 'approval' ? 'Approve' : 'Sign'}
             </Button>
-            <Button variant="default" disabled={text.trim().length < 3 || answering.isPending} onClick={() => answering.mutate(false)} title="A no says why">
+            <Button
+              variant="default"
+              disabled={text.trim().length < 3 || answering.isPending}
+              onClick={() => answering.mutate(false)}
+              title="A no says why"
+            >
               No
             </Button>
           </>
         ) : (
-          <Button loading={answering.isPending} disabled={text.trim() === ''} onClick={() => answering.mutate(undefined)}>
+          <Button
+            loading={answering.isPending}
+            disabled={text.trim() === ''}
+            onClick={() => answering.mutate(undefined)}
+          >
             Answer
           </Button>
         )}
@@ -80,7 +102,12 @@ function Forgotten({ item }: { item: WaitingItem }) {
         correctClock,
         {
           params: { clockId: item.key },
-          body: { revision: item.revision, startedAt: item.since, endedAt: ended!.toISOString(), reason: 'forgotten, ended afterwards' },
+          body: {
+            revision: item.revision,
+            startedAt: item.since,
+            endedAt: ended!.toISOString(),
+            reason: 'forgotten, ended afterwards',
+          },
         },
         { label: 'clock ended', jobId: item.jobId },
       ),
@@ -89,7 +116,12 @@ function Forgotten({ item }: { item: WaitingItem }) {
   return (
     <>
       <div className="row-actions">
-        <TextInput label={`When did you stop on ${dayWords(day)}?`} type="time" value={time} onChange={(e) => setTime(e.currentTarget.value)} />
+        <TextInput
+          label={`When did you stop on ${dayWords(day)}?`}
+          type="time"
+          value={time}
+          onChange={(e) => setTime(e.currentTarget.value)}
+        />
         <Button
           style={{ alignSelf: 'end' }}
           disabled={!ended || ended.toISOString() <= item.since}
@@ -139,7 +171,8 @@ export function WaitingPage() {
       </div>
       {items.length === 0 && (
         <Empty title="Nobody waits for you">
-          Steps given to you, questions, approvals, signatures, second signatures and readings asked for come here by themselves.
+          Steps given to you, questions, approvals, signatures, second signatures and readings asked for come here by
+          themselves.
         </Empty>
       )}
       <ul>
@@ -147,7 +180,9 @@ export function WaitingPage() {
           <li key={item.sort + item.key} className="panel waiting-item">
             <p>
               <span className="tag ochre">{sorts[item.sort]}</span>{' '}
-              <Link to={`/jobs/${item.jobId}/${item.sort === 'step' ? 'pull' : item.sort === 'second-signature' ? 'start' : 'scope'}`}>
+              <Link
+                to={`/jobs/${item.jobId}/${item.sort === 'step' ? 'pull' : item.sort === 'second-signature' ? 'start' : 'scope'}`}
+              >
                 {item.number} {item.carName}
               </Link>{' '}
               <span className="quiet">
@@ -168,7 +203,14 @@ export function WaitingPage() {
               </div>
             ) : item.sort === 'second-signature' ? (
               <SecondSignature
-                of={{ jobId: item.jobId, kind: item.kind as RecordKind, key: item.key, revision: item.revision, firstId: firstSigner(item), what: item.what }}
+                of={{
+                  jobId: item.jobId,
+                  kind: item.kind as RecordKind,
+                  key: item.key,
+                  revision: item.revision,
+                  firstId: firstSigner(item),
+                  what: item.what,
+                }}
               />
             ) : (
               <Answer item={item} />

@@ -1,7 +1,17 @@
 import type { Answer, CaseRecord, NextTest, Suspect } from '@bay/core/diagnosis';
 import { Button, Checkbox, Modal, Select, Textarea, TextInput } from '@mantine/core';
 import { useMemo, useState } from 'react';
-import { bandReading, bandRules, faults, isRead, nextTests, noneOfThese, observationOf, rankSuspects, startWeights } from '@bay/core/diagnosis';
+import {
+  bandReading,
+  bandRules,
+  faults,
+  isRead,
+  nextTests,
+  noneOfThese,
+  observationOf,
+  rankSuspects,
+  startWeights,
+} from '@bay/core/diagnosis';
 import { becauseWords, isFactId, withFactLabels } from '@bay/core/facts';
 import { titleOf as planTitle } from '@bay/core/plan';
 import { newId } from '../api/index.ts';
@@ -9,10 +19,16 @@ import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { dayWords, Empty, timeWords, Trouble } from '../ui/index.ts';
 
 const systems = [...new Set(faults.map((f) => f.system))];
-const titleOf = (id: string): string => (id === noneOfThese ? 'none of these' : (faults.find((f) => f.id === id)?.title ?? id));
+const titleOf = (id: string): string =>
+  id === noneOfThese ? 'none of these' : (faults.find((f) => f.id === id)?.title ?? id);
 const words = (outcome: string): string => outcome.replaceAll('-', ' ');
 const percent = (p: number): string => `${p >= 0.1 ? Math.round(p * 100) : (p * 100).toFixed(1)} %`;
-const riskWords = ['', 'key on, hand tools', 'cranking or hot: keep clear of belts and fan', 'never alone: eyes, gloves, second person'] as const;
+const riskWords = [
+  '',
+  'key on, hand tools',
+  'cranking or hot: keep clear of belts and fan',
+  'never alone: eyes, gloves, second person',
+] as const;
 
 function OpenCase() {
   const put = usePut();
@@ -27,7 +43,12 @@ function OpenCase() {
       }}
     >
       <h3>Open a case</h3>
-      <TextInput label="What it does" placeholder="cranks and does not fire" value={symptom} onChange={(e) => setSymptom(e.currentTarget.value)} />
+      <TextInput
+        label="What it does"
+        placeholder="cranks and does not fire"
+        value={symptom}
+        onChange={(e) => setSymptom(e.currentTarget.value)}
+      />
       <fieldset style={{ border: 0, padding: 0, margin: '10px 0' }}>
         <legend style={{ fontFamily: 'var(--head)', fontWeight: 600 }}>Touched since it was last good</legend>
         <div className="fields">
@@ -63,7 +84,12 @@ function TestForm({ caseId, test, done }: { caseId: string; test: NextTest; done
       {
         kind: 'observation',
         key: `${caseId}:${observation.id}`,
-        data: { caseId, observationId: observation.id, outcome, ...(reading ? { reading, ...(also ? { also } : {}) } : {}) },
+        data: {
+          caseId,
+          observationId: observation.id,
+          outcome,
+          ...(reading ? { reading, ...(also ? { also } : {}) } : {}),
+        },
       },
       {
         onSuccess: () => {
@@ -89,7 +115,9 @@ function TestForm({ caseId, test, done }: { caseId: string; test: NextTest; done
               value={typed}
               onChange={(e) => setTyped(e.currentTarget.value)}
               error={banded && !banded.ok ? banded.sentence : undefined}
-              description={banded?.ok ? `${banded.understood}: ${words(banded.outcome)} (${rule!.source})` : rule!.source}
+              description={
+                banded?.ok ? `${banded.understood}: ${words(banded.outcome)} (${rule!.source})` : rule!.source
+              }
               classNames={{ input: 'mono' }}
             />
             {rule!.also && (
@@ -111,7 +139,13 @@ function TestForm({ caseId, test, done }: { caseId: string; test: NextTest; done
       <div className="row-actions">
         {isRead(observation.id) && <span className="quiet">or by eye:</span>}
         {observation.outcomes.map((o) => (
-          <button key={o.id} type="button" className="plain-button small" disabled={put.isPending} onClick={() => write(o.id)}>
+          <button
+            key={o.id}
+            type="button"
+            className="plain-button small"
+            disabled={put.isPending}
+            onClick={() => write(o.id)}
+          >
             {words(o.id)}
           </button>
         ))}
@@ -167,7 +201,17 @@ function SuspectRow({ s, close }: { s: Suspect; close: (id: string) => void }) {
   );
 }
 
-function CloseCase({ caseId, record, faultId, close }: { caseId: string; record: CaseRecord; faultId: string; close: () => void }) {
+function CloseCase({
+  caseId,
+  record,
+  faultId,
+  close,
+}: {
+  caseId: string;
+  record: CaseRecord;
+  faultId: string;
+  close: () => void;
+}) {
   const put = usePut();
   const [id, setId] = useState(faultId);
   const [reason, setReason] = useState('');
@@ -180,13 +224,23 @@ function CloseCase({ caseId, record, faultId, close }: { caseId: string; record:
         value={id}
         onChange={(f) => setId(f ?? faultId)}
       />
-      <Textarea label="What was found and what cured it" value={reason} onChange={(e) => setReason(e.currentTarget.value)} data-autofocus />
+      <Textarea
+        label="What was found and what cured it"
+        value={reason}
+        onChange={(e) => setReason(e.currentTarget.value)}
+        data-autofocus
+      />
       <Trouble of={put} />
       <div className="row-actions">
         <Button
           disabled={reason.trim().length < 3}
           loading={put.isPending}
-          onClick={() => put.mutate({ kind: 'case', key: caseId, data: { ...record, closed: { faultId: id, reason } } }, { onSuccess: close })}
+          onClick={() =>
+            put.mutate(
+              { kind: 'case', key: caseId, data: { ...record, closed: { faultId: id, reason } } },
+              { onSuccess: close },
+            )
+          }
         >
           Close the case
         </Button>
@@ -230,7 +284,8 @@ function OpenedCase({ caseId, record }: { caseId: string; record: CaseRecord }) 
       <p style={{ marginBottom: 10 }}>
         <b>{record.symptom}</b>{' '}
         <span className="quiet">
-          {record.touched.length > 0 ? `touched: ${record.touched.join(', ')}` : ''} opened by {record.by}, {record.at ? dayWords(record.at) : ''}
+          {record.touched.length > 0 ? `touched: ${record.touched.join(', ')}` : ''} opened by {record.by},{' '}
+          {record.at ? dayWords(record.at) : ''}
         </span>
       </p>
       <div className="grid-2">
@@ -243,9 +298,12 @@ function OpenedCase({ caseId, record }: { caseId: string; record: CaseRecord }) 
               </div>
               <h3 style={{ fontSize: 20 }}>{best.observation.question}</h3>
               <p className="quiet">
-                Tells {best.bits.toFixed(2)} bit, {best.bitsPerMinute.toFixed(2)} bit a minute. {withFactLabels(best.observation.needs)}
+                Tells {best.bits.toFixed(2)} bit, {best.bitsPerMinute.toFixed(2)} bit a minute.{' '}
+                {withFactLabels(best.observation.needs)}
               </p>
-              {best.observation.risk > 0 && <p className={best.observation.risk >= 2 ? 'oxide' : 'quiet'}>{riskWords[best.observation.risk]}</p>}
+              {best.observation.risk > 0 && (
+                <p className={best.observation.risk >= 2 ? 'oxide' : 'quiet'}>{riskWords[best.observation.risk]}</p>
+              )}
               <TestForm key={best.observation.id} caseId={caseId} test={best} done={() => setChosen(undefined)} />
               <div className="row-actions">
                 <button
@@ -302,7 +360,10 @@ function OpenedCase({ caseId, record }: { caseId: string; record: CaseRecord }) 
           />
         </div>
         <div>
-          <div className="row-button" style={{ gridTemplateColumns: 'minmax(0, 1fr) 56px 62px', minHeight: 28, cursor: 'default' }}>
+          <div
+            className="row-button"
+            style={{ gridTemplateColumns: 'minmax(0, 1fr) 56px 62px', minHeight: 28, cursor: 'default' }}
+          >
             <h3>Suspects</h3>
             <span className="figure">before</span>
             <span className="figure">now</span>
@@ -321,7 +382,10 @@ function OpenedCase({ caseId, record }: { caseId: string; record: CaseRecord }) 
           {seen.length === 0 && <p className="quiet">Nothing yet. Say what was heard and seen first.</p>}
           <ul>
             {seen.map(([key, o]) => (
-              <li key={key} style={{ display: 'flex', gap: 8, alignItems: 'center', borderBottom: '1px solid var(--line)' }}>
+              <li
+                key={key}
+                style={{ display: 'flex', gap: 8, alignItems: 'center', borderBottom: '1px solid var(--line)' }}
+              >
                 <span style={{ flex: 1 }}>
                   {observationOf(o.observationId).question}:{' '}
                   <b>
@@ -360,7 +424,13 @@ export function Diagnosis() {
   const closed = cases.filter(([, c]) => c.closed);
   return (
     <>
-      {open ? <OpenedCase key={open[0]} caseId={open[0]} record={open[1]} /> : mayWrite ? <OpenCase /> : <Empty title="No fault is being looked for" />}
+      {open ? (
+        <OpenedCase key={open[0]} caseId={open[0]} record={open[1]} />
+      ) : mayWrite ? (
+        <OpenCase />
+      ) : (
+        <Empty title="No fault is being looked for" />
+      )}
       {closed.length > 0 && (
         <section style={{ marginTop: 18 }}>
           <h3 className="group-title">Closed cases</h3>

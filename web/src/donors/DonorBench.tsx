@@ -27,19 +27,39 @@ function nextLabel(parts: readonly PartRecord[]): string {
 function TickOff({ takeId, title, done }: { takeId: string; title: string; done: () => void }) {
   const parts = Object.values(useRecords('part'));
   const put = usePut();
-  const [v, setV] = useState({ title, condition: 'good', label: nextLabel(parts), place: parts.at(-1)?.place ?? '', note: '' });
+  const [v, setV] = useState({
+    title,
+    condition: 'good',
+    label: nextLabel(parts),
+    place: parts.at(-1)?.place ?? '',
+    note: '',
+  });
   const taken = parts.some((p) => p.label !== '' && p.label === v.label);
   return (
     <form
       className="card-open"
       onSubmit={(e) => {
         e.preventDefault();
-        put.mutate({ kind: 'part', key: newId(), data: { takeId, ...v, note: v.note || undefined }, revision: 0 }, { onSuccess: done });
+        put.mutate(
+          { kind: 'part', key: newId(), data: { takeId, ...v, note: v.note || undefined }, revision: 0 },
+          { onSuccess: done },
+        );
       }}
     >
       <div className="fields">
-        <TextInput label="What came off" value={v.title} onChange={(e) => setV({ ...v, title: e.currentTarget.value })} data-autofocus autoFocus />
-        <Select label="Condition" data={[...partConditions]} value={v.condition} onChange={(condition) => setV({ ...v, condition: condition ?? 'good' })} />
+        <TextInput
+          label="What came off"
+          value={v.title}
+          onChange={(e) => setV({ ...v, title: e.currentTarget.value })}
+          data-autofocus
+          autoFocus
+        />
+        <Select
+          label="Condition"
+          data={[...partConditions]}
+          value={v.condition}
+          onChange={(condition) => setV({ ...v, condition: condition ?? 'good' })}
+        />
         <TextInput
           label="Bag or label"
           value={v.label}
@@ -47,7 +67,12 @@ function TickOff({ takeId, title, done }: { takeId: string; title: string; done:
           error={taken ? `${v.label} is on another part of this job.` : undefined}
           classNames={{ input: 'mono' }}
         />
-        <TextInput label="Storage place" placeholder="shelf C2" value={v.place} onChange={(e) => setV({ ...v, place: e.currentTarget.value })} />
+        <TextInput
+          label="Storage place"
+          placeholder="shelf C2"
+          value={v.place}
+          onChange={(e) => setV({ ...v, place: e.currentTarget.value })}
+        />
         <TextInput label="Note" value={v.note} onChange={(e) => setV({ ...v, note: e.currentTarget.value })} />
       </div>
       <Trouble of={put} />
@@ -96,11 +121,18 @@ export default function DonorBench() {
                         <b>{unit.name}</b> <span className="quiet mono">{unit.identity}</span>, {unit.place}
                       </>
                     ) : (
-                      <button type="button" className="plain-button small bare" disabled={!mayWrite} onClick={() => setAdding(role)}>
+                      <button
+                        type="button"
+                        className="plain-button small bare"
+                        disabled={!mayWrite}
+                        onClick={() => setAdding(role)}
+                      >
                         Add the {name.toLowerCase()}
                       </button>
                     )}
-                    {adding === role && !unit && <UnitForm jobId={sheet.job.id} role={role} label={name} done={() => setAdding(undefined)} />}
+                    {adding === role && !unit && (
+                      <UnitForm jobId={sheet.job.id} role={role} label={name} done={() => setAdding(undefined)} />
+                    )}
                   </td>
                 </tr>
               );
@@ -122,7 +154,10 @@ export default function DonorBench() {
                     aria-expanded={open === line.part.id}
                     onClick={() => setOpen(open === line.part.id ? undefined : line.part.id)}
                   >
-                    <span className={`step ${taken.length > 0 ? 'done' : 'free'}`} style={{ padding: 0, border: 0, display: 'block' }}>
+                    <span
+                      className={`step ${taken.length > 0 ? 'done' : 'free'}`}
+                      style={{ padding: 0, border: 0, display: 'block' }}
+                    >
                       <span className="mark" aria-hidden="true">
                         {taken.length > 0 ? '✓' : ''}
                       </span>
@@ -134,18 +169,26 @@ export default function DonorBench() {
                         {line.part.why}
                       </span>
                     </span>
-                    <span className="figure">{taken.length > 0 ? taken.map(([, p]) => p.label || 'no label').join(', ') : 'still on the donor'}</span>
+                    <span className="figure">
+                      {taken.length > 0 ? taken.map(([, p]) => p.label || 'no label').join(', ') : 'still on the donor'}
+                    </span>
                   </button>
                   {taken.map(([key, p]) => (
                     <p key={key} style={{ padding: '0 0 8px 42px', fontSize: 14 }}>
-                      <span className={`tag ${p.condition === 'good' ? 'teal' : 'ochre'}`}>{p.condition}</span> {p.title}, {p.place || 'no place'}{' '}
-                      <Link to={`/parts/${key}`}>Label and QR</Link>
+                      <span className={`tag ${p.condition === 'good' ? 'teal' : 'ochre'}`}>{p.condition}</span>{' '}
+                      {p.title}, {p.place || 'no place'} <Link to={`/parts/${key}`}>Label and QR</Link>
                     </p>
                   ))}
                   {open === line.part.id && (
                     <>
                       <Because ids={line.because} facts={plan.facts} />
-                      {mayWrite && <TickOff takeId={line.part.id} title={line.part.title.split(',')[0]!} done={() => setOpen(undefined)} />}
+                      {mayWrite && (
+                        <TickOff
+                          takeId={line.part.id}
+                          title={line.part.title.split(',')[0]!}
+                          done={() => setOpen(undefined)}
+                        />
+                      )}
                     </>
                   )}
                 </li>

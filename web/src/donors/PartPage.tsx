@@ -13,7 +13,11 @@ export function PartPage() {
   const { partId = '' } = useParams();
   const part = useQuery({ queryKey: keys.part(partId), queryFn: () => call(readPart, { params: { partId } }) });
   const address = `${window.location.origin}/parts/${partId}`;
-  const code = useQuery({ queryKey: keys.label(address), queryFn: () => QRCode.toDataURL(address, { margin: 0, width: 256 }), staleTime: Infinity });
+  const code = useQuery({
+    queryKey: keys.label(address),
+    queryFn: () => QRCode.toDataURL(address, { margin: 0, width: 256 }),
+    staleTime: Infinity,
+  });
   if (part.isPending)
     return (
       <div className="page">
@@ -40,7 +44,11 @@ export function PartPage() {
         </span>
       </div>
       <div className="label-sheet">
-        {code.data ? <img src={code.data} width={128} height={128} alt={`QR code of ${address}`} /> : <div style={{ width: 128, height: 128 }} />}
+        {code.data ? (
+          <img src={code.data} width={128} height={128} alt={`QR code of ${address}`} />
+        ) : (
+          <div style={{ width: 128, height: 128 }} />
+        )}
         <div>
           <b className="mono">{data.label || 'no label'}</b>
           <p>{data.title}</p>

@@ -12,9 +12,17 @@ import { dayWords, MeasuredInput, timeWords, verdictWords } from '../ui/index.ts
 import { useFactRow, usePutFact } from './useFact.ts';
 import type { Bearer } from './useFact.ts';
 
-export const sourceWords: Record<FactSource, string> = { measured: 'Measured', 'looked-up': 'Looked up', assumed: 'Assumed' };
+export const sourceWords: Record<FactSource, string> = {
+  measured: 'Measured',
+  'looked-up': 'Looked up',
+  assumed: 'Assumed',
+};
 
-function Difference({ d }: { d: { added: string[]; dropped: string[]; verdicts: { id: string; from: string; to: string }[] } }) {
+function Difference({
+  d,
+}: {
+  d: { added: string[]; dropped: string[]; verdicts: { id: string; from: string; to: string }[] };
+}) {
   if (!hasDifference(d)) return <p>Saved. Nothing in the plan changed.</p>;
   return (
     <div role="status">
@@ -58,14 +66,17 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
   const saving = usePutFact();
   const fields = fieldsOf(saving.error);
   const stale =
-    saving.error instanceof Refused && saving.error.problem.status === 409 ? (saving.error.problem.current as FactRow | null | undefined) : undefined;
+    saving.error instanceof Refused && saving.error.problem.status === 409
+      ? (saving.error.problem.current as FactRow | null | undefined)
+      : undefined;
   const history = useQuery({
     queryKey: keys.factHistory(sheet.job.id, bearer, factId, row?.revision),
     queryFn: () => call(factHistory, { params: { jobId: sheet.job.id, bearer, factId } }),
     enabled: row !== undefined,
   });
   const waiting = plan.waitingFor.get(factId) ?? [];
-  const save = (rev: number) => saving.mutate({ bearer, factId, typed, source, ...(note.trim() ? { note } : {}), revision: rev });
+  const save = (rev: number) =>
+    saving.mutate({ bearer, factId, typed, source, ...(note.trim() ? { note } : {}), revision: rev });
   return (
     <Modal opened onClose={close} title={def.label} size="lg">
       <p className="quiet">{def.howTo}</p>

@@ -30,7 +30,8 @@ function Value({ def, row }: { def: FactDef; row: FactRow }) {
           return (
             <span key={p.key} style={{ display: 'inline-block', marginRight: 14 }}>
               {p.label && <span className="quiet">{p.label.toLowerCase()} </span>}
-              <span className="mono">{shown.main}</span> {shown.beside && <small className="quiet mono">{shown.beside}</small>}
+              <span className="mono">{shown.main}</span>{' '}
+              {shown.beside && <small className="quiet mono">{shown.beside}</small>}
             </span>
           );
         })}
@@ -47,9 +48,15 @@ export default function FactSheet() {
   const [missingOnly, setMissingOnly] = useState(false);
   const openId = params.get('fact');
   const bearerId = subject.bearer === 'job' ? sheet.job.id : sheet.units.find((u) => u.role === subject.bearer)?.id;
-  const rows = useMemo(() => new Map(sheet.facts.filter((f) => f.bearerId === bearerId).map((f) => [f.factId, f])), [sheet.facts, bearerId]);
+  const rows = useMemo(
+    () => new Map(sheet.facts.filter((f) => f.bearerId === bearerId).map((f) => [f.factId, f])),
+    [sheet.facts, bearerId],
+  );
   const defs = factCatalogue.filter((d) => d.subject === subject.of);
-  const shown = defs.filter((d) => (!missingOnly || !rows.has(d.id)) && `${d.label} ${d.id}`.toLowerCase().includes(filter.trim().toLowerCase()));
+  const shown = defs.filter(
+    (d) =>
+      (!missingOnly || !rows.has(d.id)) && `${d.label} ${d.id}`.toLowerCase().includes(filter.trim().toLowerCase()),
+  );
   const groups = [...new Set(shown.map((d) => d.group))];
   const open = (fact: string | undefined) => {
     const next = new URLSearchParams(params);
@@ -65,16 +72,31 @@ export default function FactSheet() {
           {rows.size} of {defs.length} known about the {subject.title.toLowerCase()}
         </span>
       </div>
-      <Tabs names={Object.fromEntries(subjects.map((s) => [s.id, s.title]))} at={subject.id} to={(of) => setParams({ of }, { replace: true })}>
+      <Tabs
+        names={Object.fromEntries(subjects.map((s) => [s.id, s.title]))}
+        at={subject.id}
+        to={(of) => setParams({ of }, { replace: true })}
+      >
         {!bearerId ? (
           <p className="notice ochre-notice">
-            This job has no {subject.title.toLowerCase()} yet. Add it at Scope or Donor, then its facts have something to hang on.
+            This job has no {subject.title.toLowerCase()} yet. Add it at Scope or Donor, then its facts have something
+            to hang on.
           </p>
         ) : (
           <>
             <div className="row-actions" style={{ marginTop: 0 }}>
-              <TextInput aria-label="Find a fact" placeholder="Find a fact" value={filter} onChange={(e) => setFilter(e.currentTarget.value)} />
-              <button type="button" className="plain-button" aria-pressed={missingOnly} onClick={() => setMissingOnly(!missingOnly)}>
+              <TextInput
+                aria-label="Find a fact"
+                placeholder="Find a fact"
+                value={filter}
+                onChange={(e) => setFilter(e.currentTarget.value)}
+              />
+              <button
+                type="button"
+                className="plain-button"
+                aria-pressed={missingOnly}
+                onClick={() => setMissingOnly(!missingOnly)}
+              >
                 {missingOnly ? 'Show all' : 'Only what is not known'}
               </button>
             </div>
@@ -86,7 +108,8 @@ export default function FactSheet() {
                     .filter((d) => d.group === group)
                     .map((def) => {
                       const row = rows.get(def.id);
-                      const assumed = !row && subject.bearer === usualBearer(def.id) ? plan.facts.get(def.id) : undefined;
+                      const assumed =
+                        !row && subject.bearer === usualBearer(def.id) ? plan.facts.get(def.id) : undefined;
                       const waiting = row ? [] : (plan.waitingFor.get(def.id) ?? []);
                       return (
                         <li key={def.id}>
@@ -106,13 +129,20 @@ export default function FactSheet() {
                                   </small>
                                 </>
                               ) : assumed ? (
-                                <span className="quiet">taken as {String(Object.values(assumed.parts)[0]).replaceAll('-', ' ')}, by the school chosen</span>
+                                <span className="quiet">
+                                  taken as {String(Object.values(assumed.parts)[0]).replaceAll('-', ' ')}, by the school
+                                  chosen
+                                </span>
                               ) : (
                                 <span className="quiet">
                                   not known
                                   {waiting.length > 0 && (
                                     <span className="ochre">
-                                      , {waiting.length === 1 ? `"${titleOf(waiting[0]!)}" waits` : `${waiting.length} lines wait`} for it
+                                      ,{' '}
+                                      {waiting.length === 1
+                                        ? `"${titleOf(waiting[0]!)}" waits`
+                                        : `${waiting.length} lines wait`}{' '}
+                                      for it
                                     </span>
                                   )}
                                 </span>
@@ -127,7 +157,9 @@ export default function FactSheet() {
             ))}
           </>
         )}
-        {openId && bearerId && <FactEditor key={openId} factId={openId} bearer={subject.bearer} close={() => open(undefined)} />}
+        {openId && bearerId && (
+          <FactEditor key={openId} factId={openId} bearer={subject.bearer} close={() => open(undefined)} />
+        )}
       </Tabs>
     </>
   );

@@ -61,7 +61,14 @@ export function usePutFact() {
             : null;
         client.setQueryData<JobSheet>(
           keys.job(jobId),
-          (old) => old && { ...old, facts: [...old.facts.filter((f) => !(f.bearerId === bearerId && f.factId === factId)), ...(fact ? [fact] : [])] },
+          (old) =>
+            old && {
+              ...old,
+              facts: [
+                ...old.facts.filter((f) => !(f.bearerId === bearerId && f.factId === factId)),
+                ...(fact ? [fact] : []),
+              ],
+            },
         );
         return { fact, difference: { added: [], dropped: [], verdicts: [] } };
       };

@@ -11,9 +11,12 @@ const symbols = new Set(units.map((u) => u.symbol));
 
 function figureOf(line: FitLine): string {
   const { margin, word, needs } = line.verdict;
-  if (word === 'not-measured') return needs.length > 0 ? `${needs.length} ${needs.length === 1 ? 'fact' : 'facts'} wanted` : 'a person judges';
+  if (word === 'not-measured')
+    return needs.length > 0 ? `${needs.length} ${needs.length === 1 ? 'fact' : 'facts'} wanted` : 'a person judges';
   if (!margin || !Number.isFinite(margin.value)) return '';
-  const shown = symbols.has(margin.unit) ? formatMeasure(Math.abs(margin.value), margin.unit, margin.unit === '' ? 2 : 1) : `${margin.value} ${margin.unit}`;
+  const shown = symbols.has(margin.unit)
+    ? formatMeasure(Math.abs(margin.value), margin.unit, margin.unit === '' ? 2 : 1)
+    : `${margin.value} ${margin.unit}`;
   return `${margin.value < 0 ? '−' : '+'}${shown}`;
 }
 
@@ -22,7 +25,9 @@ function Tasks() {
   const tasks = useRecords('task');
   const put = usePut();
   const known = new Set(plan.fitTasks.map((t) => t.id));
-  const dropped = Object.entries(tasks).filter(([key, t]) => key.startsWith('task-') && t.status === 'done' && !known.has(key));
+  const dropped = Object.entries(tasks).filter(
+    ([key, t]) => key.startsWith('task-') && t.status === 'done' && !known.has(key),
+  );
   if (plan.fitTasks.length === 0 && dropped.length === 0) return null;
   return (
     <section style={{ marginTop: 18 }}>
@@ -42,7 +47,11 @@ function Tasks() {
               {mayWrite && (
                 <div className="actions">
                   {status === 'open' && (
-                    <button type="button" className="plain-button small" onClick={() => put.mutate({ kind: 'task', key: t.id, data: { status: 'on-it' } })}>
+                    <button
+                      type="button"
+                      className="plain-button small"
+                      onClick={() => put.mutate({ kind: 'task', key: t.id, data: { status: 'on-it' } })}
+                    >
                       Start
                     </button>
                   )}
@@ -50,7 +59,9 @@ function Tasks() {
                     type="button"
                     className="plain-button small bare"
                     aria-label={`${status === 'done' ? 'Undo' : 'Done'}: ${t.title}`}
-                    onClick={() => put.mutate({ kind: 'task', key: t.id, data: { status: status === 'done' ? 'open' : 'done' } })}
+                    onClick={() =>
+                      put.mutate({ kind: 'task', key: t.id, data: { status: status === 'done' ? 'open' : 'done' } })
+                    }
                   >
                     {status === 'done' ? 'Undo' : 'Done'}
                   </button>
@@ -65,7 +76,8 @@ function Tasks() {
               ✓
             </span>
             <p className="meta">
-              {key.replace('task-', '').replaceAll('-', ' ')}: done by {t.by}, no longer asked for. It stays in the record.
+              {key.replace('task-', '').replaceAll('-', ' ')}: done by {t.by}, no longer asked for. It stays in the
+              record.
             </p>
           </li>
         ))}
@@ -117,7 +129,8 @@ export default function FitBench() {
                   >
                     <VerdictMark word={line.verdict.word} />
                     <span>
-                      {line.def.title} <span className="quiet">{line.resolved ? 'way out chosen' : line.verdict.headline}</span>
+                      {line.def.title}{' '}
+                      <span className="quiet">{line.resolved ? 'way out chosen' : line.verdict.headline}</span>
                       {line.verdict.basis === 'judged' && <span className="tag"> judged by a person</span>}
                       {line.verdict.basis === 'trial' && <span className="tag teal"> trial fit</span>}
                       {line.stale && <span className="tag ochre"> facts changed since</span>}

@@ -24,7 +24,19 @@ const withGaps = (words: string): string =>
 
 type Save = (next: FitRecord, done?: () => void) => void;
 
-function WayOut({ line, record, save, close, busy }: { line: FitLine; record: FitRecord; save: Save; close: () => void; busy: boolean }) {
+function WayOut({
+  line,
+  record,
+  save,
+  close,
+  busy,
+}: {
+  line: FitLine;
+  record: FitRecord;
+  save: Save;
+  close: () => void;
+  busy: boolean;
+}) {
   const usual = line.def.resolutions.split(/;\s*/);
   const [text, setText] = useState(record.resolution?.text ?? '');
   const [kit, setKit] = useState<string[]>([...(record.resolution?.kit ?? line.def.kit)]);
@@ -39,12 +51,24 @@ function WayOut({ line, record, save, close, busy }: { line: FitLine; record: Fi
       <h4>Ways out that are usual here</h4>
       <div className="row-actions" style={{ marginTop: 4 }}>
         {usual.map((u) => (
-          <button key={u} type="button" className="plain-button small bare" style={{ textAlign: 'left' }} onClick={() => setText(u)}>
+          <button
+            key={u}
+            type="button"
+            className="plain-button small bare"
+            style={{ textAlign: 'left' }}
+            onClick={() => setText(u)}
+          >
             {u}
           </button>
         ))}
       </div>
-      <Textarea label="What is done" value={text} onChange={(e) => setText(e.currentTarget.value)} data-autofocus autoFocus />
+      <Textarea
+        label="What is done"
+        value={text}
+        onChange={(e) => setText(e.currentTarget.value)}
+        data-autofocus
+        autoFocus
+      />
       {line.def.kit.length > 0 && (
         <fieldset style={{ border: 0, padding: 0, margin: '10px 0' }}>
           <legend style={{ fontFamily: 'var(--head)', fontWeight: 600 }}>Kit it adds</legend>
@@ -81,14 +105,37 @@ function Trial({ record, save, close, busy }: { record: FitRecord; save: Save; c
     <form
       onSubmit={(e) => {
         e.preventDefault();
-        save({ ...record, trial: { word, place, condition, ...(read?.ok ? { gapMm: Number(read.measure.value.toFixed(3)) } : {}), by: '', at: '' } }, close);
+        save(
+          {
+            ...record,
+            trial: {
+              word,
+              place,
+              condition,
+              ...(read?.ok ? { gapMm: Number(read.measure.value.toFixed(3)) } : {}),
+              by: '',
+              at: '',
+            },
+          },
+          close,
+        );
       }}
       style={{ marginTop: 12 }}
     >
       <div className="fields">
         <MeasuredInput label="Gap read" unit="mm" value={gap} onChange={setGap} autoFocus />
-        <TextInput label="Where" placeholder="sump rear edge to crossmember" value={place} onChange={(e) => setPlace(e.currentTarget.value)} />
-        <Select label="Cold or hot" data={['cold', 'hot']} value={condition} onChange={(c) => setCondition(c ?? 'cold')} />
+        <TextInput
+          label="Where"
+          placeholder="sump rear edge to crossmember"
+          value={place}
+          onChange={(e) => setPlace(e.currentTarget.value)}
+        />
+        <Select
+          label="Cold or hot"
+          data={['cold', 'hot']}
+          value={condition}
+          onChange={(c) => setCondition(c ?? 'cold')}
+        />
         <Select label="Verdict" data={wordOptions} value={word} onChange={(w) => setWord(w ?? 'bolts-up')} />
       </div>
       <p className="quiet">A reading overrules the sum until a fact it stands on changes.</p>
@@ -104,7 +151,19 @@ function Trial({ record, save, close, busy }: { record: FitRecord; save: Save; c
   );
 }
 
-function Judge({ line, record, save, close, busy }: { line: FitLine; record: FitRecord; save: Save; close: () => void; busy: boolean }) {
+function Judge({
+  line,
+  record,
+  save,
+  close,
+  busy,
+}: {
+  line: FitLine;
+  record: FitRecord;
+  save: Save;
+  close: () => void;
+  busy: boolean;
+}) {
   const [word, setWord] = useState<JudgedWord>('bolts-up');
   const [why, setWhy] = useState('');
   return (
@@ -140,7 +199,8 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
   const [doing, setDoing] = useState<'way-out' | 'trial' | 'judge'>();
   const [fact, setFact] = useState<string>();
   const { def, verdict } = line;
-  const save: Save = (next, done) => put.mutate({ kind: 'fit', key: def.id, data: next as Record<string, unknown> }, { onSuccess: () => done?.() });
+  const save: Save = (next, done) =>
+    put.mutate({ kind: 'fit', key: def.id, data: next as Record<string, unknown> }, { onSuccess: () => done?.() });
   const { resolution } = record;
   const forms = { line, record, save, close: () => setDoing(undefined), busy: put.isPending };
   return (
@@ -160,7 +220,13 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
           </p>
           <div className="row-actions" style={{ marginTop: 4 }}>
             {verdict.needs.map((n) => (
-              <button key={n.factId + n.partKey} type="button" className="plain-button small" disabled={!mayWrite} onClick={() => setFact(n.factId)}>
+              <button
+                key={n.factId + n.partKey}
+                type="button"
+                className="plain-button small"
+                disabled={!mayWrite}
+                onClick={() => setFact(n.factId)}
+              >
                 {partName(n.factId, n.partKey)}
               </button>
             ))}
@@ -207,7 +273,12 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
                   onChange={(e) =>
                     save({
                       ...record,
-                      resolution: { ...resolution, asked: e.currentTarget.checked ? [...resolution.asked, id] : resolution.asked.filter((a) => a !== id) },
+                      resolution: {
+                        ...resolution,
+                        asked: e.currentTarget.checked
+                          ? [...resolution.asked, id]
+                          : resolution.asked.filter((a) => a !== id),
+                      },
                     })
                   }
                 />
@@ -224,7 +295,9 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
       {!doing && mayWrite && (
         <div className="row-actions">
           {(verdict.word === 'adapt' || verdict.word === 'clash') && (
-            <Button onClick={() => setDoing('way-out')}>{resolution ? 'Change the way out' : 'Choose a way out'}</Button>
+            <Button onClick={() => setDoing('way-out')}>
+              {resolution ? 'Change the way out' : 'Choose a way out'}
+            </Button>
           )}
           <Button variant="default" onClick={() => setDoing('trial')}>
             Trial fit reading

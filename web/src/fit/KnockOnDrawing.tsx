@@ -6,7 +6,9 @@ export function KnockOnDrawing({ start, links }: { start: string; links: readonl
   if (links.length === 0) return null;
   const depth = new Map<string, number>([[start, 0]]);
   for (const link of links) if (!depth.has(link.to)) depth.set(link.to, (depth.get(link.from) ?? 0) + 1);
-  const columns = [...new Set(depth.values())].sort((a, b) => a - b).map((d) => [...depth].filter(([, x]) => x === d).map(([id]) => id));
+  const columns = [...new Set(depth.values())]
+    .sort((a, b) => a - b)
+    .map((d) => [...depth].filter(([, x]) => x === d).map(([id]) => id));
   const w = 214;
   const h = 34;
   const at = (id: string): { x: number; y: number } => {
@@ -30,8 +32,16 @@ export function KnockOnDrawing({ start, links }: { start: string; links: readonl
           const a = at(l.from);
           const b = at(l.to);
           return (
-            <g key={l.from + l.to} stroke={l.asked ? 'var(--bay)' : 'var(--ochre)'} fill="none" strokeWidth="2" strokeDasharray={l.asked ? undefined : '5 4'}>
-              <path d={`M${a.x + w - 6} ${a.y + h / 2} C ${a.x + w + 18} ${a.y + h / 2} ${b.x - 18} ${b.y + h / 2} ${b.x - 4} ${b.y + h / 2}`} />
+            <g
+              key={l.from + l.to}
+              stroke={l.asked ? 'var(--bay)' : 'var(--ochre)'}
+              fill="none"
+              strokeWidth="2"
+              strokeDasharray={l.asked ? undefined : '5 4'}
+            >
+              <path
+                d={`M${a.x + w - 6} ${a.y + h / 2} C ${a.x + w + 18} ${a.y + h / 2} ${b.x - 18} ${b.y + h / 2} ${b.x - 4} ${b.y + h / 2}`}
+              />
               <circle cx={b.x - 4} cy={b.y + h / 2} r="4" fill={l.asked ? 'var(--bay)' : 'var(--panel)'} />
             </g>
           );
@@ -40,7 +50,15 @@ export function KnockOnDrawing({ start, links }: { start: string; links: readonl
           const p = at(id);
           return (
             <g key={id}>
-              <rect x={p.x} y={p.y + 1} width={w - 6} height={h - 2} rx="3" fill="var(--ground)" stroke="var(--line-strong)" />
+              <rect
+                x={p.x}
+                y={p.y + 1}
+                width={w - 6}
+                height={h - 2}
+                rx="3"
+                fill="var(--ground)"
+                stroke="var(--line-strong)"
+              />
               <text x={p.x + 9} y={p.y + 22} fill="var(--ink)" fontSize="13">
                 {short(interfaceOf(id).title)}
               </text>

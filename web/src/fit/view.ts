@@ -1,4 +1,6 @@
 import { IconPuzzle } from '@tabler/icons-react';
 import type { BenchView } from '../ui/index.ts';
 
-export const fitViews: readonly BenchView[] = [{ id: 'fit', name: 'Fit', place: 'station', icon: IconPuzzle, load: () => import('./FitBench.tsx') }];
+export const fitViews: readonly BenchView[] = [
+  { id: 'fit', name: 'Fit', place: 'station', icon: IconPuzzle, load: () => import('./FitBench.tsx') },
+];

@@ -11,7 +11,11 @@ import { dayWords, Empty, Failed, fromToday, Loading, sinceWords, StationLine, w
 function BayStrip({ strip, bay }: { strip: Strip; bay: string }) {
   return (
     <li>
-      <Link to={`/jobs/${strip.id}/${strip.station}`} className="strip" aria-label={`Bay ${bay}, job ${strip.number}, ${strip.carName}`}>
+      <Link
+        to={`/jobs/${strip.id}/${strip.station}`}
+        className="strip"
+        aria-label={`Bay ${bay}, job ${strip.number}, ${strip.carName}`}
+      >
         <span className="bay-number" aria-hidden="true">
           {bay}
         </span>
@@ -27,7 +31,9 @@ function BayStrip({ strip, bay }: { strip: Strip; bay: string }) {
         <span className="strip-work">
           <p>
             <b>{stationName(strip.station)}</b>, {strip.doing}
-            {strip.onIt.length > 0 && <span className="quiet">. {strip.onIt.map((o) => `${o.initials} is on it`).join(', ')}</span>}
+            {strip.onIt.length > 0 && (
+              <span className="quiet">. {strip.onIt.map((o) => `${o.initials} is on it`).join(', ')}</span>
+            )}
           </p>
           <StationLine at={strip.station} signed={strip.signedStations} />
         </span>
@@ -83,7 +89,9 @@ function HandedOver() {
         </Button>
       </div>
       {open && finished.isPending && <Loading rows={2} />}
-      {open && finished.isError && <Failed sentence={sentenceOf(finished.error)} again={() => void finished.refetch()} />}
+      {open && finished.isError && (
+        <Failed sentence={sentenceOf(finished.error)} again={() => void finished.refetch()} />
+      )}
       {open && finished.data && jobs.length === 0 && <p className="quiet">No job was handed over yet.</p>}
       {open && (
         <ul className="yard">

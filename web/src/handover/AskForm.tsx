@@ -6,7 +6,12 @@ import { newId, useCrew, useMe } from '../api/index.ts';
 import { usePut } from '../sheet/index.ts';
 import { Trouble } from '../ui/index.ts';
 
-const sorts: Record<(typeof askSorts)[number], string> = { question: 'A question', reading: 'A reading', approval: 'An approval', signature: 'A signature' };
+const sorts: Record<(typeof askSorts)[number], string> = {
+  question: 'A question',
+  reading: 'A reading',
+  approval: 'An approval',
+  signature: 'A signature',
+};
 
 /** Asks one person of the shop, the manager, or the customer; it waits for them until they answer. */
 export function AskForm({ close }: { close: () => void }) {
@@ -25,7 +30,12 @@ export function AskForm({ close }: { close: () => void }) {
         onSubmit={(e) => {
           e.preventDefault();
           put.mutate(
-            { kind: 'ask', key, data: { ask, to, what, ...(money && amount ? { amount: Number(amount.replace(',', '.')) } : {}) }, revision: 0 },
+            {
+              kind: 'ask',
+              key,
+              data: { ask, to, what, ...(money && amount ? { amount: Number(amount.replace(',', '.')) } : {}) },
+              revision: 0,
+            },
             { onSuccess: close },
           );
         }}
@@ -40,7 +50,9 @@ export function AskForm({ close }: { close: () => void }) {
           label="Of whom"
           data={[
             { value: 'manager', label: 'The manager' },
-            ...(may(me?.role, 'share-with-customer') ? [{ value: 'customer', label: 'The customer, by their link' }] : []),
+            ...(may(me?.role, 'share-with-customer')
+              ? [{ value: 'customer', label: 'The customer, by their link' }]
+              : []),
             ...crew.filter((p) => p.role !== 'onlooker').map((p) => ({ value: p.id, label: p.name })),
           ]}
           value={to}
@@ -61,7 +73,9 @@ export function AskForm({ close }: { close: () => void }) {
           <Button
             type="submit"
             loading={put.isPending}
-            disabled={what.trim().length < 2 || (money && amount !== '' && Number.isNaN(Number(amount.replace(',', '.'))))}
+            disabled={
+              what.trim().length < 2 || (money && amount !== '' && Number.isNaN(Number(amount.replace(',', '.'))))
+            }
           >
             Ask
           </Button>

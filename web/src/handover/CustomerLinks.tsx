@@ -15,7 +15,11 @@ export function CustomerLinks() {
   const role = useMe().data?.person?.role;
   const allowed = may(role, 'share-with-customer');
   const [made, setMade] = useState<string>();
-  const links = useQuery({ queryKey: keys.links(jobId), queryFn: () => call(listLinks, { params: { jobId } }), enabled: allowed });
+  const links = useQuery({
+    queryKey: keys.links(jobId),
+    queryFn: () => call(listLinks, { params: { jobId } }),
+    enabled: allowed,
+  });
   const asks = Object.values(useRecords('ask')).filter((a) => a.to === 'customer');
   const done = (): void => void client.invalidateQueries({ queryKey: keys.links(jobId) });
   const making = useMutation({
@@ -26,14 +30,17 @@ export function CustomerLinks() {
     },
   });
   const ending = useMutation({
-    mutationFn: (linkId: string) => command(revokeLink, { params: { jobId, linkId }, body: {} }, { label: 'link ended', jobId }),
+    mutationFn: (linkId: string) =>
+      command(revokeLink, { params: { jobId, linkId }, body: {} }, { label: 'link ended', jobId }),
     onSuccess: done,
   });
   if (!allowed) return null;
   return (
     <div className="panel">
       <h3>For the customer</h3>
-      <p className="quiet">A link shows how it goes and what you ask of them: no money of the shop, no names, no records.</p>
+      <p className="quiet">
+        A link shows how it goes and what you ask of them: no money of the shop, no names, no records.
+      </p>
       {made && (
         <p className="notice">
           Shown this once: <span className="mono break-all">{made}</span>
@@ -42,7 +49,9 @@ export function CustomerLinks() {
       <ul>
         {(links.data?.links ?? []).map((l) => (
           <li key={l.id} className="row-actions">
-            <span className={`tag ${l.revoked ? '' : 'teal'}`}>{l.revoked ? 'ended' : `until ${dayWords(l.endsAt)}`}</span>
+            <span className={`tag ${l.revoked ? '' : 'teal'}`}>
+              {l.revoked ? 'ended' : `until ${dayWords(l.endsAt)}`}
+            </span>
             <span style={{ flex: 1 }}>
               made by {l.madeBy}, {dayWords(l.madeAt)}
             </span>
@@ -55,7 +64,10 @@ export function CustomerLinks() {
         ))}
         {asks.map((a) => (
           <li key={a.what} className="row-actions">
-            <span className={`tag ${a.answer ? 'teal' : 'ochre'}`}>{a.answer ? (a.answer.yes ? 'yes' : 'no') : 'asked'}</span> {a.what}
+            <span className={`tag ${a.answer ? 'teal' : 'ochre'}`}>
+              {a.answer ? (a.answer.yes ? 'yes' : 'no') : 'asked'}
+            </span>{' '}
+            {a.what}
             {a.answer?.text ? <span className="quiet">{a.answer.text}</span> : null}
           </li>
         ))}

@@ -14,7 +14,8 @@ function Ask({ token, ask }: { token: string; ask: CustomerView['asks'][number] 
   const [text, setText] = useState('');
   const [id] = useState(newId);
   const answering = useMutation({
-    mutationFn: (yes: boolean) => call(answerAsCustomer, { params: { token }, body: { commandId: id, key: ask.key, yes, text } }),
+    mutationFn: (yes: boolean) =>
+      call(answerAsCustomer, { params: { token }, body: { commandId: id, key: ask.key, yes, text } }),
     onSuccess: (view) => client.setQueryData(keys.customer(token), view),
   });
   return (
@@ -53,7 +54,11 @@ function Ask({ token, ask }: { token: string; ask: CustomerView['asks'][number] 
 /** How it goes, for the person whose car it is: by a link, without signing in. */
 export function CustomerPage() {
   const { token = '' } = useParams();
-  const view = useQuery({ queryKey: keys.customer(token), queryFn: () => call(readCustomerView, { params: { token } }), refetchInterval: 60_000 });
+  const view = useQuery({
+    queryKey: keys.customer(token),
+    queryFn: () => call(readCustomerView, { params: { token } }),
+    refetchInterval: 60_000,
+  });
   if (view.isPending)
     return (
       <main className="page">
@@ -90,7 +95,9 @@ export function CustomerPage() {
         <div style={{ margin: '18px 0 8px' }}>
           <StationLine at={v.station as StationId} signed={v.signedStations} />
         </div>
-        <p>{v.promised ? `Promised for ${dayWords(v.promised)}, ${fromToday(v.promised)}.` : 'No date is promised yet.'}</p>
+        <p>
+          {v.promised ? `Promised for ${dayWords(v.promised)}, ${fromToday(v.promised)}.` : 'No date is promised yet.'}
+        </p>
         {v.waitsFor.map((w) => (
           <p key={w.what} className="ochre">
             It waits for {w.what}

@@ -30,7 +30,11 @@ function OpenEnds() {
               {h.due ? `, due ${dayWords(h.due)}` : ''}
             </span>
             {mayWrite && (
-              <button type="button" className="plain-button small" onClick={() => put.mutate({ kind: 'hold', key, data: { ...h, released: {} } })}>
+              <button
+                type="button"
+                className="plain-button small"
+                onClick={() => put.mutate({ kind: 'hold', key, data: { ...h, released: {} } })}
+              >
                 Release
               </button>
             )}
@@ -68,12 +72,18 @@ function FollowUps() {
             <span style={{ flex: 1 }}>
               {f.what}{' '}
               <span className="quiet">
-                {[f.on ? `${dayWords(f.on)}, ${fromToday(f.on)}` : '', f.atKm ? `at ${f.atKm} km` : ''].filter(Boolean).join(' or ')}
+                {[f.on ? `${dayWords(f.on)}, ${fromToday(f.on)}` : '', f.atKm ? `at ${f.atKm} km` : '']
+                  .filter(Boolean)
+                  .join(' or ')}
                 {f.done ? ` done, ${f.done.by}` : !f.on && !f.atKm ? ' no trigger: an open end' : ''}
               </span>
             </span>
             {!f.done && mayWrite && (
-              <button type="button" className="plain-button small" onClick={() => put.mutate({ kind: 'follow-up', key, data: { ...f, done: {} } })}>
+              <button
+                type="button"
+                className="plain-button small"
+                onClick={() => put.mutate({ kind: 'follow-up', key, data: { ...f, done: {} } })}
+              >
                 Done
               </button>
             )}
@@ -97,7 +107,12 @@ function FollowUps() {
         >
           <div className="fields">
             <TextInput label="What" value={v.what} onChange={(e) => setV({ ...v, what: e.currentTarget.value })} />
-            <TextInput label="On" type="date" value={v.on} onChange={(e) => setV({ ...v, on: e.currentTarget.value })} />
+            <TextInput
+              label="On"
+              type="date"
+              value={v.on}
+              onChange={(e) => setV({ ...v, on: e.currentTarget.value })}
+            />
             <MeasuredInput label="Or at" unit="km" value={v.atKm} onChange={(t) => setV({ ...v, atKm: t })} />
           </div>
           <Trouble of={put} />
@@ -123,7 +138,11 @@ function FollowUps() {
                   className="plain-button small bare"
                   style={{ textAlign: 'left' }}
                   onClick={() =>
-                    setV({ ...v, what: d.what.slice(0, 200), atKm: /(\d+) km/.exec(d.trigger)?.[1] ? `${/(\d+) km/.exec(d.trigger)![1]} km` : '' })
+                    setV({
+                      ...v,
+                      what: d.what.slice(0, 200),
+                      atKm: /(\d+) km/.exec(d.trigger)?.[1] ? `${/(\d+) km/.exec(d.trigger)![1]} km` : '',
+                    })
                   }
                 >
                   {d.trigger}: {d.what}
@@ -161,14 +180,22 @@ function Sign() {
           {gate.of - gate.proved} of {gate.of} lines of the gate are open.
         </p>
       )}
-      <Textarea label="What was told and given to the customer" value={statement} onChange={(e) => setStatement(e.currentTarget.value)} />
+      <Textarea
+        label="What was told and given to the customer"
+        value={statement}
+        onChange={(e) => setStatement(e.currentTarget.value)}
+      />
       {(put.isError || changing.isError) && (
         <p role="alert" className="oxide">
           {sentenceOf(put.error ?? changing.error)}
         </p>
       )}
       <div className="row-actions">
-        <Button type="submit" disabled={!gate.opens || statement.trim().length < 5} loading={put.isPending || changing.isPending}>
+        <Button
+          type="submit"
+          disabled={!gate.opens || statement.trim().length < 5}
+          loading={put.isPending || changing.isPending}
+        >
           Hand over
         </Button>
       </div>

@@ -20,11 +20,27 @@ function ProvisionalForm({ close }: { close: () => void }) {
       submit="Write it down"
       of={put}
       disabled={what.trim().length < 2}
-      onSubmit={() => put.mutate({ kind: 'provisional', key, data: { what, kind, ...(ends.trim() ? { ends } : {}) }, revision: 0 }, { onSuccess: close })}
+      onSubmit={() =>
+        put.mutate(
+          { kind: 'provisional', key, data: { what, kind, ...(ends.trim() ? { ends } : {}) }, revision: 0 },
+          { onSuccess: close },
+        )
+      }
       close={close}
     >
-      <Select label="How" data={provisionalKinds.map((k) => ({ value: k.id, label: k.title }))} value={kind} onChange={(k) => setKind(k ?? 'other')} />
-      <TextInput label="What" placeholder="left mount, 2 bolts" value={what} onChange={(e) => setWhat(e.currentTarget.value)} data-autofocus />
+      <Select
+        label="How"
+        data={provisionalKinds.map((k) => ({ value: k.id, label: k.title }))}
+        value={kind}
+        onChange={(k) => setKind(k ?? 'other')}
+      />
+      <TextInput
+        label="What"
+        placeholder="left mount, 2 bolts"
+        value={what}
+        onChange={(e) => setWhat(e.currentTarget.value)}
+        data-autofocus
+      />
       <TextInput
         label="What ends it"
         placeholder={def.endsWith}
@@ -44,7 +60,9 @@ export function ProvisionalList() {
   const [adding, setAdding] = useState(false);
   return (
     <>
-      {plan.provisional.length === 0 && <p className="quiet">Nothing is loose, tacked, borrowed, capped or on trial.</p>}
+      {plan.provisional.length === 0 && (
+        <p className="quiet">Nothing is loose, tacked, borrowed, capped or on trial.</p>
+      )}
       <ul className="provisional">
         {plan.provisional.map((p) => (
           <li key={p.key}>
@@ -52,8 +70,8 @@ export function ProvisionalList() {
             <span className="quiet">
               {' '}
               {p.by}
-              {p.since ? `, ${dayWords(p.since)}` : ''}. Ends: {p.endedBy ? titleOf(p.endedBy).split(/[:;]/)[0] : p.endsWith}. None at{' '}
-              {p.forbiddenAt.toLowerCase()}.
+              {p.since ? `, ${dayWords(p.since)}` : ''}. Ends:{' '}
+              {p.endedBy ? titleOf(p.endedBy).split(/[:;]/)[0] : p.endsWith}. None at {p.forbiddenAt.toLowerCase()}.
             </span>
             {mayWrite && p.from === 'person' && (
               <button

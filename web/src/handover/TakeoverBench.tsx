@@ -25,9 +25,17 @@ export default function TakeoverBench() {
   const { job } = sheet;
   const client = useQueryClient();
   const [asking, setAsking] = useState(false);
-  const since = useQuery({ queryKey: keys.takeover(job.id), queryFn: () => call(readTakeover, { params: { jobId: job.id } }) });
+  const since = useQuery({
+    queryKey: keys.takeover(job.id),
+    queryFn: () => call(readTakeover, { params: { jobId: job.id } }),
+  });
   const taking = useMutation({
-    mutationFn: () => command(takeOver, { params: { jobId: job.id }, body: {} }, { label: 'taken over', jobId: job.id, offline: () => ({ at: '' }) }),
+    mutationFn: () =>
+      command(
+        takeOver,
+        { params: { jobId: job.id }, body: {} },
+        { label: 'taken over', jobId: job.id, offline: () => ({ at: '' }) },
+      ),
     onSuccess: () => client.invalidateQueries({ queryKey: keys.takeover(job.id) }),
   });
   const s = takeoverOf(job, sheet, plan, sheet.running);
@@ -158,7 +166,9 @@ export default function TakeoverBench() {
             ))}
           </ul>
           {since.data && since.data.more + Math.max(0, fresh.length - 14) > 0 && (
-            <p className="quiet">and {since.data.more + Math.max(0, fresh.length - 14)} lines before these, in the logbook.</p>
+            <p className="quiet">
+              and {since.data.more + Math.max(0, fresh.length - 14)} lines before these, in the logbook.
+            </p>
           )}
         </Part>
       </div>

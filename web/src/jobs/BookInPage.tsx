@@ -6,7 +6,18 @@ import { checkIdentity } from '@bay/core/sums';
 import { bookIn } from '@bay/contract/jobs';
 import { call, fieldsOf, newId, sentenceOf, useMe } from '../api/index.ts';
 
-const empty = { name: '', modelYear: '', identity: '', customer: '', phone: '', wish: '', faults: '', ownEngine: '', promised: '', bay: '' };
+const empty = {
+  name: '',
+  modelYear: '',
+  identity: '',
+  customer: '',
+  phone: '',
+  wish: '',
+  faults: '',
+  ownEngine: '',
+  promised: '',
+  bay: '',
+};
 
 /** Books a car in; the identity number is looked over while it is typed. */
 export function BookInPage() {
@@ -37,7 +48,8 @@ export function BookInPage() {
     onSuccess: ({ job }) => void navigate(`/jobs/${job.id}/scope`),
   });
   const fields = fieldsOf(booking.error);
-  const set = (key: keyof typeof empty) => (e: { currentTarget: { value: string } }) => setV({ ...v, [key]: e.currentTarget.value });
+  const set = (key: keyof typeof empty) => (e: { currentTarget: { value: string } }) =>
+    setV({ ...v, [key]: e.currentTarget.value });
   const wrong = check?.state === 'wrong';
   return (
     <div className="page" style={{ maxWidth: 900 }}>
@@ -53,7 +65,14 @@ export function BookInPage() {
         }}
       >
         <div className="fields">
-          <TextInput label="Car, as people call it" placeholder="1984 … camper" value={v.name} onChange={set('name')} error={fields['car.name']} autoFocus />
+          <TextInput
+            label="Car, as people call it"
+            placeholder="1984 … camper"
+            value={v.name}
+            onChange={set('name')}
+            error={fields['car.name']}
+            autoFocus
+          />
           <TextInput
             label="Model year"
             inputMode="numeric"
@@ -72,22 +91,54 @@ export function BookInPage() {
           <TextInput label="Its own engine" value={v.ownEngine} onChange={set('ownEngine')} />
           <TextInput label="Customer" value={v.customer} onChange={set('customer')} error={fields['customer']} />
           <TextInput label="Telephone" type="tel" value={v.phone} onChange={set('phone')} />
-          <TextInput label="Promised for" type="date" value={v.promised} onChange={set('promised')} error={fields['promised']} />
+          <TextInput
+            label="Promised for"
+            type="date"
+            value={v.promised}
+            onChange={set('promised')}
+            error={fields['promised']}
+          />
           <Select
             label="Stands in"
-            data={[{ value: '', label: 'Yard' }, ...(me.data?.shop?.bays ?? []).map((b) => ({ value: b, label: `Bay ${b}` }))]}
+            data={[
+              { value: '', label: 'Yard' },
+              ...(me.data?.shop?.bays ?? []).map((b) => ({ value: b, label: `Bay ${b}` })),
+            ]}
             value={v.bay}
             onChange={(bay) => setV({ ...v, bay: bay ?? '' })}
           />
         </div>
         {wrong && (
           <div className="notice ochre-notice" style={{ marginTop: 10 }}>
-            <Checkbox label="The plate really says so" checked={waive} onChange={(e) => setWaive(e.currentTarget.checked)} />
-            {waive && <TextInput label="Who looked, and at what" value={why} onChange={(e) => setWhy(e.currentTarget.value)} mt="xs" />}
+            <Checkbox
+              label="The plate really says so"
+              checked={waive}
+              onChange={(e) => setWaive(e.currentTarget.checked)}
+            />
+            {waive && (
+              <TextInput
+                label="Who looked, and at what"
+                value={why}
+                onChange={(e) => setWhy(e.currentTarget.value)}
+                mt="xs"
+              />
+            )}
           </div>
         )}
-        <Textarea label="What the customer wants" value={v.wish} onChange={set('wish')} error={fields['wish']} mt="sm" />
-        <Textarea label="Faults at arrival" value={v.faults} onChange={set('faults')} error={fields['faults']} mt="sm" />
+        <Textarea
+          label="What the customer wants"
+          value={v.wish}
+          onChange={set('wish')}
+          error={fields['wish']}
+          mt="sm"
+        />
+        <Textarea
+          label="Faults at arrival"
+          value={v.faults}
+          onChange={set('faults')}
+          error={fields['faults']}
+          mt="sm"
+        />
         {booking.isError && (
           <p role="alert" className="oxide" style={{ marginTop: 10 }}>
             {sentenceOf(booking.error)}

@@ -30,8 +30,18 @@ function Wish() {
         {check && <span className={check.state === 'wrong' ? 'oxide' : 'quiet'}>{check.sentence}</span>}
       </p>
       <div className="grid-2" style={{ marginTop: 8 }}>
-        <Textarea label="What the customer wants" value={wish} onChange={(e) => setWish(e.currentTarget.value)} disabled={!mayWrite} />
-        <Textarea label="Faults at arrival" value={faults} onChange={(e) => setFaults(e.currentTarget.value)} disabled={!mayWrite} />
+        <Textarea
+          label="What the customer wants"
+          value={wish}
+          onChange={(e) => setWish(e.currentTarget.value)}
+          disabled={!mayWrite}
+        />
+        <Textarea
+          label="Faults at arrival"
+          value={faults}
+          onChange={(e) => setFaults(e.currentTarget.value)}
+          disabled={!mayWrite}
+        />
       </div>
       <Trouble of={changing} />
       {changed && (
@@ -53,18 +63,33 @@ function Candidates() {
   const [pricing, setPricing] = useState<{ id: string; cost: string }>();
   const [adding, setAdding] = useState(false);
   const units = sheet.units.filter((u) => u.role === 'candidate' || u.role === 'engine');
-  const facts = useQueries({ queries: units.map((u) => ({ queryKey: keys.unitFacts(u.id), queryFn: () => call(unitFacts, { params: { unitId: u.id } }) })) });
+  const facts = useQueries({
+    queries: units.map((u) => ({
+      queryKey: keys.unitFacts(u.id),
+      queryFn: () => call(unitFacts, { params: { unitId: u.id } }),
+    })),
+  });
   const choosing = useMutation({
     mutationFn: async (unitId: string) => {
       const now = units.find((u) => u.role === 'engine');
       if (now)
         await call(moveUnit, {
           params: { unitId: now.id },
-          body: { commandId: newId(), place: now.place, job: { jobId: sheet.job.id, role: 'candidate' }, leaveJobId: sheet.job.id },
+          body: {
+            commandId: newId(),
+            place: now.place,
+            job: { jobId: sheet.job.id, role: 'candidate' },
+            leaveJobId: sheet.job.id,
+          },
         });
       return call(moveUnit, {
         params: { unitId },
-        body: { commandId: newId(), place: units.find((u) => u.id === unitId)!.place, job: { jobId: sheet.job.id, role: 'engine' }, leaveJobId: sheet.job.id },
+        body: {
+          commandId: newId(),
+          place: units.find((u) => u.id === unitId)!.place,
+          job: { jobId: sheet.job.id, role: 'engine' },
+          leaveJobId: sheet.job.id,
+        },
       });
     },
     onSuccess: () => client.invalidateQueries({ queryKey: keys.job(sheet.job.id) }),
@@ -79,10 +104,19 @@ function Candidates() {
   const rows = compareCandidates(
     car,
     outgoing,
-    units.map((u, i) => ({ unitId: u.id, name: u.name, facts: new Map((facts[i]?.data?.facts ?? []).map((f) => [f.factId, f])), cost: prices[u.id]?.cost })),
+    units.map((u, i) => ({
+      unitId: u.id,
+      name: u.name,
+      facts: new Map((facts[i]?.data?.facts ?? []).map((f) => [f.factId, f])),
+      cost: prices[u.id]?.cost,
+    })),
   );
   const figure = (value: number | undefined, unit: string, sign = false): React.ReactNode =>
-    value === undefined ? <span className="quiet">not known</span> : `${sign && value > 0 ? '+' : ''}${value.toFixed(0)} ${unit}`;
+    value === undefined ? (
+      <span className="quiet">not known</span>
+    ) : (
+      `${sign && value > 0 ? '+' : ''}${value.toFixed(0)} ${unit}`
+    );
   return (
     <div className="panel">
       <div className="bench-head">
@@ -119,11 +153,19 @@ function Candidates() {
                     </td>
                     <td className="num">{figure(r.powerKw, 'kW')}</td>
                     <td className="num">{figure(r.massChangeKg, 'kg', true)}</td>
-                    <td className={`num ${(r.lengthSpareMm ?? 0) < 0 ? 'oxide' : ''}`}>{figure(r.lengthSpareMm, 'mm')}</td>
-                    <td className={`num ${(r.widthSpareMm ?? 0) < 0 ? 'oxide' : ''}`}>{figure(r.widthSpareMm, 'mm')}</td>
+                    <td className={`num ${(r.lengthSpareMm ?? 0) < 0 ? 'oxide' : ''}`}>
+                      {figure(r.lengthSpareMm, 'mm')}
+                    </td>
+                    <td className={`num ${(r.widthSpareMm ?? 0) < 0 ? 'oxide' : ''}`}>
+                      {figure(r.widthSpareMm, 'mm')}
+                    </td>
                     <td style={{ whiteSpace: 'nowrap' }}>
                       {(['bolts-up', 'adapt', 'clash', 'not-measured'] as const).map((w) => (
-                        <span key={w} title={w.replace('-', ' ')} style={{ display: 'inline-flex', gap: 3, marginRight: 5, alignItems: 'center' }}>
+                        <span
+                          key={w}
+                          title={w.replace('-', ' ')}
+                          style={{ display: 'inline-flex', gap: 3, marginRight: 5, alignItems: 'center' }}
+                        >
                           <VerdictMark word={w} />
                           {r.counts[w]}
                           <span className="skip">{w.replace('-', ' ')}</span>
@@ -137,7 +179,11 @@ function Candidates() {
                           onSubmit={(e) => {
                             e.preventDefault();
                             put.mutate(
-                              { kind: 'candidate', key: r.unitId, data: { ...prices[r.unitId], cost: Number(pricing.cost) } },
+                              {
+                                kind: 'candidate',
+                                key: r.unitId,
+                                data: { ...prices[r.unitId], cost: Number(pricing.cost) },
+                              },
                               { onSuccess: () => setPricing(undefined) },
                             );
                           }}
@@ -220,7 +266,12 @@ function AskFirst() {
       <ul className="rows">
         {asked.map(([id, lines]) => (
           <li key={id}>
-            <button type="button" className="row-button stacks" style={columns('minmax(140px, 0.7fr) minmax(0, 1.6fr) 96px')} onClick={() => setOpen(id)}>
+            <button
+              type="button"
+              className="row-button stacks"
+              style={columns('minmax(140px, 0.7fr) minmax(0, 1.6fr) 96px')}
+              onClick={() => setOpen(id)}
+            >
               <b>{factDef(id).label}</b>
               <span className="quiet">{factDef(id).howTo}</span>
               <span className="ochre" style={{ textAlign: 'right' }}>

@@ -15,21 +15,37 @@ function Card({ unit }: { unit: Unit }) {
   const client = useQueryClient();
   const { mayWrite } = useRights();
   const [place, setPlace] = useState(unit.place);
-  const facts = useQuery({ queryKey: keys.unitFacts(unit.id), queryFn: () => call(unitFacts, { params: { unitId: unit.id } }) });
+  const facts = useQuery({
+    queryKey: keys.unitFacts(unit.id),
+    queryFn: () => call(unitFacts, { params: { unitId: unit.id } }),
+  });
   const records = facts.data?.records ?? [];
   const found = records.filter((r) => r.kind === 'finding');
   const tests = records.filter((r) => r.kind === 'sheet' || r.kind === 'torque');
   const moving = useMutation({
     mutationFn: (leaveJobId: string | undefined) =>
-      call(moveUnit, { params: { unitId: unit.id }, body: { commandId: newId(), place, job: null, ...(leaveJobId ? { leaveJobId } : {}) } }),
+      call(moveUnit, {
+        params: { unitId: unit.id },
+        body: { commandId: newId(), place, job: null, ...(leaveJobId ? { leaveJobId } : {}) },
+      }),
     onSuccess: () => client.invalidateQueries({ queryKey: keys.units() }),
   });
   return (
     <div className="card-open">
       <div className="row-actions" style={{ marginTop: 0, alignItems: 'end' }}>
-        <TextInput label="Where it is" value={place} onChange={(e) => setPlace(e.currentTarget.value)} disabled={!mayWrite} />
+        <TextInput
+          label="Where it is"
+          value={place}
+          onChange={(e) => setPlace(e.currentTarget.value)}
+          disabled={!mayWrite}
+        />
         {mayWrite && (
-          <Button variant="default" onClick={() => moving.mutate(undefined)} disabled={place.trim() === '' || place === unit.place} loading={moving.isPending}>
+          <Button
+            variant="default"
+            onClick={() => moving.mutate(undefined)}
+            disabled={place.trim() === '' || place === unit.place}
+            loading={moving.isPending}
+          >
             It is there now
           </Button>
         )}
@@ -47,7 +63,8 @@ function Card({ unit }: { unit: Unit }) {
         <ul className="rows">
           {found.map((r) => (
             <li key={r.key} style={{ padding: '6px 0' }}>
-              <b>{r.data.what}</b> <span className={`tag ${r.data.settled ? 'teal' : 'ochre'}`}>{r.data.settled ? 'Settled' : 'Open'}</span>{' '}
+              <b>{r.data.what}</b>{' '}
+              <span className={`tag ${r.data.settled ? 'teal' : 'ochre'}`}>{r.data.settled ? 'Settled' : 'Open'}</span>{' '}
               <span className="quiet">
                 {r.by}, {dayWords(r.at)}
               </span>
@@ -57,10 +74,13 @@ function Card({ unit }: { unit: Unit }) {
       )}
       {tests.length > 0 && (
         <p className="quiet">
-          {tests.filter((r) => r.kind === 'sheet').length} measured places and {tests.filter((r) => r.kind === 'torque').length} torques hang on it.
+          {tests.filter((r) => r.kind === 'sheet').length} measured places and{' '}
+          {tests.filter((r) => r.kind === 'torque').length} torques hang on it.
         </p>
       )}
-      {facts.data?.facts.length === 0 && <p className="quiet">Nothing yet. Facts typed on a job hang on the unit and go with it.</p>}
+      {facts.data?.facts.length === 0 && (
+        <p className="quiet">Nothing yet. Facts typed on a job hang on the unit and go with it.</p>
+      )}
       <table className="data">
         <tbody>
           {(facts.data?.facts ?? []).map((f) => (
@@ -78,7 +98,13 @@ function Card({ unit }: { unit: Unit }) {
   );
 }
 
-const kindWords: Record<UnitKind, string> = { car: 'Cars', engine: 'Engines', gearbox: 'Gearboxes', computer: 'Computers', loom: 'Looms' };
+const kindWords: Record<UnitKind, string> = {
+  car: 'Cars',
+  engine: 'Engines',
+  gearbox: 'Gearboxes',
+  computer: 'Computers',
+  loom: 'Looms',
+};
 
 function UnitRow({ unit: u, open, toggle }: { unit: Unit; open: boolean; toggle: () => void }) {
   return (
@@ -95,7 +121,11 @@ function UnitRow({ unit: u, open, toggle }: { unit: Unit; open: boolean; toggle:
           <b>{u.name}</b> <span className="quiet mono">{u.identity}</span>
         </span>
         <span>{u.place}</span>
-        <span className="quiet">{u.jobs.length === 0 ? 'on no job' : u.jobs.map((j) => `job ${j.number} as ${j.role.replaceAll('-', ' ')}`).join(', ')}</span>
+        <span className="quiet">
+          {u.jobs.length === 0
+            ? 'on no job'
+            : u.jobs.map((j) => `job ${j.number} as ${j.role.replaceAll('-', ' ')}`).join(', ')}
+        </span>
       </button>
       {open && (
         <>
@@ -120,7 +150,8 @@ export function UnitsPage() {
   const open = params.get('open');
   const units = useInfiniteQuery({
     queryKey: keys.units({ q, kind }),
-    queryFn: ({ pageParam, signal }) => call(listUnits, { query: { q, ...(kind ? { kind } : {}), ...(pageParam ? { after: pageParam } : {}) }, signal }),
+    queryFn: ({ pageParam, signal }) =>
+      call(listUnits, { query: { q, ...(kind ? { kind } : {}), ...(pageParam ? { after: pageParam } : {}) }, signal }),
     initialPageParam: '',
     getNextPageParam: (page) => (page.more ? page.units.at(-1)?.id : undefined),
     placeholderData: keepPreviousData,
@@ -129,7 +160,11 @@ export function UnitsPage() {
   // A unit that a link opens may be far down the list: it is read by itself.
   const shown = units.data?.pages.flatMap((p) => p.units) ?? [];
   const apart = open !== null && units.data !== undefined && !shown.some((u) => u.id === open);
-  const linked = useQuery({ queryKey: keys.unit(open ?? ''), queryFn: () => call(readUnit, { params: { unitId: open! } }), enabled: apart });
+  const linked = useQuery({
+    queryKey: keys.unit(open ?? ''),
+    queryFn: () => call(readUnit, { params: { unitId: open! } }),
+    enabled: apart,
+  });
   if (units.isPending)
     return (
       <div className="page">
@@ -157,7 +192,12 @@ export function UnitsPage() {
         <h1>Units</h1>
         <span className="quiet">Facts and findings hang on the unit, not on the car it sits in.</span>
         <span className="right">
-          <TextInput aria-label="Find a unit" placeholder="Find a unit" value={typed} onChange={(e) => setTyped(e.currentTarget.value)} />
+          <TextInput
+            aria-label="Find a unit"
+            placeholder="Find a unit"
+            value={typed}
+            onChange={(e) => setTyped(e.currentTarget.value)}
+          />
         </span>
       </div>
       <div className="counts">
@@ -178,7 +218,9 @@ export function UnitsPage() {
           <UnitRow key={u.id} unit={u} open={open === u.id} toggle={() => set({ open: open === u.id ? null : u.id })} />
         ))}
       </ul>
-      {rows.length === 0 && <p className="quiet">No unit has these words. Look under another kind, or clear the search.</p>}
+      {rows.length === 0 && (
+        <p className="quiet">No unit has these words. Look under another kind, or clear the search.</p>
+      )}
       {units.hasNextPage && (
         <div className="row-actions">
           <Button variant="default" loading={units.isFetchingNextPage} onClick={() => void units.fetchNextPage()}>

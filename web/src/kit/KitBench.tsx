@@ -57,7 +57,12 @@ function KitCard({ line, record }: { line: KitLine; record: KitRecord | undefine
             put.mutate({
               kind: 'kit',
               key: line.def.id,
-              data: { status: v.status, options: v.options || undefined, note: v.note || undefined, ...(price?.ok ? { price: price.measure.value } : {}) },
+              data: {
+                status: v.status,
+                options: v.options || undefined,
+                note: v.note || undefined,
+                ...(price?.ok ? { price: price.measure.value } : {}),
+              },
             });
           }}
         >
@@ -68,9 +73,17 @@ function KitCard({ line, record }: { line: KitLine; record: KitRecord | undefine
               value={v.status}
               onChange={(s) => setV({ ...v, status: s ?? 'wanted' })}
             />
-            <TextInput label="Exact options" value={v.options} onChange={(e) => setV({ ...v, options: e.currentTarget.value })} />
+            <TextInput
+              label="Exact options"
+              value={v.options}
+              onChange={(e) => setV({ ...v, options: e.currentTarget.value })}
+            />
             <MeasuredInput label="Paid" unit="" value={v.price} onChange={(t) => setV({ ...v, price: t })} />
-            <TextInput label={v.status === 'not-needed' ? 'Why not' : 'Note'} value={v.note} onChange={(e) => setV({ ...v, note: e.currentTarget.value })} />
+            <TextInput
+              label={v.status === 'not-needed' ? 'Why not' : 'Note'}
+              value={v.note}
+              onChange={(e) => setV({ ...v, note: e.currentTarget.value })}
+            />
           </div>
           {ordering && <p className="oxide">Not to be ordered yet: {stops.join('; ')}.</p>}
           <Trouble of={put} />
@@ -78,7 +91,9 @@ function KitCard({ line, record }: { line: KitLine; record: KitRecord | undefine
             <Button
               type="submit"
               loading={put.isPending}
-              disabled={ordering || (price !== undefined && !price.ok) || (v.status === 'not-needed' && v.note.trim() === '')}
+              disabled={
+                ordering || (price !== undefined && !price.ok) || (v.status === 'not-needed' && v.note.trim() === '')
+              }
             >
               Save
             </Button>
@@ -101,13 +116,17 @@ export default function KitBench() {
   const systems = [...new Set(shown.map((l) => l.def.system))];
   const inPlan = new Set(plan.kit.map((l) => l.def.id));
   const dropped = Object.entries(records).filter(([id]) => !inPlan.has(id));
-  const sum = needed.reduce((s, l) => s + (records[l.def.id]?.status === 'not-needed' ? 0 : (records[l.def.id]?.price ?? l.def.price[1] ?? 0)), 0);
+  const sum = needed.reduce(
+    (s, l) => s + (records[l.def.id]?.status === 'not-needed' ? 0 : (records[l.def.id]?.price ?? l.def.price[1] ?? 0)),
+    0,
+  );
   return (
     <>
       <div className="bench-head">
         <h2>Kit</h2>
         <span className="quiet">
-          {needed.length} lines, about <span className="mono">{sum.toFixed(0)}</span> in neutral units (paid, else likely)
+          {needed.length} lines, about <span className="mono">{sum.toFixed(0)}</span> in neutral units (paid, else
+          likely)
         </span>
       </div>
       <div className="counts">

@@ -10,10 +10,21 @@ import { exactWords, FormModal, timeWords, withDayWords } from '../ui/index.ts';
 import { faceOf } from './faces.ts';
 
 /** The words that count now: the last correction, or what was written. */
-export const wordingOf = (entry: LogEntry): string => entry.marks.findLast((m) => m.kind === 'corrected')?.text ?? entry.text;
+export const wordingOf = (entry: LogEntry): string =>
+  entry.marks.findLast((m) => m.kind === 'corrected')?.text ?? entry.text;
 const isOut = (entry: LogEntry): boolean => entry.marks.some((m) => m.kind === 'struck' || m.kind === 'undone');
 
-function MarkForm({ jobId, entry, kind, close }: { jobId: string; entry: LogEntry; kind: 'corrected' | 'struck'; close: () => void }) {
+function MarkForm({
+  jobId,
+  entry,
+  kind,
+  close,
+}: {
+  jobId: string;
+  entry: LogEntry;
+  kind: 'corrected' | 'struck';
+  close: () => void;
+}) {
   const client = useQueryClient();
   const [text, setText] = useState(kind === 'corrected' ? wordingOf(entry) : '');
   const marking = useMutation({
@@ -39,7 +50,12 @@ function MarkForm({ jobId, entry, kind, close }: { jobId: string; entry: LogEntr
       close={close}
     >
       <p className="quiet">The earlier wording stays readable, with who changed it and when.</p>
-      <TextInput label={kind === 'corrected' ? 'How it should read' : 'Why'} value={text} onChange={(e) => setText(e.currentTarget.value)} data-autofocus />
+      <TextInput
+        label={kind === 'corrected' ? 'How it should read' : 'Why'}
+        value={text}
+        onChange={(e) => setText(e.currentTarget.value)}
+        data-autofocus
+      />
     </FormModal>
   );
 }
@@ -84,12 +100,15 @@ export function EntryLine({
           <span className="face" title={face.word} aria-hidden="true">
             <face.Icon size={15} />
           </span>
-          <b title={entry.by}>{entry.initials}</b> {out ? <s>{withDayWords(wordingOf(entry))}</s> : <Words text={hit ?? wordingOf(entry)} />}
+          <b title={entry.by}>{entry.initials}</b>{' '}
+          {out ? <s>{withDayWords(wordingOf(entry))}</s> : <Words text={hit ?? wordingOf(entry)} />}
           {entry.data['pending'] === true && <span className="tag ochre">waits to be sent</span>}
           {entry.receivedAt && <span className="quiet"> sent {timeWords(entry.receivedAt)}</span>}
           {corrected && <span className="quiet"> corrected</span>}
         </button>
-        {photo && !out && <img className="book-thumb" src={photoPath(photo, 'thumb')} alt={entry.text} loading="lazy" />}
+        {photo && !out && (
+          <img className="book-thumb" src={photoPath(photo, 'thumb')} alt={entry.text} loading="lazy" />
+        )}
         {open && (
           <div className="entry-more">
             <p className="quiet">
@@ -98,7 +117,8 @@ export function EntryLine({
             {entry.marks.length > 0 && <p className="quiet">Written: {entry.text}</p>}
             {entry.marks.map((m, i) => (
               <p key={i} className="quiet">
-                {m.kind === 'corrected' ? `Corrected: ${m.text}` : m.kind === 'struck' ? `Struck: ${m.text}` : 'Undone'} ({m.by}, {exactWords(m.at)})
+                {m.kind === 'corrected' ? `Corrected: ${m.text}` : m.kind === 'struck' ? `Struck: ${m.text}` : 'Undone'}{' '}
+                ({m.by}, {exactWords(m.at)})
               </p>
             ))}
             <div className="row-actions">

@@ -15,7 +15,13 @@ export function History({ jobId, about, title }: { jobId: string; about: string;
   });
   return (
     <div className="history">
-      <button type="button" className="plain-button small bare" aria-expanded={open} aria-label={`History: ${title}`} onClick={() => setOpen(!open)}>
+      <button
+        type="button"
+        className="plain-button small bare"
+        aria-expanded={open}
+        aria-label={`History: ${title}`}
+        onClick={() => setOpen(!open)}
+      >
         History
       </button>
       {open && (
@@ -23,7 +29,12 @@ export function History({ jobId, about, title }: { jobId: string; about: string;
           <Trouble of={lines} />
           {lines.data?.entries.length === 0 && <p className="quiet">Nothing is written about it yet.</p>}
           {lines.data?.entries.map((entry) => (
-            <EntryLine key={entry.id} jobId={jobId} entry={entry} lead={<span className="quiet mono">{dayWords(entry.at)} </span>} />
+            <EntryLine
+              key={entry.id}
+              jobId={jobId}
+              entry={entry}
+              lead={<span className="quiet mono">{dayWords(entry.at)} </span>}
+            />
           ))}
         </div>
       )}

@@ -14,7 +14,17 @@ import { today } from '../ui/index.ts';
 import { PhotoButton } from './PhotoButton.tsx';
 
 /** Kinds of line that do not name by themselves what they belong to. */
-const belongsSomewhere = new Set<LineDraft['kind']>(['note', 'finding', 'hold', 'provisional', 'fluid', 'tried', 'decision', 'ask', 'bag']);
+const belongsSomewhere = new Set<LineDraft['kind']>([
+  'note',
+  'finding',
+  'hold',
+  'provisional',
+  'fluid',
+  'tried',
+  'decision',
+  'ask',
+  'bag',
+]);
 
 /** A line of the book as the device writes it, until the server's own stands there. */
 function pendingEntry(line: string, person: { id: string; name: string; initials: string }): LogEntry {
@@ -65,7 +75,11 @@ export function LogBar() {
       };
       const before = client.getQueryData(keys.job(jobId));
       const restore = (): unknown => client.setQueryData(keys.job(jobId), before);
-      return command(writeLog, { params: { jobId }, body }, { label: 'line written', jobId, commandId: commandId.current, offline, restore });
+      return command(
+        writeLog,
+        { params: { jobId }, body },
+        { label: 'line written', jobId, commandId: commandId.current, offline, restore },
+      );
     },
     onSuccess: () => {
       setLine('');
@@ -122,7 +136,12 @@ export function LogBar() {
             {broken && <span className="mono broken-words"> {line.slice(broken.from, broken.to)}</span>}
           </span>
           {draft && belongsTo && (
-            <button type="button" className="about-chip" title="It belongs to this. Tap if it does not." onClick={() => setAbout('none')}>
+            <button
+              type="button"
+              className="about-chip"
+              title="It belongs to this. Tap if it does not."
+              onClick={() => setAbout('none')}
+            >
               belongs to: {belongsTo.title.split(/[:,;]/)[0]} ✕
             </button>
           )}

@@ -28,12 +28,27 @@ function withDays(entries: readonly { entry: LogEntry; hit?: string }[]): Row[] 
   return rows;
 }
 
-function Filters({ filter, set, search, setSearch }: { filter: BookFilter; set: (f: BookFilter) => void; search: string; setSearch: (s: string) => void }) {
+function Filters({
+  filter,
+  set,
+  search,
+  setSearch,
+}: {
+  filter: BookFilter;
+  set: (f: BookFilter) => void;
+  search: string;
+  setSearch: (s: string) => void;
+}) {
   const crew = useCrew().data?.crew ?? [];
   const choose = (name: keyof BookFilter) => (value: string | null) => set({ ...filter, [name]: value ?? '' });
   return (
     <div className="book-filters">
-      <TextInput aria-label="Search this book" placeholder="Search words" value={search} onChange={(e) => setSearch(e.currentTarget.value)} />
+      <TextInput
+        aria-label="Search this book"
+        placeholder="Search words"
+        value={search}
+        onChange={(e) => setSearch(e.currentTarget.value)}
+      />
       <Select
         aria-label="Kind"
         placeholder="Every kind"
@@ -80,7 +95,8 @@ function Foot() {
           .slice(0, 3)
           .map((p) => p.title)
           .join(', ')}
-        {provisional.length > 3 ? ` and ${provisional.length - 3} more` : ''}. Ends before <b>{provisional[0]!.forbiddenAt.toLowerCase()}</b>.
+        {provisional.length > 3 ? ` and ${provisional.length - 3} more` : ''}. Ends before{' '}
+        <b>{provisional[0]!.forbiddenAt.toLowerCase()}</b>.
       </span>
     );
   if (next)
@@ -105,7 +121,12 @@ export function Logbook({ shut }: { shut: boolean }) {
   const found = useFound(q, jobId);
   const searching = q.length >= 2;
   const rows = useMemo(
-    () => withDays(searching ? (found.data?.hits ?? []).toReversed().map((h) => ({ entry: h, hit: h.hit })) : book.entries.map((entry) => ({ entry }))),
+    () =>
+      withDays(
+        searching
+          ? (found.data?.hits ?? []).toReversed().map((h) => ({ entry: h, hit: h.hit }))
+          : book.entries.map((entry) => ({ entry })),
+      ),
     [searching, found.data, book.entries],
   );
   const box = useRef<HTMLDivElement>(null);
@@ -176,11 +197,18 @@ export function Logbook({ shut }: { shut: boolean }) {
         onScroll={(e) => e.currentTarget.scrollTop < 400 && earlier()}
       >
         {!searching && book.more && (
-          <button type="button" className="plain-button small bare book-earlier" disabled={book.loading} onClick={earlier}>
+          <button
+            type="button"
+            className="plain-button small bare book-earlier"
+            disabled={book.loading}
+            onClick={earlier}
+          >
             {book.loading ? 'Reading' : 'Earlier'}
           </button>
         )}
-        {narrowed && rows.length === 0 && !book.loading && !found.isFetching && <p className="quiet">No line like that.</p>}
+        {narrowed && rows.length === 0 && !book.loading && !found.isFetching && (
+          <p className="quiet">No line like that.</p>
+        )}
         <div style={{ height: virtual.getTotalSize(), position: 'relative' }}>
           {virtual.getVirtualItems().map((item) => {
             const row = rows[item.index]!;
@@ -194,7 +222,12 @@ export function Logbook({ shut }: { shut: boolean }) {
                 {'day' in row ? (
                   <div className="book-day">{row.day}</div>
                 ) : (
-                  <EntryLine jobId={jobId} entry={row.entry} {...(row.hit ? { hit: row.hit } : {})} showAbout={(about) => setFilter({ about })} />
+                  <EntryLine
+                    jobId={jobId}
+                    entry={row.entry}
+                    {...(row.hit ? { hit: row.hit } : {})}
+                    showAbout={(about) => setFilter({ about })}
+                  />
                 )}
               </div>
             );

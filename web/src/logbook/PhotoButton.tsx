@@ -13,7 +13,17 @@ const words: Record<Upload['state'], string> = {
 };
 
 /** From camera or file, several at once, with progress and cancel. */
-export function PhotoButton({ jobId, about, label = 'Photo', big = false }: { jobId: string; about?: string; label?: string; big?: boolean }) {
+export function PhotoButton({
+  jobId,
+  about,
+  label = 'Photo',
+  big = false,
+}: {
+  jobId: string;
+  about?: string;
+  label?: string;
+  big?: boolean;
+}) {
   const picker = useRef<HTMLInputElement>(null);
   const { uploads, add, again, cancel, clear } = useUploads(jobId);
   const under = uploads.filter((u) => u.state === 'waits' || u.state === 'sending').length;

@@ -44,7 +44,16 @@ function OnePhoto({ photoId, photo }: { photoId: string; photo: Photo }) {
   };
   return (
     <div className="photo-open">
-      <PinnedPhoto photoId={photoId} photo={photo} pins={pins} mode={mode} spot={spot} onSpot={setSpot} at={at} onPin={setAt} />
+      <PinnedPhoto
+        photoId={photoId}
+        photo={photo}
+        pins={pins}
+        mode={mode}
+        spot={spot}
+        onSpot={setSpot}
+        at={at}
+        onPin={setAt}
+      />
       <div className="photo-side">
         <form
           className="row-actions"
@@ -70,7 +79,8 @@ function OnePhoto({ photoId, photo }: { photoId: string; photo: Photo }) {
         </form>
         <p className="quiet">
           {photo.by}, {photo.at ? `${dayWords(photo.at)} ${timeWords(photo.at)}` : ''}
-          {photo.about ? `, on ${titleOf(photo.about).split(/[:,;]/)[0]}` : ''}. <a href={photoPath(photoId, 'original')}>The original</a>
+          {photo.about ? `, on ${titleOf(photo.about).split(/[:,;]/)[0]}` : ''}.{' '}
+          <a href={photoPath(photoId, 'original')}>The original</a>
         </p>
         {mayWrite && (
           <div className="counts">
@@ -133,8 +143,14 @@ function OnePhoto({ photoId, photo }: { photoId: string; photo: Photo }) {
         <ol className="pin-list">
           {pins.map(([key, p]) => (
             <li key={key} className={at === key ? 'at' : ''}>
-              <button type="button" className="pin-row" onClick={() => setAt(at === key ? undefined : key)} aria-pressed={at === key}>
-                <span className="pin-number">{p.number}</span> <span className="tag">{pinSortWords[p.sort]}</span> {p.text}
+              <button
+                type="button"
+                className="pin-row"
+                onClick={() => setAt(at === key ? undefined : key)}
+                aria-pressed={at === key}
+              >
+                <span className="pin-number">{p.number}</span> <span className="tag">{pinSortWords[p.sort]}</span>{' '}
+                {p.text}
               </button>
               {mayWrite && (
                 <button
@@ -177,7 +193,11 @@ export default function PhotosBench() {
           </span>
         )}
       </div>
-      {photos.length === 0 && <Empty title="No photo yet">Take one from here, from the log bar or from My bench. Pins on it make it a map of bolts.</Empty>}
+      {photos.length === 0 && (
+        <Empty title="No photo yet">
+          Take one from here, from the log bar or from My bench. Pins on it make it a map of bolts.
+        </Empty>
+      )}
       {one && !isPending(one) && <OnePhoto key={open} photoId={open} photo={one} />}
       <ul className="photo-grid">
         {photos.map(([id, p]) => (
@@ -188,9 +208,15 @@ export default function PhotosBench() {
               onClick={() => setParams(id === open ? {} : { photo: id }, { replace: true })}
               aria-label={`Photo: ${p.caption || 'no words yet'}`}
             >
-              {isPending(p) ? <span className="quiet">waits to be sent</span> : <img src={photoPath(id, 'thumb')} alt="" loading="lazy" />}
+              {isPending(p) ? (
+                <span className="quiet">waits to be sent</span>
+              ) : (
+                <img src={photoPath(id, 'thumb')} alt="" loading="lazy" />
+              )}
               <span className="photo-caption">{p.caption || <span className="quiet">no words yet</span>}</span>
-              {pins.some((x) => x.photoId === id) && <span className="tag teal">{pins.filter((x) => x.photoId === id).length} pins</span>}
+              {pins.some((x) => x.photoId === id) && (
+                <span className="tag teal">{pins.filter((x) => x.photoId === id).length} pins</span>
+              )}
             </button>
           </li>
         ))}

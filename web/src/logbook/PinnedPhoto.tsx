@@ -6,9 +6,20 @@ export type Pin = RecordData<'pin'>;
 /** A place on the photo, in shares of width and height; with a second point, an arrow. */
 export type Spot = Pick<Pin, 'x' | 'y' | 'toX' | 'toY'>;
 
-export const pinSortWords: Record<Pin['sort'], string> = { bag: 'bag of bolts', part: 'part', finding: 'finding', measurement: 'measurement', note: 'note' };
+export const pinSortWords: Record<Pin['sort'], string> = {
+  bag: 'bag of bolts',
+  part: 'part',
+  finding: 'finding',
+  measurement: 'measurement',
+  note: 'note',
+};
 
-const keySteps: Record<string, readonly [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+const keySteps: Record<string, readonly [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
 const clamp = (n: number): number => Math.min(1, Math.max(0, n));
 
 /** The photo with its numbered pins and arrows; in a mode of setting, a tap or the arrow keys choose the place. */
@@ -41,7 +52,15 @@ export function PinnedPhoto({
   const setting = mode !== 'look';
   const arrow = (p: Spot, key: string) =>
     p.toX !== undefined && p.toY !== undefined ? (
-      <line key={key} x1={p.x * w} y1={p.y * h} x2={p.toX * w} y2={p.toY * h} markerEnd="url(#tip)" className="pin-arrow" />
+      <line
+        key={key}
+        x1={p.x * w}
+        y1={p.y * h}
+        x2={p.toX * w}
+        y2={p.toY * h}
+        markerEnd="url(#tip)"
+        className="pin-arrow"
+      />
     ) : null;
   return (
     <div
@@ -58,7 +77,11 @@ export function PinnedPhoto({
       onKeyDown={(e) => {
         if (!setting) return;
         const step = keySteps[e.key];
-        if (step) setCross({ x: clamp(cross.x + step[0] * (e.shiftKey ? 0.1 : 0.02)), y: clamp(cross.y + step[1] * (e.shiftKey ? 0.1 : 0.02)) });
+        if (step)
+          setCross({
+            x: clamp(cross.x + step[0] * (e.shiftKey ? 0.1 : 0.02)),
+            y: clamp(cross.y + step[1] * (e.shiftKey ? 0.1 : 0.02)),
+          });
         else if (e.key === 'Enter') choose(cross);
         else return;
         e.preventDefault();
@@ -74,7 +97,10 @@ export function PinnedPhoto({
         {pins.map(([key, p]) => arrow(p, key))}
         {spot && arrow(spot, 'new')}
         {setting && (
-          <path className="cross" d={`M${cross.x * w - w * 0.03} ${cross.y * h} h${w * 0.06} M${cross.x * w} ${cross.y * h - w * 0.03} v${w * 0.06}`} />
+          <path
+            className="cross"
+            d={`M${cross.x * w - w * 0.03} ${cross.y * h} h${w * 0.06} M${cross.x * w} ${cross.y * h - w * 0.03} v${w * 0.06}`}
+          />
         )}
       </svg>
       {pins.map(([key, p]) => (

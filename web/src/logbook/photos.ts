@@ -18,7 +18,8 @@ export function useUploads(jobId: string) {
   const [uploads, setUploads] = useState<Upload[]>([]);
   const files = useRef(new Map<string, { file: File; photoId: string; about: string | undefined }>());
   const stop = useRef<AbortController>(undefined);
-  const set = (id: string, change: Partial<Upload>): void => setUploads((all) => all.map((u) => (u.id === id ? { ...u, ...change } : u)));
+  const set = (id: string, change: Partial<Upload>): void =>
+    setUploads((all) => all.map((u) => (u.id === id ? { ...u, ...change } : u)));
 
   const sendOne = async (id: string): Promise<void> => {
     const { file, photoId, about } = files.current.get(id)!;

@@ -41,7 +41,12 @@ export function useBook(jobId: string, latest: readonly LogEntry[], filter: Book
   const pages = useInfiniteQuery({
     queryKey: keys.book(jobId, filter, before ?? 'end'),
     queryFn: ({ pageParam, signal }) => {
-      const query = { ...filter, offset: offset(), limit: String(pageLines), ...(pageParam === undefined ? {} : { before: String(pageParam) }) };
+      const query = {
+        ...filter,
+        offset: offset(),
+        limit: String(pageLines),
+        ...(pageParam === undefined ? {} : { before: String(pageParam) }),
+      };
       return call(readLog, { params: { jobId }, query: query as never, signal });
     },
     initialPageParam: before,
@@ -68,7 +73,8 @@ export function useBook(jobId: string, latest: readonly LogEntry[], filter: Book
 export const useFound = (q: string, jobId: string | undefined) =>
   useQuery({
     queryKey: keys.bookSearch(jobId, q),
-    queryFn: ({ signal }) => call(searchLog, { query: { q, ...(jobId ? { jobId } : {}), limit: '60' as unknown as number }, signal }),
+    queryFn: ({ signal }) =>
+      call(searchLog, { query: { q, ...(jobId ? { jobId } : {}), limit: '60' as unknown as number }, signal }),
     enabled: q.trim().length >= 2,
     staleTime: 5000,
     gcTime: 60_000,

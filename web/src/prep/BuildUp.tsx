@@ -27,7 +27,11 @@ export function BuildUp() {
                 <p className="meta">
                   {step.how}. Why here: {step.why}
                 </p>
-                {status === 'held' && <p className="meta ochre">Held: after {heldBy.map((f) => byId.get(f)!.title.split(/[:,;]/)[0]).join('; ')}</p>}
+                {status === 'held' && (
+                  <p className="meta ochre">
+                    Held: after {heldBy.map((f) => byId.get(f)!.title.split(/[:,;]/)[0]).join('; ')}
+                  </p>
+                )}
                 {twoPeopleAt(id) && status !== 'done' && <p className="meta ochre">{twoPeopleAt(id)}</p>}
                 {step.caution && status !== 'done' && <p className="caution">{step.caution}</p>}
                 {status !== 'free' && status !== 'held' && tasks[id]?.at && (
@@ -39,7 +43,11 @@ export function BuildUp() {
               {mayWrite && (
                 <div className="actions">
                   {free && (
-                    <button type="button" className="plain-button small" onClick={() => put.mutate({ kind: 'task', key: id, data: { status: 'on-it' } })}>
+                    <button
+                      type="button"
+                      className="plain-button small"
+                      onClick={() => put.mutate({ kind: 'task', key: id, data: { status: 'on-it' } })}
+                    >
                       Start
                     </button>
                   )}
@@ -68,7 +76,9 @@ export function BuildUp() {
                       type="button"
                       className="plain-button small bare"
                       aria-label={`Not needed: ${step.title}`}
-                      onClick={() => put.mutate({ kind: 'task', key: id, data: { status: 'waived', note: 'not opened so far' } })}
+                      onClick={() =>
+                        put.mutate({ kind: 'task', key: id, data: { status: 'waived', note: 'not opened so far' } })
+                      }
                     >
                       Not needed
                     </button>

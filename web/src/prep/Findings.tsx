@@ -13,7 +13,11 @@ export function useFindings(): { key: string; on: UnitRole; data: FindingRecord 
   return sheet.records
     .filter((r) => r.kind === 'finding')
     .map((r) => ({ key: r.key, on: r.on ?? r.data['on'], data: r.data }))
-    .sort((a, b) => Number(Boolean(a.data.settled)) - Number(Boolean(b.data.settled)) || ((a.data.at ?? '') < (b.data.at ?? '') ? 1 : -1));
+    .sort(
+      (a, b) =>
+        Number(Boolean(a.data.settled)) - Number(Boolean(b.data.settled)) ||
+        ((a.data.at ?? '') < (b.data.at ?? '') ? 1 : -1),
+    );
 }
 
 function FindingForm({ lookedAt, close }: { lookedAt: string | undefined; close: () => void }) {
@@ -31,7 +35,12 @@ function FindingForm({ lookedAt, close }: { lookedAt: string | undefined; close:
       submit="Write it down"
       of={put}
       disabled={what.trim().length < 3}
-      onSubmit={() => put.mutate({ kind: 'finding', key, data: { on, what, follows, ...(lookedAt ? { lookedAt } : {}) }, revision: 0 }, { onSuccess: close })}
+      onSubmit={() =>
+        put.mutate(
+          { kind: 'finding', key, data: { on, what, follows, ...(lookedAt ? { lookedAt } : {}) }, revision: 0 },
+          { onSuccess: close },
+        )
+      }
       close={close}
     >
       {row && (
@@ -39,7 +48,12 @@ function FindingForm({ lookedAt, close }: { lookedAt: string | undefined; close:
           {row.how}. {row.means}.
         </p>
       )}
-      <Select label="On" data={roles.map(([value, label]) => ({ value, label }))} value={on} onChange={(r) => setOn(r ?? 'car')} />
+      <Select
+        label="On"
+        data={roles.map(([value, label]) => ({ value, label }))}
+        value={on}
+        onChange={(r) => setOn(r ?? 'car')}
+      />
       <TextInput label="What was found" value={what} onChange={(e) => setWhat(e.currentTarget.value)} data-autofocus />
       <TextInput label="What follows" value={follows} onChange={(e) => setFollows(e.currentTarget.value)} />
     </FormModal>
@@ -51,13 +65,20 @@ function Settle({ recordKey, record, close }: { recordKey: string; record: Findi
   const [how, setHow] = useState('');
   return (
     <Modal opened onClose={close} title={record.what}>
-      <TextInput label="How it was settled" value={how} onChange={(e) => setHow(e.currentTarget.value)} data-autofocus />
+      <TextInput
+        label="How it was settled"
+        value={how}
+        onChange={(e) => setHow(e.currentTarget.value)}
+        data-autofocus
+      />
       <Trouble of={put} />
       <div className="row-actions">
         <Button
           disabled={how.trim().length < 3}
           loading={put.isPending}
-          onClick={() => put.mutate({ kind: 'finding', key: recordKey, data: { ...record, settled: { how } } }, { onSuccess: close })}
+          onClick={() =>
+            put.mutate({ kind: 'finding', key: recordKey, data: { ...record, settled: { how } } }, { onSuccess: close })
+          }
         >
           Settled
         </Button>
@@ -77,7 +98,11 @@ export function Findings() {
   const settled = all.find((f) => f.key === settling);
   return (
     <>
-      {all.length === 0 && <Empty title="Nothing found yet">A finding hangs on the unit and goes with it, on whatever job it serves next.</Empty>}
+      {all.length === 0 && (
+        <Empty title="Nothing found yet">
+          A finding hangs on the unit and goes with it, on whatever job it serves next.
+        </Empty>
+      )}
       <ul className="rows">
         {all.map(({ key, on, data }) => (
           <li key={key} className="step">
@@ -86,7 +111,8 @@ export function Findings() {
             </span>
             <div>
               <p className="title">
-                <b>{data.what}</b> <span className={`tag ${data.settled ? 'teal' : 'ochre'}`}>{data.settled ? 'Settled' : 'Open'}</span>
+                <b>{data.what}</b>{' '}
+                <span className={`tag ${data.settled ? 'teal' : 'ochre'}`}>{data.settled ? 'Settled' : 'Open'}</span>
               </p>
               <p className="meta">
                 {nameOf(on)}, {data.by}, {data.at ? dayWords(data.at) : ''}
@@ -109,7 +135,12 @@ export function Findings() {
                     Open again
                   </button>
                 ) : (
-                  <button type="button" className="plain-button small" onClick={() => setSettling(key)} aria-label={`Settle: ${data.what}`}>
+                  <button
+                    type="button"
+                    className="plain-button small"
+                    onClick={() => setSettling(key)}
+                    aria-label={`Settle: ${data.what}`}
+                  >
                     Settle
                   </button>
                 )}

@@ -63,10 +63,18 @@ export default function PrepBench() {
           />
         )}
         {tab === 'look' && <Findings />}
-        {tab === 'variant' && <Table heads={['Feature', 'How to tell', 'What differs']} rows={variantFeatures.map((f) => [f.feature, f.tell, f.differs])} />}
+        {tab === 'variant' && (
+          <Table
+            heads={['Feature', 'How to tell', 'What differs']}
+            rows={variantFeatures.map((f) => [f.feature, f.tell, f.differs])}
+          />
+        )}
         {tab === 'transfer' && (
           <>
-            <Table heads={['Fate', 'For example', 'Closed when']} rows={fates.map((f) => [f.fate, f.examples, f.closesWhen])} />
+            <Table
+              heads={['Fate', 'For example', 'Closed when']}
+              rows={fates.map((f) => [f.fate, f.examples, f.closesWhen])}
+            />
             <h3 style={{ margin: '18px 0 6px' }}>What one change touches</h3>
             <Table heads={['If this changes', 'Then look at']} rows={knockOnChains.map((c) => [c.change, c.check])} />
           </>

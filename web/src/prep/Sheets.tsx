@@ -11,7 +11,13 @@ interface LimitsRecord {
   source: string;
 }
 
-const wordClass: Record<SheetWord, string> = { 'in-limits': 'teal', doubtful: 'ochre', 'out-of-limits': 'oxide', 'no-limit': '', 'not-read': '' };
+const wordClass: Record<SheetWord, string> = {
+  'in-limits': 'teal',
+  doubtful: 'ochre',
+  'out-of-limits': 'oxide',
+  'no-limit': '',
+  'not-read': '',
+};
 
 function PlaceForm({
   def,
@@ -28,12 +34,16 @@ function PlaceForm({
 }) {
   const put = usePut();
   const { sheet } = useJob();
-  const [revision] = useState(() => sheet.records.find((r) => r.kind === 'sheet' && r.key === `${def.id}:${place}`)?.revision ?? 0);
+  const [revision] = useState(
+    () => sheet.records.find((r) => r.kind === 'sheet' && r.key === `${def.id}:${place}`)?.revision ?? 0,
+  );
   const [typed, setTyped] = useState<Record<string, string>>(() => ({
     ...Object.fromEntries(Object.entries(record?.readings ?? {}).map(([k, v]) => [k, String(v)])),
     ...record?.typed,
   }));
-  const read = def.readings.map((r) => [r.key, typed[r.key]?.trim() ? parseMeasure(typed[r.key]!, def.unit) : undefined] as const);
+  const read = def.readings.map(
+    (r) => [r.key, typed[r.key]?.trim() ? parseMeasure(typed[r.key]!, def.unit) : undefined] as const,
+  );
   const readings = Object.fromEntries(read.flatMap(([key, m]) => (m?.ok ? [[key, m.measure.value]] : [])));
   const wrong = read.some(([, m]) => m && !m.ok);
   const verdict = judgeSheet(def.id, readings, limits);
@@ -46,7 +56,12 @@ function PlaceForm({
             {
               kind: 'sheet',
               key: `${def.id}:${place}`,
-              data: { sheet: def.id, place, readings, typed: Object.fromEntries(Object.entries(typed).filter(([k]) => readings[k] !== undefined)) },
+              data: {
+                sheet: def.id,
+                place,
+                readings,
+                typed: Object.fromEntries(Object.entries(typed).filter(([k]) => readings[k] !== undefined)),
+              },
               revision,
             },
             { onSuccess: close },
@@ -92,7 +107,9 @@ function PlaceForm({
 
 function LimitsForm({ def, record, close }: { def: SheetDef; record: LimitsRecord | undefined; close: () => void }) {
   const put = usePut();
-  const [typed, setTyped] = useState<Record<string, string>>(() => Object.fromEntries(Object.entries(record?.limits ?? {}).map(([k, v]) => [k, String(v)])));
+  const [typed, setTyped] = useState<Record<string, string>>(() =>
+    Object.fromEntries(Object.entries(record?.limits ?? {}).map(([k, v]) => [k, String(v)])),
+  );
   const [source, setSource] = useState(record?.source ?? '');
   const read = Object.entries(typed)
     .filter(([, t]) => t.trim() !== '')
@@ -100,7 +117,9 @@ function LimitsForm({ def, record, close }: { def: SheetDef; record: LimitsRecor
   const limits = Object.fromEntries(read.flatMap(([k, m]) => (m.ok ? [[k, m.measure.value]] : [])));
   return (
     <Modal opened onClose={close} title={`Limits for ${def.title.toLowerCase()}`}>
-      <p className="quiet">From the maker's manual. Where none is entered, a rule of common practice is used and marked so.</p>
+      <p className="quiet">
+        From the maker's manual. Where none is entered, a rule of common practice is used and marked so.
+      </p>
       <form
         onSubmit={(e) => {
           e.preventDefault();
@@ -108,7 +127,13 @@ function LimitsForm({ def, record, close }: { def: SheetDef; record: LimitsRecor
         }}
       >
         {limitNames[def.id].map((name) => (
-          <MeasuredInput key={name} label={name.replaceAll('-', ' ')} unit="mm" value={typed[name] ?? ''} onChange={(t) => setTyped({ ...typed, [name]: t })} />
+          <MeasuredInput
+            key={name}
+            label={name.replaceAll('-', ' ')}
+            unit="mm"
+            value={typed[name] ?? ''}
+            onChange={(t) => setTyped({ ...typed, [name]: t })}
+          />
         ))}
         <TextInput label="Manual and page" value={source} onChange={(e) => setSource(e.currentTarget.value)} />
         <Trouble of={put} />
@@ -146,7 +171,12 @@ export function Sheets() {
                 {words?.instrument}; {words?.readings}
               </span>
               <span className="right">
-                <button type="button" className="plain-button small bare" disabled={!mayWrite} onClick={() => setLimitsOf(def)}>
+                <button
+                  type="button"
+                  className="plain-button small bare"
+                  disabled={!mayWrite}
+                  onClick={() => setLimitsOf(def)}
+                >
                   {entered ? 'Limits entered' : 'Enter limits'}
                 </button>
               </span>
@@ -179,11 +209,18 @@ export function Sheets() {
                           </td>
                           <td>
                             {verdict.findings.map((f) => (
-                              <span key={f.label} title={`${f.sum}${f.limit ? `; ${f.limit}` : ''}`} style={{ display: 'inline-block', marginRight: 14 }}>
-                                {f.label.toLowerCase()} <span className={`mono ${wordClass[f.word]}`}>{formatMeasure(f.value, 'mm', 3)}</span>
+                              <span
+                                key={f.label}
+                                title={`${f.sum}${f.limit ? `; ${f.limit}` : ''}`}
+                                style={{ display: 'inline-block', marginRight: 14 }}
+                              >
+                                {f.label.toLowerCase()}{' '}
+                                <span className={`mono ${wordClass[f.word]}`}>{formatMeasure(f.value, 'mm', 3)}</span>
                               </span>
                             ))}
-                            {verdict.open.length > 0 && <span className="quiet">{verdict.open.length} readings to take</span>}
+                            {verdict.open.length > 0 && (
+                              <span className="quiet">{verdict.open.length} readings to take</span>
+                            )}
                           </td>
                           <td>
                             <span className={`tag ${wordClass[verdict.word]}`}>{sheetWords[verdict.word]}</span>

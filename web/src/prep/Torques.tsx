@@ -9,7 +9,17 @@ import { dayWords, Empty, MeasuredInput, Trouble } from '../ui/index.ts';
 
 const stages = (t: TorqueRecord): string => t.stagesNm.map((nm) => formatMeasure(nm, 'N·m')).join(' then ');
 
-function BoltForm({ joint, on, bolt, close }: { joint: string; on: (typeof boltedRoles)[number]; bolt: string; close: () => void }) {
+function BoltForm({
+  joint,
+  on,
+  bolt,
+  close,
+}: {
+  joint: string;
+  on: (typeof boltedRoles)[number];
+  bolt: string;
+  close: () => void;
+}) {
   const put = usePut();
   const [number, setNumber] = useState(bolt);
   const [stages, setStages] = useState('');
@@ -66,7 +76,9 @@ function BoltForm({ joint, on, bolt, close }: { joint: string; on: (typeof bolte
           <Button
             type="submit"
             loading={put.isPending}
-            disabled={number.trim() === '' || (read.length === 0 && !deg?.ok) || bad !== undefined || source.trim() === ''}
+            disabled={
+              number.trim() === '' || (read.length === 0 && !deg?.ok) || bad !== undefined || source.trim() === ''
+            }
           >
             Tight
           </Button>
@@ -88,7 +100,9 @@ function TakenApart({ record, recordKey, close }: { record: TorqueRecord; record
         <Button
           disabled={why.trim().length < 3}
           loading={put.isPending}
-          onClick={() => put.mutate({ kind: 'torque', key: recordKey, data: { ...record, voided: { why } } }, { onSuccess: close })}
+          onClick={() =>
+            put.mutate({ kind: 'torque', key: recordKey, data: { ...record, voided: { why } } }, { onSuccess: close })
+          }
         >
           It is off
         </Button>
@@ -112,7 +126,9 @@ export function Torques() {
   const all = [...new Set([...named.keys(), ...Object.values(torques).map((t) => t.joint)])];
   return (
     <>
-      {all.length === 0 && <Empty title="No joint yet">Name a joint and count its bolts; then each bolt has its record.</Empty>}
+      {all.length === 0 && (
+        <Empty title="No joint yet">Name a joint and count its bolts; then each bolt has its record.</Empty>
+      )}
       {all.map((joint) => {
         const own = Object.entries(torques)
           .filter(([, t]) => t.joint === joint)
@@ -126,11 +142,17 @@ export function Torques() {
           <div className="panel" key={joint}>
             <div className="bench-head">
               <h3>{joint}</h3>
-              <span className={`tag ${state.done && count ? 'teal' : 'ochre'}`}>{count ? (state.done ? 'Done' : 'Open') : 'bolts not counted'}</span>
+              <span className={`tag ${state.done && count ? 'teal' : 'ochre'}`}>
+                {count ? (state.done ? 'Done' : 'Open') : 'bolts not counted'}
+              </span>
               <span className="quiet">{state.said}</span>
               {mayWrite && (
                 <span className="right">
-                  <button type="button" className="plain-button small" onClick={() => setTighten({ joint, bolt: String(own.length + 1) })}>
+                  <button
+                    type="button"
+                    className="plain-button small"
+                    onClick={() => setTighten({ joint, bolt: String(own.length + 1) })}
+                  >
                     Tighten a bolt
                   </button>
                 </span>
@@ -146,7 +168,9 @@ export function Torques() {
                       {t.angleDeg ? ` + ${t.angleDeg} deg` : ''}
                     </td>
                     <td>{t.source}</td>
-                    <td>{t.voided ? `void: ${t.voided.why}, ${t.voided.by}` : `${t.by}, ${t.at ? dayWords(t.at) : ''}`}</td>
+                    <td>
+                      {t.voided ? `void: ${t.voided.why}, ${t.voided.by}` : `${t.by}, ${t.at ? dayWords(t.at) : ''}`}
+                    </td>
                     <td>
                       {mayWrite && (
                         <button
@@ -170,10 +194,18 @@ export function Torques() {
           className="row-actions"
           onSubmit={(e) => {
             e.preventDefault();
-            put.mutate({ kind: 'joint', key: newId(), data: { name: name.trim(), on, bolts: Number(bolts) }, revision: 0 }, { onSuccess: () => setName('') });
+            put.mutate(
+              { kind: 'joint', key: newId(), data: { name: name.trim(), on, bolts: Number(bolts) }, revision: 0 },
+              { onSuccess: () => setName('') },
+            );
           }}
         >
-          <TextInput aria-label="Joint" placeholder="Joint, for example main caps" value={name} onChange={(e) => setName(e.currentTarget.value)} />
+          <TextInput
+            aria-label="Joint"
+            placeholder="Joint, for example main caps"
+            value={name}
+            onChange={(e) => setName(e.currentTarget.value)}
+          />
           <TextInput
             aria-label="Bolts"
             placeholder="Bolts"
@@ -182,8 +214,19 @@ export function Torques() {
             onChange={(e) => setBolts(e.currentTarget.value.replace(/\D/g, ''))}
             w={100}
           />
-          <Select aria-label="Part of" w={120} data={boltedRoles.map((r) => ({ value: r, label: r }))} value={on} onChange={(r) => setOn(r ?? 'engine')} />
-          <Button type="submit" variant="default" disabled={name.trim().length < 2 || Number(bolts) < 1} loading={put.isPending}>
+          <Select
+            aria-label="Part of"
+            w={120}
+            data={boltedRoles.map((r) => ({ value: r, label: r }))}
+            value={on}
+            onChange={(r) => setOn(r ?? 'engine')}
+          />
+          <Button
+            type="submit"
+            variant="default"
+            disabled={name.trim().length < 2 || Number(bolts) < 1}
+            loading={put.isPending}
+          >
             Add the joint
           </Button>
           {put.isError && (
@@ -193,7 +236,9 @@ export function Torques() {
           )}
         </form>
       )}
-      {tighten && <BoltForm {...tighten} on={named.get(tighten.joint)?.on ?? 'engine'} close={() => setTighten(undefined)} />}
+      {tighten && (
+        <BoltForm {...tighten} on={named.get(tighten.joint)?.on ?? 'engine'} close={() => setTighten(undefined)} />
+      )}
       {off && <TakenApart record={torques[off]!} recordKey={off} close={() => setOff(undefined)} />}
     </>
   );

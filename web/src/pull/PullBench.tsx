@@ -12,8 +12,14 @@ export default function PullBench() {
         <h2>Out with {own ? own.name : 'the old engine'}</h2>
         <span className="quiet">every minute is an estimate; the maker's manual goes first</span>
       </div>
-      {!own && <p className="notice ochre-notice">The car's own engine is not on this job as a unit, so steps that depend on it stay in the list.</p>}
-      <JobSchools ids={['sch-battery-order', 'sch-fuel-release', 'sch-fuel-open-when', 'sch-out-together', 'sch-sealed-aside']} />
+      {!own && (
+        <p className="notice ochre-notice">
+          The car's own engine is not on this job as a unit, so steps that depend on it stay in the list.
+        </p>
+      )}
+      <JobSchools
+        ids={['sch-battery-order', 'sch-fuel-release', 'sch-fuel-open-when', 'sch-out-together', 'sch-sealed-aside']}
+      />
       <StepList plan={plan.pull} />
     </>
   );

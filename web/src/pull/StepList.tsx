@@ -13,10 +13,24 @@ import { dayWords, timeWords, Trouble } from '../ui/index.ts';
 const stateTitle = (id: string): string => workStates.find((s) => s.id === id)?.title ?? id;
 
 const signs: Record<StepState['status'], string> = { done: '✓', waived: '–', 'on-it': '›', free: '', held: '' };
-const words: Record<StepState['status'], string> = { done: 'Done', waived: 'Not needed', 'on-it': 'On it', free: 'Ready', held: 'Held' };
+const words: Record<StepState['status'], string> = {
+  done: 'Done',
+  waived: 'Not needed',
+  'on-it': 'On it',
+  free: 'Ready',
+  held: 'Held',
+};
 
 /** Steps whose next move can hurt: a confirm stands there. */
-const dangerous = new Set(['rm-lift-50', 'rm-mounts-free', 'rm-fuel-open', 'rm-hv-make-safe', 'rm-hv-pack-out', 'rm-split', 'rm-subframe-loose']);
+const dangerous = new Set([
+  'rm-lift-50',
+  'rm-mounts-free',
+  'rm-fuel-open',
+  'rm-hv-make-safe',
+  'rm-hv-pack-out',
+  'rm-split',
+  'rm-subframe-loose',
+]);
 
 function heldWords(state: StepState): string {
   const after = state.heldBy
@@ -28,7 +42,17 @@ function heldWords(state: StepState): string {
   return [after.length > 0 ? `after ${after.join('; ')}${more}` : '', ...ended].filter(Boolean).join('. ');
 }
 
-function Step({ line, state, record, recordKey }: { line: PullLine; state: StepState; record: TaskRecord | undefined; recordKey: string }) {
+function Step({
+  line,
+  state,
+  record,
+  recordKey,
+}: {
+  line: PullLine;
+  state: StepState;
+  record: TaskRecord | undefined;
+  recordKey: string;
+}) {
   const { sheet, plan, mayWrite } = useJob();
   const put = usePut();
   const crew = useCrew();
@@ -54,9 +78,13 @@ function Step({ line, state, record, recordKey }: { line: PullLine; state: StepS
         </p>
         {state.status === 'held' && <p className="meta ochre">Held: {heldWords(state)}</p>}
         {line.needs.length > 0 && (
-          <p className="meta">Depends on {line.needs.map((id) => becauseWords(id, plan.facts).split(':')[0]).join(', ')}: not known yet</p>
+          <p className="meta">
+            Depends on {line.needs.map((id) => becauseWords(id, plan.facts).split(':')[0]).join(', ')}: not known yet
+          </p>
         )}
-        {line.because.length > 0 && <p className="meta">Because {line.because.map((id) => becauseWords(id, plan.facts)).join(' · ')}</p>}
+        {line.because.length > 0 && (
+          <p className="meta">Because {line.because.map((id) => becauseWords(id, plan.facts)).join(' · ')}</p>
+        )}
         {twoPeopleAt(def.id) && state.status !== 'done' && <p className="meta ochre">{twoPeopleAt(def.id)}</p>}
         {def.needsWords && <p className="meta">Needs: {def.needsWords}</p>}
         {def.caution && state.status !== 'done' && <p className="caution">{def.caution}</p>}
@@ -72,12 +100,23 @@ function Step({ line, state, record, recordKey }: { line: PullLine; state: StepS
       {mayWrite && (
         <div className="actions">
           {state.status === 'free' && (
-            <button type="button" className="plain-button small" onClick={() => write('on-it')} disabled={put.isPending}>
+            <button
+              type="button"
+              className="plain-button small"
+              onClick={() => write('on-it')}
+              disabled={put.isPending}
+            >
               Start
             </button>
           )}
           {(state.status === 'free' || state.status === 'on-it') && (
-            <button type="button" className="plain-button small teal" onClick={finish} disabled={put.isPending} aria-label={`Done: ${def.title}`}>
+            <button
+              type="button"
+              className="plain-button small teal"
+              onClick={finish}
+              disabled={put.isPending}
+              aria-label={`Done: ${def.title}`}
+            >
               Done
             </button>
           )}
@@ -87,12 +126,23 @@ function Step({ line, state, record, recordKey }: { line: PullLine; state: StepS
             </button>
           )}
           {(state.status === 'free' || state.status === 'held') && (
-            <button type="button" className="plain-button small bare" onClick={() => setAsking('waive')} aria-label={`Not needed: ${def.title}`}>
+            <button
+              type="button"
+              className="plain-button small bare"
+              onClick={() => setAsking('waive')}
+              aria-label={`Not needed: ${def.title}`}
+            >
               Not needed
             </button>
           )}
           {(state.status === 'done' || state.status === 'waived') && (
-            <button type="button" className="plain-button small bare" onClick={() => write('open')} disabled={put.isPending} aria-label={`Undo: ${def.title}`}>
+            <button
+              type="button"
+              className="plain-button small bare"
+              onClick={() => write('open')}
+              disabled={put.isPending}
+              aria-label={`Undo: ${def.title}`}
+            >
               Undo
             </button>
           )}
@@ -128,7 +178,13 @@ function Step({ line, state, record, recordKey }: { line: PullLine; state: StepS
             <Button
               disabled={asking !== 'danger' && text.trim() === ''}
               loading={put.isPending}
-              onClick={() => (asking === 'danger' ? write('done') : asking === 'waive' ? write('waived', { note: text }) : write('open', { handedToId: text }))}
+              onClick={() =>
+                asking === 'danger'
+                  ? write('done')
+                  : asking === 'waive'
+                    ? write('waived', { note: text })
+                    : write('open', { handedToId: text })
+              }
             >
               {asking === 'danger' ? 'Done, with that in mind' : 'Write it'}
             </Button>
@@ -149,9 +205,12 @@ export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: strin
     const s = states.get(l.def.id)!.status;
     return only === 'all' || (only === 'free' ? s === 'free' || s === 'on-it' : s !== 'done' && s !== 'waived');
   });
-  const count = (...wanted: StepState['status'][]): number => [...states.values()].filter((s) => wanted.includes(s.status)).length;
+  const count = (...wanted: StepState['status'][]): number =>
+    [...states.values()].filter((s) => wanted.includes(s.status)).length;
   const known = new Set(plan.lines.map((l) => prefix + l.def.id));
-  const dropped = Object.entries(tasks).filter(([key, t]) => key.startsWith(prefix === '' ? 'rm-' : prefix) && t.status === 'done' && !known.has(key));
+  const dropped = Object.entries(tasks).filter(
+    ([key, t]) => key.startsWith(prefix === '' ? 'rm-' : prefix) && t.status === 'done' && !known.has(key),
+  );
   return (
     <>
       {plan.contradictions.map((c) => (
@@ -169,7 +228,11 @@ export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: strin
       {plan.unmet.map((u) => (
         <div key={u.step + u.state} className="notice ochre-notice">
           "{titleOf(u.step).split(/[:,;]/)[0]}" needs "{stateTitle(u.state)}" and no step of this plan gives it. Usual:{' '}
-          {(workStates.find((s) => s.id === u.state)?.givenWords ?? '').replace(/rm-[a-z0-9-]+/g, (id) => titleOf(id).split(/[:,;]/)[0]!)}.
+          {(workStates.find((s) => s.id === u.state)?.givenWords ?? '').replace(
+            /rm-[a-z0-9-]+/g,
+            (id) => titleOf(id).split(/[:,;]/)[0]!,
+          )}
+          .
         </div>
       ))}
       <div className="counts">
@@ -180,19 +243,33 @@ export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: strin
             ['all', `${plan.lines.length}`, 'all'],
           ] as const
         ).map(([id, n, name]) => (
-          <button key={id} type="button" aria-label={`${n} ${name}: show these steps`} aria-pressed={only === id} onClick={() => setOnly(id)}>
+          <button
+            key={id}
+            type="button"
+            aria-label={`${n} ${name}: show these steps`}
+            aria-pressed={only === id}
+            onClick={() => setOnly(id)}
+          >
             <b>{n}</b> {name}
           </button>
         ))}
       </div>
       <ol>
         {shown.map((line) => (
-          <Step key={line.def.id} line={line} state={states.get(line.def.id)!} record={own[line.def.id]} recordKey={prefix + line.def.id} />
+          <Step
+            key={line.def.id}
+            line={line}
+            state={states.get(line.def.id)!}
+            record={own[line.def.id]}
+            recordKey={prefix + line.def.id}
+          />
         ))}
       </ol>
       {shown.length === 0 && (
         <p className="quiet">
-          {only === 'free' && count('held') > 0 ? 'Nothing is ready. Look at what is open: each held step says what it waits for.' : 'Nothing left here.'}
+          {only === 'free' && count('held') > 0
+            ? 'Nothing is ready. Look at what is open: each held step says what it waits for.'
+            : 'Nothing left here.'}
         </p>
       )}
       {dropped.length > 0 && (

@@ -16,7 +16,14 @@ export function JobSchools({ ids }: { ids: readonly string[] }) {
         const question = schoolQuestions.find((q) => q.id === id)!;
         const choice = plan.schools.get(id)!;
         return (
-          <button key={id} type="button" className="plain-button small bare" disabled={!mayWrite} onClick={() => setOpen(id)} title={question.question}>
+          <button
+            key={id}
+            type="button"
+            className="plain-button small bare"
+            disabled={!mayWrite}
+            onClick={() => setOpen(id)}
+            title={question.question}
+          >
             {sideOf(choice.side)?.standsFor ?? choice.side}{' '}
             <span className="quiet" style={{ fontWeight: 400 }}>
               {choice.from === 'job' ? 'this job' : choice.from === 'shop' ? "shop's school" : 'default'}
@@ -59,7 +66,12 @@ function Differ({ id, close }: { id: string; close: () => void }) {
           </p>
         </div>
       )}
-      <TextInput label="Why this job differs" value={reason} onChange={(e) => setReason(e.currentTarget.value)} mt="sm" />
+      <TextInput
+        label="Why this job differs"
+        value={reason}
+        onChange={(e) => setReason(e.currentTarget.value)}
+        mt="sm"
+      />
       <Trouble of={put} />
       <div className="row-actions">
         <Button
@@ -73,7 +85,12 @@ function Differ({ id, close }: { id: string; close: () => void }) {
           <Button
             variant="default"
             loading={put.isPending}
-            onClick={() => put.mutate({ kind: 'school', key: id, data: { side: '', reason: 'as the shop does' } }, { onSuccess: close })}
+            onClick={() =>
+              put.mutate(
+                { kind: 'school', key: id, data: { side: '', reason: 'as the shop does' } },
+                { onSuccess: close },
+              )
+            }
           >
             Back to the shop's
           </Button>

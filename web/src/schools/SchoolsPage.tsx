@@ -16,7 +16,8 @@ export function SchoolsPage() {
   const schools = useQuery({ queryKey: keys.schools, queryFn: () => call(readSchools) });
   const [open, setOpen] = useState<string>();
   const choosing = useMutation({
-    mutationFn: (v: { question: string; side: string }) => call(chooseSchool, { params: { question: v.question }, body: { commandId: newId(), side: v.side } }),
+    mutationFn: (v: { question: string; side: string }) =>
+      call(chooseSchool, { params: { question: v.question }, body: { commandId: newId(), side: v.side } }),
     onSuccess: (reply) => client.setQueryData(keys.schools, reply),
   });
   if (schools.isPending)
@@ -36,7 +37,9 @@ export function SchoolsPage() {
     <div className="page">
       <div className="page-head">
         <h1>The shop's schools</h1>
-        <span className="quiet">Where good people disagree, the shop takes one side; a job may differ, with a reason.</span>
+        <span className="quiet">
+          Where good people disagree, the shop takes one side; a job may differ, with a reason.
+        </span>
       </div>
       <Trouble of={choosing} />
       <ul className="rows panel">
@@ -59,13 +62,18 @@ export function SchoolsPage() {
               {open === q.id && (
                 <div className="card-open">
                   <p className="quiet">
-                    Default: {q.defaultWords}. Why: {q.why}. {acts ? 'Plans follow this choice.' : 'Shown as advice; no line of a plan follows it yet.'}
+                    Default: {q.defaultWords}. Why: {q.why}.{' '}
+                    {acts ? 'Plans follow this choice.' : 'Shown as advice; no line of a plan follows it yet.'}
                   </p>
                   <div className="grid-2" style={{ marginTop: 10 }}>
                     {q.sides.map((s) => {
                       const words = sideOf(s.id);
                       return (
-                        <div key={s.id} className="panel" style={{ marginBottom: 0, borderColor: s.id === side ? 'var(--bay)' : undefined }}>
+                        <div
+                          key={s.id}
+                          className="panel"
+                          style={{ marginBottom: 0, borderColor: s.id === side ? 'var(--bay)' : undefined }}
+                        >
                           <h3>{words?.standsFor ?? s.label}</h3>
                           {words && (
                             <>
@@ -95,7 +103,11 @@ export function SchoolsPage() {
                           ) : (
                             isManager && (
                               <div className="row-actions">
-                                <Button variant="default" loading={choosing.isPending} onClick={() => choosing.mutate({ question: q.id, side: s.id })}>
+                                <Button
+                                  variant="default"
+                                  loading={choosing.isPending}
+                                  onClick={() => choosing.mutate({ question: q.id, side: s.id })}
+                                >
                                   Take this side
                                 </Button>
                               </div>

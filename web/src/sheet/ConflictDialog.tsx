@@ -12,7 +12,11 @@ export function ConflictDialog({ jobId, clash, close }: { jobId: string; clash: 
   const { kind, key, mine, theirs } = clash;
   const onMine = async (): Promise<void> => {
     const body = { data: mine, revision: theirs?.revision ?? 0 };
-    const { record } = await command(putRecord, { params: { jobId, kind, key }, body }, { label: 'mine counts', jobId });
+    const { record } = await command(
+      putRecord,
+      { params: { jobId, kind, key }, body },
+      { label: 'mine counts', jobId },
+    );
     clash.done(record);
     close();
   };
@@ -23,7 +27,13 @@ export function ConflictDialog({ jobId, clash, close }: { jobId: string; clash: 
     close();
   };
   return (
-    <Modal opened onClose={() => undefined} withCloseButton={false} title={`${theirs?.by ?? 'Somebody'} changed this meanwhile`} size="xl">
+    <Modal
+      opened
+      onClose={() => undefined}
+      withCloseButton={false}
+      title={`${theirs?.by ?? 'Somebody'} changed this meanwhile`}
+      size="xl"
+    >
       <TwoVersions
         theirsBy={theirs?.by ?? 'they'}
         theirs={theirs?.data as Record<string, unknown> | undefined}

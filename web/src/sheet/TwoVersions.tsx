@@ -37,7 +37,9 @@ export function TwoVersions({
   onMine: () => Promise<unknown>;
   onTheirs: () => Promise<unknown>;
 }) {
-  const choosing = useMutation({ mutationFn: (choice: 'mine' | 'theirs') => (choice === 'mine' ? onMine() : onTheirs()) });
+  const choosing = useMutation({
+    mutationFn: (choice: 'mine' | 'theirs') => (choice === 'mine' ? onMine() : onTheirs()),
+  });
   return (
     <>
       <p>Both versions are kept in the logbook. Which one counts from here?</p>
@@ -50,7 +52,11 @@ export function TwoVersions({
         <Button loading={choosing.isPending && choosing.variables === 'mine'} onClick={() => choosing.mutate('mine')}>
           Mine counts
         </Button>
-        <Button variant="default" loading={choosing.isPending && choosing.variables === 'theirs'} onClick={() => choosing.mutate('theirs')}>
+        <Button
+          variant="default"
+          loading={choosing.isPending && choosing.variables === 'theirs'}
+          onClick={() => choosing.mutate('theirs')}
+        >
           Theirs counts
         </Button>
       </div>

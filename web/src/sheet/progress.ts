@@ -25,7 +25,10 @@ export function progressOf(sheet: JobSheet, plan: Plan): Record<StationId, { sai
     pull: say('pull', `${closed} of ${states.length}`, plan.pull.contradictions.length > 0),
     prep: say('prep', `${count('sheet')} sheets, ${count('torque')} torques`),
     fit: say('fit', clashes > 0 ? `${clashes} to decide` : `${judged} of ${plan.fits.length} judged`, clashes > 0),
-    connect: say('connect', `${circuits.filter((c) => c.tested).length} of ${Math.max(circuits.length, plan.circuits.filter((c) => !c.waits).length)}`),
+    connect: say(
+      'connect',
+      `${circuits.filter((c) => c.tested).length} of ${Math.max(circuits.length, plan.circuits.filter((c) => !c.waits).length)}`,
+    ),
     start: say('start', attempts > 0 ? `attempt ${attempts}` : `gate ${crank.proved} of ${crank.of}`, openCase),
     'hand-over': say('hand-over', followUps > 0 ? `${followUps} follow-ups` : ''),
   };

@@ -9,7 +9,8 @@ import { kindSchema, putRecord } from '@bay/contract/records';
 import type { RecordData, RecordKind, RecordRow } from '@bay/contract/records';
 import { call, command, keys, nowIso, Refused, useMe } from '../api/index.ts';
 
-export const useSheet = (jobId: string) => useQuery({ queryKey: keys.job(jobId), queryFn: () => call(readJob, { params: { jobId } }) });
+export const useSheet = (jobId: string) =>
+  useQuery({ queryKey: keys.job(jobId), queryFn: () => call(readJob, { params: { jobId } }) });
 
 export interface JobContext {
   sheet: JobSheet;
@@ -41,7 +42,10 @@ export function useJob(): JobContext {
 /** The plan of a sheet: of what is computed, only what reads something that changed is computed again. */
 export function usePlanOf(sheet: JobSheet | undefined): Plan | undefined {
   const [planner] = useState(() => new Planner());
-  return useMemo(() => (sheet ? planner.plan(planInputOf({ jobId: sheet.job.id, ...sheet })) : undefined), [planner, sheet]);
+  return useMemo(
+    () => (sheet ? planner.plan(planInputOf({ jobId: sheet.job.id, ...sheet })) : undefined),
+    [planner, sheet],
+  );
 }
 
 export function useRecords<K extends RecordKind>(kind: K): Record<string, RecordData<K>> {
@@ -70,8 +74,14 @@ const kindNames: Partial<Record<RecordKind, string>> = {
   observation: 'observation',
   'follow-up': 'follow-up',
 };
-const stepWords: Record<string, string> = { done: 'step done', 'on-it': 'step started', open: 'step open again', waived: 'step not needed' };
-const labelOf = (w: RecordWrite): string => (w.kind === 'task' ? (stepWords[String(w.data['status'])] ?? 'step') : `${kindNames[w.kind] ?? w.kind} written`);
+const stepWords: Record<string, string> = {
+  done: 'step done',
+  'on-it': 'step started',
+  open: 'step open again',
+  waived: 'step not needed',
+};
+const labelOf = (w: RecordWrite): string =>
+  w.kind === 'task' ? (stepWords[String(w.data['status'])] ?? 'step') : `${kindNames[w.kind] ?? w.kind} written`;
 
 /** What harm hangs on is signed with a connection only: everybody must see it at once. */
 const needsConnection = new Set<RecordKind>(['gate', 'signature']);
@@ -85,7 +95,8 @@ export function usePut() {
   const keep = (row: RecordRow): void => {
     client.setQueryData<JobSheet>(
       keys.job(jobId),
-      (old) => old && { ...old, records: [...old.records.filter((r) => !(r.kind === row.kind && r.key === row.key)), row] },
+      (old) =>
+        old && { ...old, records: [...old.records.filter((r) => !(r.kind === row.kind && r.key === row.key)), row] },
     );
   };
   return useMutation({
@@ -97,10 +108,25 @@ export function usePut() {
       const by = me?.name ?? '';
       const at = nowIso();
       // What the server will sign is shown as signed by this person until it is.
-      const signed = (act: unknown): unknown => (typeof act === 'object' && act !== null ? { by, byId: me?.id, at, ...act } : act);
-      const shown = { ...data, ...Object.fromEntries(kindSchema(kind).acts.map((act) => [act, signed(data[act])])), by, byId: me?.id, at };
+      const signed = (act: unknown): unknown =>
+        typeof act === 'object' && act !== null ? { by, byId: me?.id, at, ...act } : act;
+      const shown = {
+        ...data,
+        ...Object.fromEntries(kindSchema(kind).acts.map((act) => [act, signed(data[act])])),
+        by,
+        byId: me?.id,
+        at,
+      };
       const offline = (): { record: RecordRow } => ({
-        record: { kind, key, data: shown, revision: revision + 1, by, at, ...(before?.on ? { on: before.on } : {}) } as unknown as RecordRow,
+        record: {
+          kind,
+          key,
+          data: shown,
+          revision: revision + 1,
+          by,
+          at,
+          ...(before?.on ? { on: before.on } : {}),
+        } as unknown as RecordRow,
       });
       try {
         const { record } = await command(
@@ -117,9 +143,14 @@ export function usePut() {
       } catch (error) {
         if (!(error instanceof Refused)) throw error;
         if (error.unanswered && needsConnection.has(kind))
-          throw new Refused({ ...error.problem, title: 'Signing needs a connection. Nothing was signed; what you typed is still here.' });
+          throw new Refused({
+            ...error.problem,
+            title: 'Signing needs a connection. Nothing was signed; what you typed is still here.',
+          });
         if (error.problem.code === 'stale') {
-          return new Promise<RecordRow>((done) => conflict({ kind, key, mine: data, theirs: error.problem.current as RecordRow | null, done }));
+          return new Promise<RecordRow>((done) =>
+            conflict({ kind, key, mine: data, theirs: error.problem.current as RecordRow | null, done }),
+          );
         }
         throw error;
       }
@@ -140,7 +171,12 @@ export function useChangeJob() {
       signStation?: JobSheet['job']['station'];
       wish?: string;
       faults?: string;
-    }) => command(changeJob, { params: { jobId }, body: { revision: sheet.job.revision, ...change } }, { label: 'job changed', jobId }),
+    }) =>
+      command(
+        changeJob,
+        { params: { jobId }, body: { revision: sheet.job.revision, ...change } },
+        { label: 'job changed', jobId },
+      ),
     onSuccess: () => client.invalidateQueries({ queryKey: keys.job(jobId) }),
   });
 }

@@ -25,7 +25,12 @@ import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { History } from '../logbook/index.ts';
 import { columns, dayWords, Empty, MeasuredInput, Tabs, Trouble, useTab } from '../ui/index.ts';
 
-type Draft = Omit<CircuitRecord, 'currentA' | 'lengthM' | 'areaMm2' | 'fuseA'> & { currentA: string; lengthM: string; areaMm2: string; fuseA: string };
+type Draft = Omit<CircuitRecord, 'currentA' | 'lengthM' | 'areaMm2' | 'fuseA'> & {
+  currentA: string;
+  lengthM: string;
+  areaMm2: string;
+  fuseA: string;
+};
 const measured = [
   ['currentA', 'Current', 'A'],
   ['lengthM', 'Length one way', 'm'],
@@ -74,18 +79,38 @@ const empty: Draft = {
   labelB: '',
 };
 
-function CircuitForm({ recordKey, draft, isNew, close }: { recordKey: string; draft: Draft; isNew: boolean; close: () => void }) {
+function CircuitForm({
+  recordKey,
+  draft,
+  isNew,
+  close,
+}: {
+  recordKey: string;
+  draft: Draft;
+  isNew: boolean;
+  close: () => void;
+}) {
   const put = usePut();
   const { sheet } = useJob();
-  const [revision] = useState(() => (isNew ? 0 : (sheet.records.find((r) => r.kind === 'circuit' && r.key === recordKey)?.revision ?? 0)));
+  const [revision] = useState(() =>
+    isNew ? 0 : (sheet.records.find((r) => r.kind === 'circuit' && r.key === recordKey)?.revision ?? 0),
+  );
   const [v, setV] = useState(draft);
-  const read = Object.fromEntries(measured.map(([key, , unit]) => [key, v[key].trim() === '' ? undefined : parseMeasure(v[key], unit)]));
+  const read = Object.fromEntries(
+    measured.map(([key, , unit]) => [key, v[key].trim() === '' ? undefined : parseMeasure(v[key], unit)]),
+  );
   const wrong = Object.values(read).some((m) => m && !m.ok);
   const number = (key: string): number | undefined => {
     const m = read[key];
     return m?.ok ? m.measure.value : undefined;
   };
-  const record: CircuitRecord = { ...v, currentA: number('currentA'), lengthM: number('lengthM'), areaMm2: number('areaMm2'), fuseA: number('fuseA') };
+  const record: CircuitRecord = {
+    ...v,
+    currentA: number('currentA'),
+    lengthM: number('lengthM'),
+    areaMm2: number('areaMm2'),
+    fuseA: number('fuseA'),
+  };
   const verdict = judgeCircuit(record);
   return (
     <Modal opened onClose={close} title={isNew ? 'New circuit' : v.title} size="lg">
@@ -95,26 +120,55 @@ function CircuitForm({ recordKey, draft, isNew, close }: { recordKey: string; dr
           put.mutate({ kind: 'circuit', key: recordKey, data: { ...record }, revision }, { onSuccess: close });
         }}
       >
-        <TextInput label="Circuit" value={v.title} onChange={(e) => setV({ ...v, title: e.currentTarget.value })} data-autofocus />
+        <TextInput
+          label="Circuit"
+          value={v.title}
+          onChange={(e) => setV({ ...v, title: e.currentTarget.value })}
+          data-autofocus
+        />
         <div className="fields">
           <TextInput label="From" value={v.from} onChange={(e) => setV({ ...v, from: e.currentTarget.value })} />
           <TextInput label="To" value={v.to} onChange={(e) => setV({ ...v, to: e.currentTarget.value })} />
           <TextInput label="Signal" value={v.signal} onChange={(e) => setV({ ...v, signal: e.currentTarget.value })} />
-          <Select label="Load" data={Object.keys(dropLimits)} value={v.load} onChange={(load) => setV({ ...v, load: (load ?? 'engine unit') as LoadKind })} />
+          <Select
+            label="Load"
+            data={Object.keys(dropLimits)}
+            value={v.load}
+            onChange={(load) => setV({ ...v, load: (load ?? 'engine unit') as LoadKind })}
+          />
           {measured.map(([key, label, unit]) => (
-            <MeasuredInput key={key} label={label} unit={unit} value={v[key]} onChange={(t) => setV({ ...v, [key]: t })} />
+            <MeasuredInput
+              key={key}
+              label={label}
+              unit={unit}
+              value={v[key]}
+              onChange={(t) => setV({ ...v, [key]: t })}
+            />
           ))}
-          <TextInput label="Label at end A" value={v.labelA} onChange={(e) => setV({ ...v, labelA: e.currentTarget.value })} classNames={{ input: 'mono' }} />
-          <TextInput label="Label at end B" value={v.labelB} onChange={(e) => setV({ ...v, labelB: e.currentTarget.value })} classNames={{ input: 'mono' }} />
+          <TextInput
+            label="Label at end A"
+            value={v.labelA}
+            onChange={(e) => setV({ ...v, labelA: e.currentTarget.value })}
+            classNames={{ input: 'mono' }}
+          />
+          <TextInput
+            label="Label at end B"
+            value={v.labelB}
+            onChange={(e) => setV({ ...v, labelB: e.currentTarget.value })}
+            classNames={{ input: 'mono' }}
+          />
         </div>
         {verdict.wanted && (
           <div className="notice">
-            Wanted: <b className="mono">{verdict.wanted.areaMm2} mm²</b>, fuse <b className="mono">{verdict.wanted.fuseA} A</b>, loses{' '}
-            {verdict.wanted.dropV.toFixed(2)} V of {verdict.wanted.limitV} V allowed. Decided by {verdict.wanted.decidedBy}.{' '}
+            Wanted: <b className="mono">{verdict.wanted.areaMm2} mm²</b>, fuse{' '}
+            <b className="mono">{verdict.wanted.fuseA} A</b>, loses {verdict.wanted.dropV.toFixed(2)} V of{' '}
+            {verdict.wanted.limitV} V allowed. Decided by {verdict.wanted.decidedBy}.{' '}
             <button
               type="button"
               className="plain-button small bare"
-              onClick={() => setV({ ...v, areaMm2: String(verdict.wanted!.areaMm2), fuseA: String(verdict.wanted!.fuseA) })}
+              onClick={() =>
+                setV({ ...v, areaMm2: String(verdict.wanted!.areaMm2), fuseA: String(verdict.wanted!.fuseA) })
+              }
             >
               Take both
             </button>
@@ -157,11 +211,14 @@ function Circuits() {
     <>
       {double.map((d) => (
         <p key={d.label} className="notice oxide-notice" role="alert">
-          <b className="mono">{d.label}</b> stands on more than one end: {d.circuits.map((id) => records[id]!.title).join(' and ')}. Each end has its own label.
+          <b className="mono">{d.label}</b> stands on more than one end:{' '}
+          {d.circuits.map((id) => records[id]!.title).join(' and ')}. Each end has its own label.
         </p>
       ))}
       {all.length === 0 && (
-        <Empty title="No circuit built yet">Take one from the list below: current, fuse and size are filled in, length and labels are yours.</Empty>
+        <Empty title="No circuit built yet">
+          Take one from the list below: current, fuse and size are filled in, length and labels are yours.
+        </Empty>
       )}
       {all.length > 0 && (
         <div className="panel scroll-x">
@@ -263,7 +320,9 @@ function Circuits() {
           </li>
         ))}
       </ul>
-      {open && <CircuitForm recordKey={open.key} draft={open.draft} isNew={open.isNew} close={() => setOpen(undefined)} />}
+      {open && (
+        <CircuitForm recordKey={open.key} draft={open.draft} isNew={open.isNew} close={() => setOpen(undefined)} />
+      )}
     </>
   );
 }
@@ -317,7 +376,11 @@ function Signals() {
   const control = plan.facts.get('cho-control')?.parts['value'];
   const signals = signalsFor(typeof control === 'string' ? control : undefined);
   if (!signals)
-    return <Empty title="The engine control is not chosen yet">{factDef('cho-control').label}: chosen under Facts. The list follows from it.</Empty>;
+    return (
+      <Empty title="The engine control is not chosen yet">
+        {factDef('cho-control').label}: chosen under Facts. The list follows from it.
+      </Empty>
+    );
   const groups = [
     ['Comes in', ['in', 'both']],
     ['Goes out', ['out', 'both']],
@@ -354,7 +417,12 @@ function Signals() {
   );
 }
 
-const tabs = { circuits: 'Circuits', signals: 'Signals', tests: 'Earths and bench tests', rules: 'Routing and sizing' } as const;
+const tabs = {
+  circuits: 'Circuits',
+  signals: 'Signals',
+  tests: 'Earths and bench tests',
+  rules: 'Routing and sizing',
+} as const;
 
 /** Fuel, cooling, electrics: sized, routed, labelled, tested on the bench before in the car. */
 export default function ConnectBench() {
@@ -371,17 +439,34 @@ export default function ConnectBench() {
         {tab === 'signals' && <Signals />}
         {tab === 'tests' && (
           <>
-            <Ticks title="Earths" items={earths.map((e) => ({ id: e.id, title: `${e.earth}, ${e.size}`, detail: `${e.place}. Proof: ${e.proof}` }))} />
+            <Ticks
+              title="Earths"
+              items={earths.map((e) => ({
+                id: e.id,
+                title: `${e.earth}, ${e.size}`,
+                detail: `${e.place}. Proof: ${e.proof}`,
+              }))}
+            />
             <Ticks
               title="Bench tests"
-              items={plan.benchTests.map((t) => ({ id: t.def.id, title: t.def.test, detail: `expect ${t.def.expect}. Finds: ${t.def.finds}` }))}
+              items={plan.benchTests.map((t) => ({
+                id: t.def.id,
+                title: t.def.test,
+                detail: `expect ${t.def.expect}. Finds: ${t.def.finds}`,
+              }))}
             />
-            <Ticks title="Coolant, fill and bleed" items={fillSteps.map((f) => ({ id: f.id, title: f.step, detail: `${f.number}. ${f.caution}` }))} />
+            <Ticks
+              title="Coolant, fill and bleed"
+              items={fillSteps.map((f) => ({ id: f.id, title: f.step, detail: `${f.number}. ${f.caution}` }))}
+            />
           </>
         )}
         {tab === 'rules' &&
           [
-            ...groups.map((g) => ({ g, rows: practiceRules.filter((r) => r.group === g).map((r) => [r.rule, r.number, r.basis, r.why]) })),
+            ...groups.map((g) => ({
+              g,
+              rows: practiceRules.filter((r) => r.group === g).map((r) => [r.rule, r.number, r.basis, r.why]),
+            })),
             { g: 'What a label and its row say', rows: labelColumns.map((c) => [c.rule, c.content]) },
             { g: 'Heat', rows: heatMeans.map((h) => [h.means, h.use, 'CP', h.caution]) },
           ].map(({ g, rows }) => (

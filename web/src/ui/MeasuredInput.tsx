@@ -16,7 +16,17 @@ interface Props {
 }
 
 /** A field for a measured value: takes what people type and shows at once what it understood, in both systems. */
-export function MeasuredInput({ label, unit, value, onChange, error, autoFocus, description, placeholder, disabled }: Props) {
+export function MeasuredInput({
+  label,
+  unit,
+  value,
+  onChange,
+  error,
+  autoFocus,
+  description,
+  placeholder,
+  disabled,
+}: Props) {
   const id = useId();
   const read = value.trim() === '' ? undefined : parseMeasure(value, unit);
   const sentence = error ?? (read && !read.ok ? read.sentence : undefined);

@@ -11,7 +11,15 @@ export function StationMark({ state, size = 18 }: { state: 'signed' | 'here' | '
           <circle cx="13" cy="13" r="3.2" fill="currentColor" />
         </>
       ) : (
-        <rect x="6" y="6" width="14" height="14" fill={state === 'signed' ? 'currentColor' : 'var(--panel)'} stroke="currentColor" strokeWidth="2.2" />
+        <rect
+          x="6"
+          y="6"
+          width="14"
+          height="14"
+          fill={state === 'signed' ? 'currentColor' : 'var(--panel)'}
+          stroke="currentColor"
+          strokeWidth="2.2"
+        />
       )}
     </svg>
   );

@@ -1,6 +1,11 @@
 import type { FitWord } from '@bay/core/fit';
 
-export const verdictWords: Record<FitWord, string> = { 'bolts-up': 'Bolts up', adapt: 'Adapt', clash: 'Clash', 'not-measured': 'Not measured' };
+export const verdictWords: Record<FitWord, string> = {
+  'bolts-up': 'Bolts up',
+  adapt: 'Adapt',
+  clash: 'Clash',
+  'not-measured': 'Not measured',
+};
 
 const shapes: Record<FitWord, React.ReactNode> = {
   'bolts-up': (
@@ -32,7 +37,14 @@ const shapes: Record<FitWord, React.ReactNode> = {
 /** The mark of a verdict, legible in one colour; the word stands beside it. */
 export function VerdictMark({ word, size = 24 }: { word: FitWord; size?: 24 | 40 }) {
   return (
-    <svg className={`verdict-mark verdict-${word}`} width={size} height={size} viewBox="0 0 24 24" stroke="currentColor" aria-hidden="true">
+    <svg
+      className={`verdict-mark verdict-${word}`}
+      width={size}
+      height={size}
+      viewBox="0 0 24 24"
+      stroke="currentColor"
+      aria-hidden="true"
+    >
       {shapes[word]}
     </svg>
   );

@@ -27,4 +27,5 @@ export function sinceWords(at: string): string {
 export const today = (): string => now().format('YYYY-MM-DD');
 
 /** Dates inside a sentence as people say them. */
-export const withDayWords = (sentence: string): string => sentence.replace(/\b\d{4}-\d{2}-\d{2}\b/g, (date) => dayWords(date));
+export const withDayWords = (sentence: string): string =>
+  sentence.replace(/\b\d{4}-\d{2}-\d{2}\b/g, (date) => dayWords(date));

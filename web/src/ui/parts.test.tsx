@@ -6,7 +6,16 @@ import { useState } from 'react';
 import { MemoryRouter, useLocation } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { stations } from '@bay/core/jobs';
-import { FormModal, MeasuredInput, StationLine, Sum, Tabs, Trouble, useTab, VerdictMark } from './index.ts';
+import {
+  FormModal,
+  MeasuredInput,
+  StationLine,
+  Sum,
+  Tabs,
+  Trouble,
+  useTab,
+  VerdictMark,
+} from './index.ts';
 
 afterEach(cleanup);
 
@@ -47,7 +56,14 @@ describe('a form in a dialog', () => {
   const form = (over: Partial<React.ComponentProps<typeof FormModal>> = {}) => {
     const [onSubmit, close] = [vi.fn(), vi.fn()];
     show(
-      <FormModal title="A finding" submit="Write it" of={{ error: null, isPending: false }} onSubmit={onSubmit} close={close} {...over}>
+      <FormModal
+        title="A finding"
+        submit="Write it"
+        of={{ error: null, isPending: false }}
+        onSubmit={onSubmit}
+        close={close}
+        {...over}
+      >
         <input aria-label="What" />
       </FormModal>,
     );
@@ -69,7 +85,9 @@ describe('a form in a dialog', () => {
     expect(barred.onSubmit).not.toHaveBeenCalled();
   });
   it('says what went wrong beside the button and stays open', () => {
-    const { close } = form({ of: { error: new Error('The server is not there.'), isPending: false } });
+    const { close } = form({
+      of: { error: new Error('The server is not there.'), isPending: false },
+    });
     expect(within(screen.getByRole('dialog')).getByRole('alert').textContent).not.toBe('');
     expect(close).not.toHaveBeenCalled();
   });

@@ -2,7 +2,15 @@ import { optionWords } from '../../facts/index.ts';
 import { marginIn } from '../../rules/evidence.ts';
 import { rule } from '../evidence.ts';
 
-const cylinders: Record<string, number> = { 'inline-4': 4, 'inline-5': 5, 'inline-6': 6, 'vee-6': 6, 'vee-8': 8, 'flat-4': 4, 'flat-6': 6 };
+const cylinders: Record<string, number> = {
+  'inline-4': 4,
+  'inline-5': 5,
+  'inline-6': 6,
+  'vee-6': 6,
+  'vee-8': 8,
+  'flat-4': 4,
+  'flat-6': 6,
+};
 const donorControl = ['donor-unit-trimmed-loom', 'donor-unit-new-loom'];
 const automatics = ['automatic-hydraulic', 'automatic-electronic', 'dual-clutch', 'transaxle-automatic'];
 
@@ -14,26 +22,33 @@ export const controlRules = [
     const pedalWire = pedal === 'by-wire-module';
     if (engine === 'none') return e.say('bolts-up', 'no throttle on this engine');
     if (engine === 'by-wire') {
-      if (['carburettor-distributor', 'mechanical-diesel'].includes(control)) return e.say('clash', 'by-wire throttle and nothing that drives it');
+      if (['carburettor-distributor', 'mechanical-diesel'].includes(control))
+        return e.say('clash', 'by-wire throttle and nothing that drives it');
       if (donorControl.includes(control)) return e.say('adapt', "donor's pedal on a plate, bolted to metal");
-      if (control === 'recipient-unit-kept' && !pedalWire) return e.say('clash', "the car's unit does not drive a by-wire throttle");
+      if (control === 'recipient-unit-kept' && !pedalWire)
+        return e.say('clash', "the car's unit does not drive a by-wire throttle");
       return e.say('adapt', 'pedal and throttle of one set for this unit');
     }
-    return pedalWire ? e.say('adapt', 'cable engine in a by-wire car: bracket and cable') : e.say('bolts-up', 'cable at both ends');
+    return pedalWire
+      ? e.say('adapt', 'cable engine in a by-wire car: bracket and cable')
+      : e.say('bolts-up', 'cable at both ends');
   }),
   rule('fit-ecu-engine', 'common practice: unit, loom and engine of one donor', (e) => {
     const control = e.word('cho-control');
     if (['carburettor-distributor', 'mechanical-diesel'].includes(control)) return e.say('bolts-up', 'no engine unit');
     if (control === 'standalone') return e.say('adapt', 'standalone with an input and output table');
-    if (control === 'recipient-unit-kept') return e.say('adapt', "car's unit, loom and throttle on an engine of the same family");
+    if (control === 'recipient-unit-kept')
+      return e.say('adapt', "car's unit, loom and throttle on an engine of the same family");
     e.want(['don-ecu-set', 'engine-unit'], ['don-harness-state', 'cut-plugs']);
-    if (e.word('don-ecu-set', 'engine-unit') === 'missing') return e.say('clash', 'engine unit of the donor is missing');
+    if (e.word('don-ecu-set', 'engine-unit') === 'missing')
+      return e.say('clash', 'engine unit of the donor is missing');
     const plugs = e.fact('don-harness-state', 'cut-plugs');
     const branches = e.maybe('don-harness-state', 'missing-branches');
     const sum = branches ? plugs.plus(branches) : plugs;
     const cut = sum.value;
     const said = { sum, label: 'Cut plugs and missing branches', margin: marginIn(sum, [-Infinity, 2]) };
-    if (control === 'donor-unit-trimmed-loom' && cut > 2) return e.say('clash', `${cut} cut plugs or branches: another loom`, said);
+    if (control === 'donor-unit-trimmed-loom' && cut > 2)
+      return e.say('clash', `${cut} cut plugs or branches: another loom`, said);
     return e.say(
       cut === 0 && control === 'donor-unit-trimmed-loom' ? 'bolts-up' : 'adapt',
       cut === 0 ? 'unit and loom of one donor' : `${cut} plugs to splice`,
@@ -42,10 +57,17 @@ export const controlRules = [
   }),
   rule('fit-immobiliser', 'common practice; matching by an authorised person (law)', (e) => {
     const control = e.word('cho-control');
-    if (['standalone', 'carburettor-distributor', 'mechanical-diesel'].includes(control)) return e.say('bolts-up', 'no key function in this control');
+    if (['standalone', 'carburettor-distributor', 'mechanical-diesel'].includes(control))
+      return e.say('bolts-up', 'no key function in this control');
     const kind = e.word('eng-immobiliser-kind');
-    if (kind === 'none') return e.say(e.maybeWord('rec-immobiliser-kind') === 'none' ? 'bolts-up' : 'adapt', 'engine unit asks for no key');
-    const set: string[] = (['key', 'reader', 'engine-unit'] as const).filter((part) => e.maybeWord('don-ecu-set', part) !== 'present');
+    if (kind === 'none')
+      return e.say(
+        e.maybeWord('rec-immobiliser-kind') === 'none' ? 'bolts-up' : 'adapt',
+        'engine unit asks for no key',
+      );
+    const set: string[] = (['key', 'reader', 'engine-unit'] as const).filter(
+      (part) => e.maybeWord('don-ecu-set', part) !== 'present',
+    );
     if (kind === 'key-to-body-unit' && e.maybeWord('don-ecu-set', 'body-unit') !== 'present') set.push('body-unit');
     return set.length === 0
       ? e.say('bolts-up', 'donor set of key, reader and unit moves whole')
@@ -56,28 +78,41 @@ export const controlRules = [
   }),
   rule('fit-crank-trigger', 'common practice: gap 0.5 to 1.5 mm; the maker first', (e) => {
     const control = e.word('cho-control');
-    if (['carburettor-distributor', 'mechanical-diesel'].includes(control)) return e.say('bolts-up', 'no trigger wanted');
+    if (['carburettor-distributor', 'mechanical-diesel'].includes(control))
+      return e.say('bolts-up', 'no trigger wanted');
     const sensor = e.word('eng-crank-sensor');
     if (sensor === 'distributor-only')
       return e.say(
         control === 'standalone' ? 'adapt' : 'clash',
-        control === 'standalone' ? 'trigger wheel and sensor to be added' : 'unit wants a crank signal, engine has none',
+        control === 'standalone'
+          ? 'trigger wheel and sensor to be added'
+          : 'unit wants a crank signal, engine has none',
       );
     const gap = e.maybe('eng-crank-trigger', 'gap');
     if (gap && marginIn(gap, [0.5, 1.5]).value < 0)
-      return e.say('adapt', `gap ${gap.value} mm, 0.5 to 1.5 wanted`, { sum: gap, label: 'Gap of the sensor', margin: marginIn(gap, [0.5, 1.5]) });
+      return e.say('adapt', `gap ${gap.value} mm, 0.5 to 1.5 wanted`, {
+        sum: gap,
+        label: 'Gap of the sensor',
+        margin: marginIn(gap, [0.5, 1.5]),
+      });
     const thick = e.maybe('eng-flywheel', 'thickness');
     const original = e.maybe('eng-flywheel', 'original-thickness');
     if (e.maybeWord('eng-crank-trigger', 'place') === 'flywheel' && thick && original) {
       const moved = thick.minus(original);
       if (Math.abs(moved.value) > 0.5)
-        return e.say('adapt', `flywheel ${Math.abs(moved.value).toFixed(1)} mm ${moved.value < 0 ? 'thinner' : 'thicker'}: the gap moves with it`, {
-          sum: moved,
-          label: 'Flywheel thicker by',
-          margin: marginIn(moved, [-0.5, 0.5]),
-        });
+        return e.say(
+          'adapt',
+          `flywheel ${Math.abs(moved.value).toFixed(1)} mm ${moved.value < 0 ? 'thinner' : 'thicker'}: the gap moves with it`,
+          {
+            sum: moved,
+            label: 'Flywheel thicker by',
+            margin: marginIn(moved, [-0.5, 0.5]),
+          },
+        );
     }
-    return control === 'standalone' ? e.say('adapt', 'unit set for this wheel, offset by positive stop') : e.say('bolts-up', "engine's own wheel and sensor");
+    return control === 'standalone'
+      ? e.say('adapt', 'unit set for this wheel, offset by positive stop')
+      : e.say('bolts-up', "engine's own wheel and sensor");
   }),
   rule('fit-body-network', 'common practice; safety units by law', (e) => {
     const network = e.word('rec-body-network');
@@ -107,7 +142,10 @@ export const controlRules = [
         : e.say('clash', 'gearbox wants torque messages nobody sends');
     return choice === 'own-controller'
       ? e.say('adapt', 'own controller with throttle, speed and brake signals')
-      : e.say(choice === 'none' ? 'clash' : 'adapt', choice === 'none' ? 'electronic gearbox and nobody to shift it' : 'manual valve body, track only');
+      : e.say(
+          choice === 'none' ? 'clash' : 'adapt',
+          choice === 'none' ? 'electronic gearbox and nobody to shift it' : 'manual valve body, track only',
+        );
   }),
   rule('fit-oil-warning', 'common practice: thresholds within 0.1 bar; low 0.2 to 0.5, high near 1.4 to 1.8', (e) => {
     const logic = e.word('rec-oil-warning-logic');
@@ -121,13 +159,21 @@ export const controlRules = [
     }
     if (logic === 'bus-message') return e.say('adapt', 'message from the engine unit or a logic box');
     e.want(['rec-oil-switch-thresholds', 'low'], ['eng-oil-switch', 'threshold']);
-    const sum = e.fact('rec-oil-switch-thresholds', 'low').minus(e.fact('eng-oil-switch', 'threshold')).size('Thresholds apart');
+    const sum = e
+      .fact('rec-oil-switch-thresholds', 'low')
+      .minus(e.fact('eng-oil-switch', 'threshold'))
+      .size('Thresholds apart');
     const off = sum.value;
     const contact = e.maybeWord('rec-oil-switch-thresholds', 'contact');
     const has = e.maybeWord('eng-oil-switch', 'contact');
     const extra = { sum, label: 'Thresholds apart', margin: marginIn(sum, [-Infinity, 0.1]) };
-    if (contact && has && contact !== has) return e.say('adapt', 'contact the other way round: switch of the car fitted', extra);
-    return e.say(off <= 0.1 ? 'bolts-up' : 'adapt', off <= 0.1 ? 'switch agrees with the dash' : `thresholds ${off.toFixed(2)} bar apart`, extra);
+    if (contact && has && contact !== has)
+      return e.say('adapt', 'contact the other way round: switch of the car fitted', extra);
+    return e.say(
+      off <= 0.1 ? 'bolts-up' : 'adapt',
+      off <= 0.1 ? 'switch agrees with the dash' : `thresholds ${off.toFixed(2)} bar apart`,
+      extra,
+    );
   }),
   rule('fit-tach', 'geometry: a four-stroke fires half its cylinders a turn', (e) => {
     const input = e.word('rec-tach-input');
@@ -135,23 +181,41 @@ export const controlRules = [
     const layout = e.word('eng-layout');
     const count = cylinders[layout];
     if (input === 'bus') return e.say('adapt', 'bus gateway feeds the tachometer');
-    if (count === undefined) return { ...e.say('not-measured', 'cylinder count not known'), needs: [{ factId: 'eng-layout', partKey: 'value' }] };
+    if (count === undefined)
+      return {
+        ...e.say('not-measured', 'cylinder count not known'),
+        needs: [{ factId: 'eng-layout', partKey: 'value' }],
+      };
     const wants = e.fact('rec-tach-pulses');
-    const gives = e.limit(`A ${optionWords(layout)} fires a turn`, count / 2, '', 'half the cylinders of a four-stroke');
+    const gives = e.limit(
+      `A ${optionWords(layout)} fires a turn`,
+      count / 2,
+      '',
+      'half the cylinders of a four-stroke',
+    );
     const sum = gives.over(wants, 'Pulses given for each wanted');
     const ratio = sum.value;
     const extra = { sum, label: 'Pulses given for each wanted', margin: { value: -Math.abs(ratio - 1), unit: '' } };
-    if (input === 'coil-pulse' && e.word('eng-ignition-kind') === 'coil-on-plug') return e.say('adapt', 'coil-pulse dash on coil-on-plug: converter', extra);
-    return ratio === 1 ? e.say('bolts-up', 'pulses agree', extra) : e.say('adapt', `tach reads ${ratio.toFixed(2)} times: converter or output set`, extra);
+    if (input === 'coil-pulse' && e.word('eng-ignition-kind') === 'coil-on-plug')
+      return e.say('adapt', 'coil-pulse dash on coil-on-plug: converter', extra);
+    return ratio === 1
+      ? e.say('bolts-up', 'pulses agree', extra)
+      : e.say('adapt', `tach reads ${ratio.toFixed(2)} times: converter or output set`, extra);
   }),
   rule('fit-speedo', 'common practice; never below true speed (UN R39, memory; local law first)', (e) => {
     const drive = e.word('rec-speedo-drive');
     const signal = e.word('gbx-speed-signal');
-    if (drive === 'none' || drive === 'wheel-speed-bus') return e.say('bolts-up', drive === 'none' ? 'no speedometer drive' : 'speed comes from the wheels');
-    const matches = signal === 'both' || (drive === 'cable' && signal === 'cable-drive') || (drive === 'pulse' && signal === 'pulse-sensor');
+    if (drive === 'none' || drive === 'wheel-speed-bus')
+      return e.say('bolts-up', drive === 'none' ? 'no speedometer drive' : 'speed comes from the wheels');
+    const matches =
+      signal === 'both' ||
+      (drive === 'cable' && signal === 'cable-drive') ||
+      (drive === 'pulse' && signal === 'pulse-sensor');
     if (matches) return e.say('adapt', 'same kind of signal: constant to be proven at three speeds');
     if (signal === 'none')
-      return e.word('cho-speedo') === 'satellite' ? e.say('adapt', 'satellite unit, where lawful') : e.say('clash', 'gearbox gives no speed signal');
+      return e.word('cho-speedo') === 'satellite'
+        ? e.say('adapt', 'satellite unit, where lawful')
+        : e.say('clash', 'gearbox gives no speed signal');
     return e.say('adapt', `car wants ${drive}, gearbox gives ${signal.replaceAll('-', ' ')}: converter`);
   }),
   rule('fit-emission-parts', 'law: the inspecting body decides', (e) => {

@@ -28,7 +28,8 @@ function noseOf(e: FitEvidence): { reach: 'fan-face' | 'pulley-face'; clearance:
   return { driven, reach: driven ? 'fan-face' : 'pulley-face', clearance: driven ? 'cl-fan-core' : 'cl-pulley-fan' };
 }
 
-const withFan = (e: FitEvidence, gap: Sum): Sum => (e.word('cho-fan') === 'electric-puller' ? gap.minus(e.fact('cho-fan', 'thickness')) : gap);
+const withFan = (e: FitEvidence, gap: Sum): Sum =>
+  e.word('cho-fan') === 'electric-puller' ? gap.minus(e.fact('cho-fan', 'thickness')) : gap;
 
 export const spaceRules = [
   rule('fit-bay-length', geo, (e) => {
@@ -36,14 +37,23 @@ export const spaceRules = [
     e.want(['rec-bay-length', 'to-core-rear-face'], ['eng-fan-reach', nose.reach]);
     const core = e.fact('rec-bay-length', 'to-core-rear-face');
     const behind = e.maybe(place, 'bell-face-ahead-of-firewall-x') ?? e.clearance('cl-firewall');
-    const left = withFan(e, core.minus(behind).minus(e.fact('eng-fan-reach', nose.reach))).minus(e.clearance(nose.clearance));
+    const left = withFan(e, core.minus(behind).minus(e.fact('eng-fan-reach', nose.reach))).minus(
+      e.clearance(nose.clearance),
+    );
     const support = e.maybe('rec-bay-length', 'to-radiator-support');
     const forward = support ? Math.max(0, support.value - core.value) : 0;
-    const verdict = e.judge('Left between engine and core', left, { boltsUp: [10, Infinity], adapt: [-forward, Infinity] });
+    const verdict = e.judge('Left between engine and core', left, {
+      boltsUp: [10, Infinity],
+      adapt: [-forward, Infinity],
+    });
     return { ...verdict, margin: { value: left.value, unit: 'mm' } };
   }),
   rule('fit-bay-width', geo, (e) => {
-    e.want(['rec-bay-width', 'between-towers-at-head-height'], ['eng-width', 'left-at-covers-and-coils'], ['eng-width', 'right-at-covers-and-coils']);
+    e.want(
+      ['rec-bay-width', 'between-towers-at-head-height'],
+      ['eng-width', 'left-at-covers-and-coils'],
+      ['eng-width', 'right-at-covers-and-coils'],
+    );
     const half = e
       .fact('rec-bay-width', 'between-towers-at-head-height')
       .over(e.limit('Two sides', 2, '', 'geometry'), 'Half of the width between towers at head height');
@@ -64,7 +74,11 @@ export const spaceRules = [
     return e.judge(`Left over on the ${name}`, least, { boltsUp: [0, Infinity], adapt: [-shift, Infinity] });
   }),
   rule('fit-hood', geo, (e) => {
-    e.want(['rec-hood-profile', 'lowest-z-over-the-engine'], [place, 'crank-axis-above-body-datum-z'], ['eng-height-up', 'highest-point']);
+    e.want(
+      ['rec-hood-profile', 'lowest-z-over-the-engine'],
+      [place, 'crank-axis-above-body-datum-z'],
+      ['eng-height-up', 'highest-point'],
+    );
     const gap = e
       .fact('rec-hood-profile', 'lowest-z-over-the-engine')
       .minus(e.fact(place, 'crank-axis-above-body-datum-z'))
@@ -74,17 +88,29 @@ export const spaceRules = [
   }),
   rule('fit-sump-crossmember', geo, (e) => {
     const floor = bowlFloorZ(e);
-    if (!overlaps(e, e.maybe('rec-crossmember-place', 'rear-edge-x'), e.maybe('rec-crossmember-place', 'front-edge-x'))) {
+    if (
+      !overlaps(e, e.maybe('rec-crossmember-place', 'rear-edge-x'), e.maybe('rec-crossmember-place', 'front-edge-x'))
+    ) {
       return e.say('bolts-up', 'bowl stands clear of the crossmember along the car');
     }
-    return e.gap('Left between sump and crossmember', floor.minus(e.fact('rec-crossmember-place', 'top-z')), 'cl-sump-crossmember', 5);
+    return e.gap(
+      'Left between sump and crossmember',
+      floor.minus(e.fact('rec-crossmember-place', 'top-z')),
+      'cl-sump-crossmember',
+      5,
+    );
   }),
   rule('fit-sump-steering', `${geo}; manual and local law first on steering`, (e) => {
     const floor = bowlFloorZ(e);
     if (!overlaps(e, e.maybe('rec-steering-envelope', 'rear-x'), e.maybe('rec-steering-envelope', 'front-x'))) {
       return e.say('bolts-up', 'bowl stands clear of the steering along the car');
     }
-    return e.gap('Left between sump and steering', floor.minus(e.fact('rec-steering-envelope', 'top-z-worst-position')), 'cl-sump-steering', 6);
+    return e.gap(
+      'Left between sump and steering',
+      floor.minus(e.fact('rec-steering-envelope', 'top-z-worst-position')),
+      'cl-sump-steering',
+      6,
+    );
   }),
   rule('fit-install-path', 'common practice: hoist rated 25 % over the load, 50 mm all round', (e) => {
     e.want(['rec-install-path', 'hoist-rating-at-boom-place'], ['eng-mass']);
@@ -113,7 +139,10 @@ export const spaceRules = [
   rule('fit-accessory-drive', 'common practice: 1 mm for each 300 mm of span, wrap at least 120 deg', (e) => {
     e.want(['eng-accessory-drive', 'worst-plane-offset'], ['eng-accessory-drive', 'span-there']);
     const span = e.fact('eng-accessory-drive', 'span-there');
-    const allowed = span.over(e.limit('Span for each mm', 300, 'mm', 'common practice'), `Allowed over a span of ${span.value} mm`);
+    const allowed = span.over(
+      e.limit('Span for each mm', 300, 'mm', 'common practice'),
+      `Allowed over a span of ${span.value} mm`,
+    );
     const left = allowed.minus(e.fact('eng-accessory-drive', 'worst-plane-offset'));
     const wrap = e.maybe('eng-accessory-drive', 'alternator-wrap');
     if (wrap && wrap.value < 120) {
@@ -128,20 +157,36 @@ export const spaceRules = [
   }),
   rule('fit-radiator-fan', geo, (e) => {
     const nose = noseOf(e);
-    e.want(['rec-bay-length', 'to-core-rear-face'], [place, 'bell-face-ahead-of-firewall-x'], ['eng-fan-reach', nose.reach]);
-    const gap = e.fact('rec-bay-length', 'to-core-rear-face').minus(e.fact(place, 'bell-face-ahead-of-firewall-x')).minus(e.fact('eng-fan-reach', nose.reach));
+    e.want(
+      ['rec-bay-length', 'to-core-rear-face'],
+      [place, 'bell-face-ahead-of-firewall-x'],
+      ['eng-fan-reach', nose.reach],
+    );
+    const gap = e
+      .fact('rec-bay-length', 'to-core-rear-face')
+      .minus(e.fact(place, 'bell-face-ahead-of-firewall-x'))
+      .minus(e.fact('eng-fan-reach', nose.reach));
     return e.gap('Left between nose and fan', withFan(e, gap), nose.clearance);
   }),
   rule('fit-coolant-high-point', 'common practice: fill neck at least 25 mm above the highest coolant space', (e) => {
     e.want(['rec-fill-point-z'], [place, 'crank-axis-above-body-datum-z'], ['eng-coolant-high-point']);
-    const rise = e.fact('rec-fill-point-z').minus(e.fact(place, 'crank-axis-above-body-datum-z')).minus(e.fact('eng-coolant-high-point'));
+    const rise = e
+      .fact('rec-fill-point-z')
+      .minus(e.fact(place, 'crank-axis-above-body-datum-z'))
+      .minus(e.fact('eng-coolant-high-point'));
     const spare = rise.minus(e.limit('Least rise', 25, 'mm', 'common practice'));
-    const bleeds = (e.maybe('eng-coolant-high-point', 'steam-or-bleed-ports')?.value ?? 0) > 0 || e.maybeWord('cho-fill-point') === 'header-tank';
-    return e.judge('Rise over the least', spare, { boltsUp: [0, Infinity], adapt: [bleeds ? -Infinity : -25, Infinity] });
+    const bleeds =
+      (e.maybe('eng-coolant-high-point', 'steam-or-bleed-ports')?.value ?? 0) > 0 ||
+      e.maybeWord('cho-fill-point') === 'header-tank';
+    return e.judge('Rise over the least', spare, {
+      boltsUp: [0, Infinity],
+      adapt: [bleeds ? -Infinity : -25, Infinity],
+    });
   }),
   rule('fit-mount-pads', 'geometry; offsets common practice', (e) => {
     const axes = ['x', 'y', 'z'] as const;
-    if (e.word('rec-mount-pads', 'kind') === 'none') return e.say('adapt', 'no pads in the body: brackets to be made, approval where the law asks');
+    if (e.word('rec-mount-pads', 'kind') === 'none')
+      return e.say('adapt', 'no pads in the body: brackets to be made, approval where the law asks');
     e.want(
       [place, 'bell-face-ahead-of-firewall-x'],
       [place, 'crank-axis-above-body-datum-z'],
@@ -163,46 +208,76 @@ export const spaceRules = [
       const at = engine[axis];
       return at ? at.plus(from) : from;
     };
-    const known = axes.map((a) => [e.maybe('rec-mount-pads', `right-${a}`), e.maybe('eng-mount-bosses', `right-${a}`)]).flat();
+    const known = axes
+      .map((a) => [e.maybe('rec-mount-pads', `right-${a}`), e.maybe('eng-mount-bosses', `right-${a}`)])
+      .flat();
     const sides = known.every((sum) => sum !== undefined) ? (['left', 'right'] as const) : (['left'] as const);
-    const { sum } = farthestOf(sides.flatMap((side) => axes.map((axis) => [`Boss from pad, ${side}, along ${axis}`, offset(side, axis)] as const)));
+    const { sum } = farthestOf(
+      sides.flatMap((side) =>
+        axes.map((axis) => [`Boss from pad, ${side}, along ${axis}`, offset(side, axis)] as const),
+      ),
+    );
     const worst = sum.size('Largest offset');
     const word = worst.value <= 1.5 ? 'bolts-up' : worst.value <= 60 ? 'adapt' : 'clash';
-    return e.say(word, `bosses ${worst.value.toFixed(1)} mm from the pads`, { sum: worst, label: 'Largest offset', margin: marginIn(worst, [-Infinity, 60]) });
+    return e.say(word, `bosses ${worst.value.toFixed(1)} mm from the pads`, {
+      sum: worst,
+      label: 'Largest offset',
+      margin: marginIn(worst, [-Infinity, 60]),
+    });
   }),
   rule('fit-tunnel', geo, (e) => {
     e.want(['rec-tunnel-envelope', 'width-at-bell'], ['gbx-envelope', 'widest-at-bell']);
     const side = (name: string, room: Sum | undefined, body: Sum | undefined): (readonly [string, Sum])[] =>
       room && body ? [[name, room.minus(body).over(e.limit('Two sides', 2, '', 'geometry'), name)]] : [];
     const { sum } = leastOf([
-      ...side('Each side, at the bell', e.maybe('rec-tunnel-envelope', 'width-at-bell'), e.maybe('gbx-envelope', 'widest-at-bell')),
-      ...side('Each side, at the waist', e.maybe('rec-tunnel-envelope', 'width-at-waist'), e.maybe('gbx-envelope', 'widest-at-waist')),
+      ...side(
+        'Each side, at the bell',
+        e.maybe('rec-tunnel-envelope', 'width-at-bell'),
+        e.maybe('gbx-envelope', 'widest-at-bell'),
+      ),
+      ...side(
+        'Each side, at the waist',
+        e.maybe('rec-tunnel-envelope', 'width-at-waist'),
+        e.maybe('gbx-envelope', 'widest-at-waist'),
+      ),
     ]);
     return e.gap('Left between gearbox and floor', sum, 'cl-gearbox-tunnel');
   }),
-  rule('fit-turbo-drain', 'common practice, the turbo maker first: falls all the way, within about 35 deg of vertical', (e) => {
-    if (e.word('eng-induction') !== 'turbo') return e.say('bolts-up', 'no turbo');
-    e.want(['eng-turbo-drain', 'drain-flange-z'], ['eng-turbo-drain', 'return-port-z']);
-    const fall = e.fact('eng-turbo-drain', 'drain-flange-z').minus(e.fact('eng-turbo-drain', 'return-port-z'));
-    if (fall.value <= 0) {
-      const short = fall.value < 0 ? `${-fall.value} mm short` : 'no fall at all';
-      return e.say('clash', short, { sum: fall, label: 'Fall of the drain', margin: { value: fall.value, unit: 'mm' } });
-    }
-    const bore = e.maybe('eng-turbo-drain', 'bore');
-    const own = e.maybe('eng-turbo-drain', 'turbo-drain-bore');
-    if (bore && own && bore.value < own.value) {
-      const narrower = bore.minus(own);
-      return e.say('adapt', `bore ${bore.value} mm, the turbo's own is ${own.value} mm`, {
-        sum: narrower,
-        label: 'Bore over the turbo’s own',
-        margin: { value: narrower.value, unit: 'mm' },
-      });
-    }
-    const angle = e.fact('eng-turbo-drain', 'angle-from-vertical');
-    return e.say(angle.value <= 35 ? 'bolts-up' : 'adapt', `falls ${fall.value} mm at ${angle.value} deg from vertical`, {
-      sum: fall,
-      label: 'Fall of the drain',
-      margin: { value: 35 - angle.value, unit: 'deg' },
-    });
-  }),
+  rule(
+    'fit-turbo-drain',
+    'common practice, the turbo maker first: falls all the way, within about 35 deg of vertical',
+    (e) => {
+      if (e.word('eng-induction') !== 'turbo') return e.say('bolts-up', 'no turbo');
+      e.want(['eng-turbo-drain', 'drain-flange-z'], ['eng-turbo-drain', 'return-port-z']);
+      const fall = e.fact('eng-turbo-drain', 'drain-flange-z').minus(e.fact('eng-turbo-drain', 'return-port-z'));
+      if (fall.value <= 0) {
+        const short = fall.value < 0 ? `${-fall.value} mm short` : 'no fall at all';
+        return e.say('clash', short, {
+          sum: fall,
+          label: 'Fall of the drain',
+          margin: { value: fall.value, unit: 'mm' },
+        });
+      }
+      const bore = e.maybe('eng-turbo-drain', 'bore');
+      const own = e.maybe('eng-turbo-drain', 'turbo-drain-bore');
+      if (bore && own && bore.value < own.value) {
+        const narrower = bore.minus(own);
+        return e.say('adapt', `bore ${bore.value} mm, the turbo's own is ${own.value} mm`, {
+          sum: narrower,
+          label: 'Bore over the turbo’s own',
+          margin: { value: narrower.value, unit: 'mm' },
+        });
+      }
+      const angle = e.fact('eng-turbo-drain', 'angle-from-vertical');
+      return e.say(
+        angle.value <= 35 ? 'bolts-up' : 'adapt',
+        `falls ${fall.value} mm at ${angle.value} deg from vertical`,
+        {
+          sum: fall,
+          label: 'Fall of the drain',
+          margin: { value: 35 - angle.value, unit: 'deg' },
+        },
+      );
+    },
+  ),
 ];

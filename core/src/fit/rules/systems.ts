@@ -5,7 +5,8 @@ import type { Sum } from '../../rules/sum.ts';
 import { rule } from '../evidence.ts';
 
 /** The largest step between bores that a hose must join; each pair is given as this end less that one. */
-const largestStep = (label: string, pairs: readonly (readonly [name: string, step: Sum])[]): Sum => farthestOf(pairs).sum.size(label);
+const largestStep = (label: string, pairs: readonly (readonly [name: string, step: Sum])[]): Sum =>
+  farthestOf(pairs).sum.size(label);
 
 export const systemRules = [
   rule('fit-coolant-ports', 'common practice: stub = hose bore, 0 to +1 mm; step hose up to 10 mm', (e) => {
@@ -20,8 +21,14 @@ export const systemRules = [
       ['rec-radiator-ports', 'outlet-bore'],
     );
     const sum = largestStep('Largest step between bores', [
-      ['Step at the upper hose', e.fact('eng-coolant-ports', 'outlet-bore').minus(e.fact('rec-radiator-ports', 'inlet-bore'))],
-      ['Step at the lower hose', e.fact('eng-coolant-ports', 'inlet-bore').minus(e.fact('rec-radiator-ports', 'outlet-bore'))],
+      [
+        'Step at the upper hose',
+        e.fact('eng-coolant-ports', 'outlet-bore').minus(e.fact('rec-radiator-ports', 'inlet-bore')),
+      ],
+      [
+        'Step at the lower hose',
+        e.fact('eng-coolant-ports', 'inlet-bore').minus(e.fact('rec-radiator-ports', 'outlet-bore')),
+      ],
     ]);
     const worst = sum.value;
     const crossed =
@@ -30,14 +37,28 @@ export const systemRules = [
     const extra = { sum, label: 'Largest step between bores', margin: marginIn(sum, [-Infinity, 10]) };
     if (worst > 10) return e.say('clash', `bores ${worst} mm apart`, extra);
     if (crossed) return e.say('adapt', 'sides differ: cross-over hose', extra);
-    return worst <= 1 ? e.say('bolts-up', 'bores and sides agree', extra) : e.say('adapt', `step hose for ${worst} mm`, extra);
+    return worst <= 1
+      ? e.say('bolts-up', 'bores and sides agree', extra)
+      : e.say('adapt', `step hose for ${worst} mm`, extra);
   }),
   rule('fit-heater', 'common practice: same bore, step pieces otherwise', (e) => {
-    if (e.word('cho-heater') === 'deleted') return e.say('bolts-up', 'heater deleted: check that the law lets demist go');
-    e.want(['eng-coolant-ports', 'heater-out-bore'], ['eng-coolant-ports', 'heater-in-bore'], ['rec-heater-bore', 'in'], ['rec-heater-bore', 'out']);
+    if (e.word('cho-heater') === 'deleted')
+      return e.say('bolts-up', 'heater deleted: check that the law lets demist go');
+    e.want(
+      ['eng-coolant-ports', 'heater-out-bore'],
+      ['eng-coolant-ports', 'heater-in-bore'],
+      ['rec-heater-bore', 'in'],
+      ['rec-heater-bore', 'out'],
+    );
     const sum = largestStep('Largest step', [
-      ['Step at the hose to the heater', e.fact('eng-coolant-ports', 'heater-out-bore').minus(e.fact('rec-heater-bore', 'in'))],
-      ['Step at the hose from the heater', e.fact('eng-coolant-ports', 'heater-in-bore').minus(e.fact('rec-heater-bore', 'out'))],
+      [
+        'Step at the hose to the heater',
+        e.fact('eng-coolant-ports', 'heater-out-bore').minus(e.fact('rec-heater-bore', 'in')),
+      ],
+      [
+        'Step at the hose from the heater',
+        e.fact('eng-coolant-ports', 'heater-in-bore').minus(e.fact('rec-heater-bore', 'out')),
+      ],
     ]);
     return e.judge('Largest step', sum, { boltsUp: [-Infinity, 1], adapt: [-Infinity, Infinity] }, (word) =>
       word === 'bolts-up' ? 'bores agree' : `step pieces for ${sum.value} mm`,
@@ -55,19 +76,26 @@ export const systemRules = [
     const choice = e.word('cho-ps');
     const assist = e.word('rec-steering-assist');
     if (choice === 'manual')
-      return e.say(assist === 'manual' ? 'bolts-up' : 'adapt', assist === 'manual' ? 'manual gear stays' : "manual gear as a set, with the customer's consent");
+      return e.say(
+        assist === 'manual' ? 'bolts-up' : 'adapt',
+        assist === 'manual' ? 'manual gear stays' : "manual gear as a set, with the customer's consent",
+      );
     if (choice === 'electric' || assist.startsWith('electric'))
       return e.say(
         assist.startsWith('electric') ? 'bolts-up' : 'adapt',
         assist.startsWith('electric') ? 'electric already' : 'electric pump with its own fuse, in the charging balance',
       );
     const pump = e.word('eng-ps-pump');
-    return pump === 'none' ? e.say('clash', 'hydraulic wanted, engine has no pump') : e.say('adapt', 'thread, seat and flow of both ends to be matched');
+    return pump === 'none'
+      ? e.say('clash', 'hydraulic wanted, engine has no pump')
+      : e.say('adapt', 'thread, seat and flow of both ends to be matched');
   }),
   rule('fit-booster-vacuum', 'common practice: at least 60 kPa at idle, reservoir from 45', (e) => {
     if (e.word('rec-brake-assist') !== 'vacuum') return e.say('bolts-up', 'brakes want no engine vacuum');
     if (e.word('eng-fuel') === 'diesel') return e.say('clash', 'a diesel makes no vacuum: pump wanted');
-    const spare = e.fact('eng-vacuum-ports', 'idle-vacuum').minus(e.limit('Least at idle', 60, 'kPa', 'common practice'));
+    const spare = e
+      .fact('eng-vacuum-ports', 'idle-vacuum')
+      .minus(e.limit('Least at idle', 60, 'kPa', 'common practice'));
     const port = e.maybe('eng-vacuum-ports', 'booster-port-bore');
     const hose = e.maybe('rec-booster-hose-bore');
     if (spare.value >= 0 && port && hose && Math.abs(port.value - hose.value) > 0.5)
@@ -78,52 +106,66 @@ export const systemRules = [
       });
     return e.judge('Vacuum over the least', spare, { boltsUp: [0, Infinity], adapt: [-15, Infinity] });
   }),
-  rule('fit-brakes-power', 'common practice: power up by less than a third; a competent person and the law first', (e) => {
-    if (e.maybeWord('rec-power-before', 'taken-at') === 'wheels')
-      return {
-        ...e.say('not-measured', 'before is at the wheels, after at the crank: not comparable'),
-        needs: [{ factId: 'rec-power-before', partKey: 'value' }],
-      };
-    e.want(['rec-power-before'], ['rec-brake-kind', 'front']);
-    const after = e.maybe('cho-power-target') ?? e.fact('eng-power');
-    const before = e.fact('rec-power-before');
-    const sum = after
-      .minus(before)
-      .over(before, 'Power up by', '')
-      .times(e.limit('In a hundred', 100, '%', 'geometry'), 'Power up by', '%');
-    const rise = sum.value;
-    const weak = e.word('rec-brake-kind', 'front') === 'drum' || e.maybeWord('rec-brake-kind', 'hose-age') === 'cracked';
-    const word = rise >= 100 && weak ? 'clash' : rise < 100 / 3 && !weak ? 'bolts-up' : 'adapt';
-    return e.say(
-      word,
-      word === 'bolts-up' ? `power up ${rise.toFixed(0)} %` : `power up ${rise.toFixed(0)} %${weak ? ', weak front brakes' : ''}: brake and spring review`,
-      { sum, label: 'Power up by', margin: marginIn(sum, [-Infinity, 100 / 3]) },
-    );
-  }),
+  rule(
+    'fit-brakes-power',
+    'common practice: power up by less than a third; a competent person and the law first',
+    (e) => {
+      if (e.maybeWord('rec-power-before', 'taken-at') === 'wheels')
+        return {
+          ...e.say('not-measured', 'before is at the wheels, after at the crank: not comparable'),
+          needs: [{ factId: 'rec-power-before', partKey: 'value' }],
+        };
+      e.want(['rec-power-before'], ['rec-brake-kind', 'front']);
+      const after = e.maybe('cho-power-target') ?? e.fact('eng-power');
+      const before = e.fact('rec-power-before');
+      const sum = after
+        .minus(before)
+        .over(before, 'Power up by', '')
+        .times(e.limit('In a hundred', 100, '%', 'geometry'), 'Power up by', '%');
+      const rise = sum.value;
+      const weak =
+        e.word('rec-brake-kind', 'front') === 'drum' || e.maybeWord('rec-brake-kind', 'hose-age') === 'cracked';
+      const word = rise >= 100 && weak ? 'clash' : rise < 100 / 3 && !weak ? 'bolts-up' : 'adapt';
+      return e.say(
+        word,
+        word === 'bolts-up'
+          ? `power up ${rise.toFixed(0)} %`
+          : `power up ${rise.toFixed(0)} %${weak ? ', weak front brakes' : ''}: brake and spring review`,
+        { sum, label: 'Power up by', margin: marginIn(sum, [-Infinity, 100 / 3]) },
+      );
+    },
+  ),
   rule('fit-fuel-pressure', 'common practice: tank, pump, rail and regulator of one kind', (e) => {
     const system = e.word('cho-fuel-system');
     const fuelling = e.word('eng-fuelling');
     if (fuelling === 'carburettor')
       return e.say(
         system === 'carburettor-low-pressure' ? 'bolts-up' : 'adapt',
-        system === 'carburettor-low-pressure' ? 'low pressure for a carburettor' : 'pressure cut to 0.2 to 0.5 bar with a return',
+        system === 'carburettor-low-pressure'
+          ? 'low pressure for a carburettor'
+          : 'pressure cut to 0.2 to 0.5 bar with a return',
       );
     if (fuelling.startsWith('diesel'))
       return e.say(
         system === 'diesel-suction' ? 'bolts-up' : 'clash',
         system === 'diesel-suction' ? 'suction supply for a diesel' : 'a diesel wants its suction supply',
       );
-    if (system === 'carburettor-low-pressure' || system === 'diesel-suction') return e.say('clash', 'this supply cannot reach the rail pressure');
+    if (system === 'carburettor-low-pressure' || system === 'diesel-suction')
+      return e.say('clash', 'this supply cannot reach the rail pressure');
     const ports = e.word('eng-rail-ports');
     const tank = e.word('rec-tank-ports');
     const returns = tank !== 'feed-only';
     if (system === 'return-regulator-on-rail') {
       if (ports === 'one') return e.say('clash', 'one-port rail: surplus fuel has no way back');
-      return e.say(returns ? 'bolts-up' : 'adapt', returns ? 'two-port rail, return to the tank' : 'return line to be added to the tank');
+      return e.say(
+        returns ? 'bolts-up' : 'adapt',
+        returns ? 'two-port rail, return to the tank' : 'return line to be added to the tank',
+      );
     }
     if (system === 'return-regulator-external')
       return e.say('adapt', returns ? 'external regulator with return' : 'external regulator, return line to be added');
-    if (ports === 'two') return e.say('adapt', 'two-port rail on a returnless supply: one end closed by the right plug');
+    if (ports === 'two')
+      return e.say('adapt', 'two-port rail on a returnless supply: one end closed by the right plug');
     return e.say(
       system === 'returnless-tank-regulator' && tank === 'feed-only' ? 'adapt' : 'bolts-up',
       tank === 'feed-only' ? 'filter-regulator plus return' : 'one-port rail, regulator at the tank',
@@ -131,7 +173,8 @@ export const systemRules = [
   }),
   rule('fit-tank', 'common practice: pick-up stays covered', (e) => {
     const fuelling = e.word('eng-fuelling');
-    if (fuelling === 'carburettor' || fuelling.startsWith('diesel')) return e.say('bolts-up', 'a float chamber or suction pump bears a moment of air');
+    if (fuelling === 'carburettor' || fuelling.startsWith('diesel'))
+      return e.say('bolts-up', 'a float chamber or suction pump bears a moment of air');
     const baffled = e.word('rec-tank-baffled');
     if (baffled === 'yes') return e.say('bolts-up', 'baffled tank');
     return e.maybeWord('cho-pump-place') === 'surge-pot'
@@ -142,7 +185,12 @@ export const systemRules = [
     if (e.word('eng-fuelling') === 'diesel-mechanical') return e.say('bolts-up', 'pump on the engine');
     const power = e.maybe('cho-power-target') ?? e.fact('eng-power');
     const boosted = e.word('eng-induction') !== 'none';
-    const need = power.through(`Burnt at full power, ${boosted ? '0.38' : '0.30'} kg/kWh`, 'L/h', (kw) => fuelNeedLh(kw, boosted), 'common practice');
+    const need = power.through(
+      `Burnt at full power, ${boosted ? '0.38' : '0.30'} kg/kWh`,
+      'L/h',
+      (kw) => fuelNeedLh(kw, boosted),
+      'common practice',
+    );
     const flow = e.fact('rec-tank-pump', 'flow-at-rail-pressure');
     const sum = flow.minus(need.times(e.limit('Reserve', 1.25, '', 'common practice'), '1.25 times what is burnt'));
     const times = flow.value / need.value;
@@ -169,7 +217,8 @@ export const systemRules = [
     );
   }),
   rule('fit-charging', 'common practice: output at least 1.25 times the running load', (e) => {
-    if (e.word('rec-electrical-system') !== '12v-negative-earth') return e.say('clash', 'car is not 12 V negative earth');
+    if (e.word('rec-electrical-system') !== '12v-negative-earth')
+      return e.say('clash', 'car is not 12 V negative earth');
     const exciter = e.maybeWord('eng-alternator', 'exciter');
     const amps = (label: string, value: number): Sum => e.limit(label, value, 'A', 'working estimate');
     const output = e.fact('eng-alternator', 'output');
@@ -177,13 +226,23 @@ export const systemRules = [
     const fan = e.word('cho-fan');
     if (fan !== 'engine-driven') {
       const each = e.maybe('cho-fan', 'current') ?? amps('A fan, current not known', 18);
-      loads.push(each.times(e.maybe('cho-fan', 'count') ?? e.limit('Fans, count not known', 1, '', 'working estimate'), 'Electric fans'));
+      loads.push(
+        each.times(
+          e.maybe('cho-fan', 'count') ?? e.limit('Fans, count not known', 1, '', 'working estimate'),
+          'Electric fans',
+        ),
+      );
     }
     if (e.maybeWord('cho-ps') === 'electric') loads.push(amps('Electric steering, average', 15));
     const load = loads.reduce((sum, one) => sum.plus(one));
-    const spare = output.minus(load).minus(load.times(e.limit('Reserve', 0.25, '', 'common practice'), 'Reserve of 25 %'));
+    const spare = output
+      .minus(load)
+      .minus(load.times(e.limit('Reserve', 0.25, '', 'common practice'), 'Reserve of 25 %'));
     const said = { sum: spare, label: 'Output left', margin: { value: spare.value, unit: 'A' } };
-    if (exciter === 'engine-unit-controlled' && ['standalone', 'carburettor-distributor', 'mechanical-diesel'].includes(e.maybeWord('cho-control') ?? ''))
+    if (
+      exciter === 'engine-unit-controlled' &&
+      ['standalone', 'carburettor-distributor', 'mechanical-diesel'].includes(e.maybeWord('cho-control') ?? '')
+    )
       return e.say('clash', 'alternator is run by an engine unit that will not be there', said);
     const lamp = e.maybeWord('rec-charge-lamp');
     if (spare.value >= 0 && exciter === 'lamp-wire' && lamp !== undefined && lamp !== 'filament-lamp')
