@@ -144,7 +144,7 @@ describe('a sum', () => {
         result={{ label: 'Left over', value: 14, unit: 'mm' }}
       />,
     );
-    const rows = screen.getAllByRole('row').map((r) => r.textContent!.replace(/\s+/g, ' '));
+    const rows = screen.getAllByRole('row').map((r) => r.textContent.replace(/\s+/g, ' '));
     expect(rows).toHaveLength(3);
     expect(rows[1]).toMatch(/Air cleaner measured− 48/);
     expect(rows[2]).toMatch(/^Left over14/);
@@ -157,8 +157,8 @@ describe('a sum', () => {
 
 describe('small parts', () => {
   it('the line of stations says in words where the job stands', () => {
-    show(<StationLine at={stations[2]!.id} signed={[stations[0]!.id, stations[1]!.id]} />);
-    const line = screen.getByRole('list', { name: `Stands at ${stations[2]!.name}` });
+    show(<StationLine at={stations[2].id} signed={[stations[0].id, stations[1].id]} />);
+    const line = screen.getByRole('list', { name: `Stands at ${stations[2].name}` });
     expect(within(line).getAllByRole('listitem')).toHaveLength(stations.length);
     expect(line.querySelectorAll('[aria-current=step]')).toHaveLength(1);
     expect(line.querySelectorAll('li.signed')).toHaveLength(2);

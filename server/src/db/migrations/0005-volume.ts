@@ -89,7 +89,8 @@ create index job_closed on job (shop_id, closed_at desc) where closed_at is not 
 create index job_of_customer on job (shop_id, customer_id);
 create index unit_by_name on unit (shop_id, kind, name, id);
 create index fact_version_of_fact on fact_version (shop_id, bearer_id, fact_id, id desc);
-create index record_parts on record (shop_id, key) where kind = 'part';
+-- What has an address of its own, outside of its job.
+create index record_named on record (shop_id, key) where kind in ('part', 'photo');
 create index record_of_job on record (shop_id, job_id, kind);
 create index record_open_asks on record (shop_id, (data->>'to')) where kind = 'ask' and not data ? 'answer';
 create index record_handed on record (shop_id, (data->>'handedToId')) where kind = 'task' and data ? 'handedToId' and data->>'status' in ('open', 'on-it');
@@ -145,10 +146,27 @@ create index part_words on record using gin (plain((data->>'title') || ' ' || co
 create function patterns(typed text) returns text[] language sql immutable as $$
   select array_agg('%' || replace(replace(replace(w, '\\', '\\\\'), '%', '\\%'), '_', '\\_') || '%' order by length(w) desc) from regexp_split_to_table(lower(trim(typed)), '\\s+') w where w <> '' $$;
 
-create function units_with_words(typed text, most integer) returns setof uuid language sql stable security definer set search_path = public as $$
-  select id from unit where shop_id = current_shop() and plain(name || ' ' || coalesce(identity, '') || ' ' || place) like all (patterns(typed)) order by kind, name, id limit most $$;
-create function parts_with_words(typed text, most integer) returns setof text language sql stable security definer set search_path = public as $$
-  select key from record where shop_id = current_shop() and kind = 'part' and plain((data->>'title') || ' ' || coalesce(data->>'label', '')) like all (patterns(typed)) limit most $$;
+-- The patterns are made once, and the longest of them asks the index: "like all" by itself asks none.
+create function units_with_words(typed text, most integer) returns setof uuid language plpgsql stable security definer set search_path = public as $$
+declare
+  shop uuid := current_shop();
+  wanted text[] := patterns(typed);
+begin
+  if wanted is null then return; end if;
+  return query
+    select id from unit where shop_id = shop and plain(name || ' ' || coalesce(identity, '') || ' ' || place) like wanted[1]
+      and plain(name || ' ' || coalesce(identity, '') || ' ' || place) like all (wanted) order by kind, name, id limit most;
+end $$;
+create function parts_with_words(typed text, most integer) returns setof text language plpgsql stable security definer set search_path = public as $$
+declare
+  shop uuid := current_shop();
+  wanted text[] := patterns(typed);
+begin
+  if wanted is null then return; end if;
+  return query
+    select key from record where shop_id = shop and kind = 'part' and plain((data->>'title') || ' ' || coalesce(data->>'label', '')) like wanted[1]
+      and plain((data->>'title') || ' ' || coalesce(data->>'label', '')) like all (wanted) limit most;
+end $$;
 create function jobs_with_words(typed text, most integer) returns setof uuid language plpgsql stable security definer set search_path = public as $$
 declare
   shop uuid := current_shop();
