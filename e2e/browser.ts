@@ -289,11 +289,12 @@ export class Browser {
       );
   }
 
-  /** Is anything wider than the window? */
+  /** Is anything wider than the window, or the column of stations wider than its place? */
   tooWide(): Promise<boolean> {
-    return this.driver.executeScript<boolean>(
-      'return document.documentElement.scrollWidth > window.innerWidth + 1',
-    );
+    return this.driver.executeScript<boolean>(`
+      const column = document.querySelector('nav.line');
+      const upright = column && getComputedStyle(column).display !== 'flex';
+      return document.documentElement.scrollWidth > window.innerWidth + 1 || (upright && column.scrollWidth > column.clientWidth + 1);`);
   }
 
   /** What the console complained of; a sentence we refused with is not a fault. */

@@ -8,7 +8,7 @@ import { addPhoto } from '@bay/contract/logbook';
 import type { PhotoPlace } from '../config.ts';
 import { openDb, openPool } from '../db/connection.ts';
 import { workOnce } from '../worker.ts';
-import { commandId, freshDatabase, startServer } from '../testing/harness.ts';
+import { Client, commandId, freshDatabase, startServer } from '../testing/harness.ts';
 import type { TestServer } from '../testing/harness.ts';
 import { startObjectStore } from '../testing/object-store.ts';
 import type { ObjectStore } from '../testing/object-store.ts';
@@ -106,6 +106,43 @@ async function shopIdOf(server: TestServer, cookie: string): Promise<string> {
   };
   return me.shop.id;
 }
+
+describe('a shop that moves its photos out of the database', () => {
+  it('keeps seeing those it took before, and writes the new ones where they go now', async () => {
+    const before = await startServer(database.url);
+    const shop = await shopWithCrew(before, 'moves-out');
+    const jobId = await bookedJob(shop.manager);
+    const photoId = randomUUID();
+    await shop.technician.good(addPhoto, {
+      params: { jobId },
+      body: { photoId, file: asFile(await phonePhoto(60, 40)), commandId: commandId() } as never,
+    });
+    await before.stop();
+    const after = await startServer(database.url, undefined, undefined, places['folder']!());
+    try {
+      const seen = await fetch(`${after.url}/api/photos/${photoId}/original`, {
+        headers: { cookie: shop.onlooker.cookie },
+      });
+      expect(seen.status).toBe(200);
+      const later = randomUUID();
+      const technician = new Client(after.url);
+      Object.assign(technician, { cookie: shop.technician.cookie, token: shop.technician.token });
+      await technician.good(addPhoto, {
+        params: { jobId },
+        body: {
+          photoId: later,
+          file: asFile(await phonePhoto(62, 40)),
+          commandId: commandId(),
+        } as never,
+      });
+      const files = readdirSync(folder, { recursive: true }).map(String);
+      expect(files.some((f) => f.includes(later))).toBe(true);
+      expect(files.some((f) => f.includes(photoId))).toBe(false);
+    } finally {
+      await after.stop();
+    }
+  });
+});
 
 describe('a store that fails', () => {
   it('refuses the photo with a sentence, and no record speaks of it', async () => {

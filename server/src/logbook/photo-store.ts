@@ -106,6 +106,12 @@ function inBucket(place: Extract<PhotoPlace, { kind: 'bucket' }>): PhotoStore {
 }
 
 export function openPhotoStore(place: PhotoPlace, db: Db): PhotoStore {
-  if (place.kind === 'folder') return inFolder(place.folder);
-  return place.kind === 'bucket' ? inBucket(place) : inDatabase(db);
+  const database = inDatabase(db);
+  if (place.kind === 'database') return database;
+  const elsewhere = place.kind === 'folder' ? inFolder(place.folder) : inBucket(place);
+  // A shop that moves its photos out keeps seeing those it took before.
+  return {
+    put: elsewhere.put,
+    get: async (...which) => (await elsewhere.get(...which)) ?? database.get(...which),
+  };
 }

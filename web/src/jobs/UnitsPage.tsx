@@ -116,7 +116,9 @@ function UnitRow({ unit: u, open, toggle }: { unit: Unit; open: boolean; toggle:
         aria-expanded={open}
         onClick={toggle}
       >
-        <span className="tag">{u.kind}</span>
+        <span>
+          <span className="tag">{u.kind}</span>
+        </span>
         <span>
           <b>{u.name}</b> <span className="quiet mono">{u.identity}</span>
         </span>

@@ -9,7 +9,7 @@ export const ioSignals: readonly IoSignal[] = [
   { id: 'io-pedal', signal: 'pedal position', direction: 'in', by: { recipientUnit: { want: 'wants' }, donorUnit: { want: 'needs', note: 'by-wire' }, standalone: { want: 'needs', note: 'by-wire' } }, ask: 'two tracks, same set' },
   { id: 'io-coolant', signal: 'coolant temperature for the unit', direction: 'in', by: { recipientUnit: { want: 'needs' }, donorUnit: { want: 'needs' }, standalone: { want: 'needs' }, carburettor: { want: 'dash' }, mechanicalDiesel: { want: 'wants', note: 'glow' } }, ask: 'curve; own sensor apart from the dash' },
   { id: 'io-air', signal: 'intake air temperature', direction: 'in', by: { recipientUnit: { want: 'needs' }, donorUnit: { want: 'needs' }, standalone: { want: 'needs' } }, ask: 'boss in the pipe' },
-  { id: 'io-knock', signal: 'knock', direction: 'in', by: { recipientUnit: { want: 'wants' }, donorUnit: { want: 'wants' }, standalone: { want: 'wants' } }, ask: 'screened, torque MAN' },
+  { id: 'io-knock', signal: 'knock', direction: 'in', by: { recipientUnit: { want: 'wants' }, donorUnit: { want: 'wants' }, standalone: { want: 'wants' } }, ask: 'screened; torque by the maker\'s manual' },
   { id: 'io-o2-up', signal: 'upstream oxygen each bank', direction: 'in', by: { recipientUnit: { want: 'needs' }, donorUnit: { want: 'needs' }, standalone: { want: 'wants' } }, ask: 'narrow or wide' },
   { id: 'io-o2-down', signal: 'downstream oxygen', direction: 'in', by: { recipientUnit: { want: 'wants', note: 'law' }, donorUnit: { want: 'wants', note: 'law' } }, ask: 'inspection' },
   { id: 'io-fuel-pressure', signal: 'rail pressure', direction: 'in', by: { recipientUnit: { want: 'wants' }, donorUnit: { want: 'wants' }, standalone: { want: 'wants' } }, ask: 'scaling' },
