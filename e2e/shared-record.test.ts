@@ -249,6 +249,39 @@ describe('taking over, clocks, waiting', () => {
   });
 });
 
+describe('a person with another name', () => {
+  const rename = async (from: string, to: string, initials: string) => {
+    await b.go('/crew');
+    await b.press(`Name, PIN, password, leaving: ${from}`);
+    await b.type('Name', to, '[role=dialog]');
+    await b.type('Initials', initials, '[role=dialog]');
+    await b.press('Set the name', '[role=dialog]');
+    await b.driver.wait(async () => (await b.count('[role=dialog]')) === 0, 8000);
+    await b.see(to, '#main');
+  };
+  it('keeps what they wrote, under the name they have now', async () => {
+    await b.switchTo('Maren Holt', '1000');
+    await rename('Rafe Songhurst', 'Rafe Linden', 'RL');
+    await b.go(`/jobs/${job('Larkfield')}/pull`);
+    await b.see('RL drained: 6.2 L coolant', '.book');
+    await rename('Rafe Linden', 'Rafe Songhurst', 'RS');
+    await b.go(`/jobs/${job('Larkfield')}/pull`);
+    await b.see('RS drained: 6.2 L coolant', '.book');
+  });
+});
+
+describe('the whole book as a table', () => {
+  it('is one click away from searching it', async () => {
+    await b.go(`/jobs/${job('Larkfield')}/pull`);
+    await b.press('Search', '.book');
+    const table = await b.driver.executeAsyncScript<string>(
+      'const done = arguments[0]; fetch(document.querySelector(".book-table").href).then((r) => r.text()).then(done, (e) => done(String(e)))',
+    );
+    expect(table.split('\r\n')[0]).toBe('when,kind,station,who,line,marks');
+    expect(table).toContain('Rafe Songhurst,drained: 6.2 L coolant');
+  });
+});
+
 describe('the customer', () => {
   it('opens a link, sees how it goes, and answers', async () => {
     await b.switchTo('Maren Holt', '1000');

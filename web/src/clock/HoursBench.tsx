@@ -21,6 +21,12 @@ const words: Record<HoursLine['word'], string> = {
 const shown = (hours: number): string =>
   `${Math.floor(hours)} h ${String(Math.round((hours % 1) * 60)).padStart(2, '0')}`;
 const tabs = { step: 'By step', station: 'By station', person: 'By person', work: 'By kind of work' } as const;
+const nouns: Record<keyof typeof tabs, string> = {
+  step: 'Step',
+  station: 'Station',
+  person: 'Person',
+  work: 'Kind of work',
+};
 const nameOf: Record<keyof typeof tabs, (s: Stint) => string> = {
   step: (s) => s.title,
   station: (s) => stationName(s.station),
@@ -117,7 +123,7 @@ export default function HoursBench() {
               <table className="data">
                 <thead>
                   <tr>
-                    <th>{tabs[tab].replace('By ', '')}</th>
+                    <th>{nouns[tab]}</th>
                     <th className="num">Clocked</th>
                     <th className="num">Estimate</th>
                     <th>Beside it</th>

@@ -84,7 +84,7 @@ export function CrewPage() {
                       <button
                         type="button"
                         className="plain-button small bare"
-                        aria-label={`PIN, password, leaving: ${p.name}`}
+                        aria-label={`Name, PIN, password, leaving: ${p.name}`}
                         onClick={() => setAccess(p)}
                       >
                         Change

@@ -1,14 +1,16 @@
 import { Button, Modal, TextInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { removePerson, setPassword, setPin } from '@bay/contract/crew';
+import { removePerson, renamePerson, setPassword, setPin } from '@bay/contract/crew';
 import type { Person } from '@bay/contract/crew';
 import { command, fieldsOf, keys } from '../api/index.ts';
 import { Trouble } from '../ui/index.ts';
 
-/** What the manager does when somebody forgot a PIN or a password, or leaves. */
+/** What the manager does when somebody has another name, forgot a PIN or a password, or leaves. */
 export function PersonAccess({ person, close }: { person: Person; close: () => void }) {
   const client = useQueryClient();
+  const [name, setName] = useState(person.name);
+  const [initials, setInitials] = useState(person.initials);
   const [pin, setPinText] = useState('');
   const [email, setEmail] = useState('');
   const [password, setPasswordText] = useState('');
@@ -18,6 +20,14 @@ export function PersonAccess({ person, close }: { person: Person; close: () => v
     close();
   };
   const params = { personId: person.id };
+  const naming = useMutation({
+    mutationFn: () => command(renamePerson, { params, body: { name, initials } }, { label: 'another name' }),
+    onSuccess: async () => {
+      // The name stands in what this device keeps of every job.
+      await client.invalidateQueries();
+      close();
+    },
+  });
   const pinning = useMutation({
     mutationFn: () => command(setPin, { params, body: { pin } }, { label: 'new PIN' }),
     onSuccess: done,
@@ -32,8 +42,41 @@ export function PersonAccess({ person, close }: { person: Person; close: () => v
     onSuccess: done,
   });
   const fields = fieldsOf(wording.error);
+  const misnamed = fieldsOf(naming.error);
   return (
     <Modal opened onClose={close} title={person.name}>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          naming.mutate();
+        }}
+      >
+        <TextInput
+          label="Name"
+          description="What they wrote and signed stays theirs"
+          value={name}
+          onChange={(e) => setName(e.currentTarget.value)}
+          error={misnamed['name']}
+        />
+        <TextInput
+          label="Initials"
+          value={initials}
+          onChange={(e) => setInitials(e.currentTarget.value)}
+          error={misnamed['initials']}
+        />
+        {!misnamed['name'] && !misnamed['initials'] && <Trouble of={naming} />}
+        <div className="row-actions">
+          <Button
+            type="submit"
+            variant="default"
+            disabled={name.trim() === '' || (name === person.name && initials === person.initials)}
+            loading={naming.isPending}
+          >
+            Set the name
+          </Button>
+        </div>
+      </form>
+      <hr />
       <form
         onSubmit={(e) => {
           e.preventDefault();

@@ -24,19 +24,16 @@ const withGaps = (words: string): string =>
 
 type Save = (next: FitRecord, done?: () => void) => void;
 
-function WayOut({
-  line,
-  record,
-  save,
-  close,
-  busy,
-}: {
+/** A form that writes into one line of the fit. */
+interface Writing {
   line: FitLine;
   record: FitRecord;
   save: Save;
   close: () => void;
   busy: boolean;
-}) {
+}
+
+function WayOut({ line, record, save, close, busy }: Writing) {
   const usual = line.def.resolutions.split(/;\s*/);
   const [text, setText] = useState(record.resolution?.text ?? '');
   const [kit, setKit] = useState<string[]>([...(record.resolution?.kit ?? line.def.kit)]);
@@ -151,19 +148,7 @@ function Trial({ record, save, close, busy }: { record: FitRecord; save: Save; c
   );
 }
 
-function Judge({
-  line,
-  record,
-  save,
-  close,
-  busy,
-}: {
-  line: FitLine;
-  record: FitRecord;
-  save: Save;
-  close: () => void;
-  busy: boolean;
-}) {
+function Judge({ line, record, save, close, busy }: Writing) {
   const [word, setWord] = useState<JudgedWord>('bolts-up');
   const [why, setWhy] = useState('');
   return (

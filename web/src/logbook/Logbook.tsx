@@ -5,6 +5,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { stations } from '@bay/core/jobs';
 import { kindWords } from '@bay/core/logbook';
 import { titleOf } from '@bay/core/plan';
+import { readLogTable } from '@bay/contract/logbook';
 import type { LogEntry } from '@bay/contract/logbook';
 import { useCrew } from '../api/index.ts';
 import { useJob } from '../sheet/index.ts';
@@ -179,6 +180,11 @@ export function Logbook({ shut }: { shut: boolean }) {
         </button>
       </div>
       {looking && <Filters filter={filter} set={setFilter} search={search} setSearch={setSearch} />}
+      {looking && (
+        <a className="book-table" href={readLogTable.path.replace(':jobId', jobId)} download>
+          The whole book as a table (CSV)
+        </a>
+      )}
       {clean.about && (
         <p className="book-about">
           On: {titleOf(clean.about).split(/[:,;]/)[0]}{' '}

@@ -157,7 +157,7 @@ export const gateLines: readonly GateLineDef[] = [
     when: when('gbx-kind in {automatic-hydraulic, automatic-electronic, dual-clutch, transaxle-automatic}'), proof: [{ record: true }], proofWords: 'record', why: 'burnt in a mile',
   },
   { id: 'gate-fd-driveline', gate: 'First drive', mustBe: 'Shaft, wheel, axle nuts torqued; slip and angles written', harm: true, when: when('always'), proof: [{ record: true }], proofWords: 'record', why: 'a shaft that comes out kills' },
-  { id: 'gate-fd-gaps', gate: 'First drive', mustBe: 'Hot gaps to lines, looms, steering read', when: when('always'), proof: [{ reading: { unit: 'mm' } }], proofWords: 'readings against `cl-` rows', why: 'everything has grown' },
+  { id: 'gate-fd-gaps', gate: 'First drive', mustBe: 'Hot gaps to lines, looms, steering read', when: when('always'), proof: [{ reading: { unit: 'mm' } }], proofWords: 'readings against clearance rows', why: 'everything has grown' },
   { id: 'gate-fd-fumes', gate: 'First drive', mustBe: 'No exhaust leak into the cabin, openings register closed', harm: true, when: when('always'), proof: [{ reading: {} }], proofWords: 'reading or smoke test', why: 'carbon monoxide' },
   {
     id: 'gate-fd-lamps', gate: 'First drive', mustBe: 'Every warning lamp explained; lights, horn, wipers as law asks; insured, plated, or closed ground', when: when('always'), proof: [{ record: true }], proofWords: 'record (LAW)',

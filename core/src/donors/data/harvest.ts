@@ -10,7 +10,7 @@ export const harvestParts: readonly HarvestPart[] = [
   { id: 'take-pedal', title: 'Electronic accelerator pedal with plug', why: 'pedal signals belong to the ECU' },
   { id: 'take-air-sensor', title: 'Air mass or pressure sensor with its tube or seal', why: 'calibration belongs to the tube diameter' },
   { id: 'take-o2', title: 'Oxygen sensors, up and downstream, bank marked', why: 'lead length and type differ' },
-  { id: 'take-sensors', title: 'Crank, cam, knock, coolant, oil, rail sensors, each *fitted*', why: 'same thread, other curve or plug' },
+  { id: 'take-sensors', title: 'Crank, cam, knock, coolant, oil, rail sensors, each fitted', why: 'same thread, other curve or plug' },
   { id: 'take-throttle', title: 'Throttle body and its gasket', why: 'a cheap copy may not idle' },
   { id: 'take-coils', title: 'Coils, leads, boots, plugs in order', why: 'boot and coil height go together' },
   { id: 'take-injectors', title: 'Injectors, rail, rail sensor, damper, clips', why: 'flow and plug type are in the calibration' },

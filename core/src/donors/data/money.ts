@@ -7,7 +7,7 @@ export const donorMoneyRules: readonly DonorMoneyRule[] = [
   { id: 'don-quick', subject: 'Sells quickly (estimate: days to weeks)', rule: 'proven engine with gearbox, ECU set with keys, wheels, seats, lamps, good doors' },
   { id: 'don-slow', subject: 'Sells slowly (months to years)', rule: 'trim, glass, wiring, axles, small modules; count storage against them' },
   { id: 'don-legal', subject: 'Needs papers or a licence', rule: 'catalysts, airbags and belt parts, batteries, refrigerant, the shell itself: local code first' },
-  { id: 'don-proof', subject: 'What lifts the price', rule: 'seen running or driven by the buyer, mileage papers, codes read, compression sheet, photos of what is *not* perfect' },
+  { id: 'don-proof', subject: 'What lifts the price', rule: 'seen running or driven by the buyer, mileage papers, codes read, compression sheet, photos of what is not perfect' },
   { id: 'don-history', subject: 'Renewed parts with mileage', rule: 'priced, not forgotten: new battery, recent catalyst, clutch' },
   { id: 'don-wish', subject: 'Other jobs\' wish lists', rule: 'shown during teardown, so that a wanted junction box is not scrapped' },
   { id: 'don-store', subject: 'Where it lies', rule: 'shell as store only if watertight; each part has a place code, also "inside shell 4"' },

@@ -406,7 +406,7 @@ export const kitLines: readonly KitLineDef[] = [
   },
   {
     id: 'kit-loom', system: 'control', title: 'Engine loom', when: when('cho-control in {donor-unit-trimmed-loom, donor-unit-new-loom, standalone}'),
-    options: 'alternator plug, injector plug, throttle, gearbox, **fans**, generation, branch lengths', optionsFrom: ['don-harness-state', 'eng-layout'], leftOut: 'one unticked box: a second loom',
+    options: 'alternator plug, injector plug, throttle, gearbox, *fans*, generation, branch lengths', optionsFrom: ['don-harness-state', 'eng-layout'], leftOut: 'one unticked box: a second loom',
     price: [100, 650, 1600],
   },
   {

@@ -34,7 +34,7 @@ export const buildSteps: readonly BuildStepDef[] = [
     id: 'bld-angle', title: 'Torque plus angle: snug, paint at twelve o\'clock, turn, write both per bolt', after: ['bld-chase'], why: 'friction no longer decides the clamp',
     how: 'msr-bolt-stretch; no value known = not tightened', caution: 'long bar: brace, engine locked',
   },
-  { id: 'bld-tdc', title: 'Top dead centre by stop or rocked probe *and* by mark', after: ['bld-head'], why: 'a slipped damper lies', how: 'two independent proofs (cp); msr-tdc', caution: 'soft probe, by hand only' },
+  { id: 'bld-tdc', title: 'Top dead centre by stop or rocked probe and by mark', after: ['bld-head'], why: 'a slipped damper lies', how: 'two independent proofs (cp); msr-tdc', caution: 'soft probe, by hand only' },
   { id: 'bld-pump-first', title: 'Water pump, thermostat housing, idlers', after: ['bld-tdc'], why: 'the belt runs over them', how: 'turned by hand' },
   {
     id: 'bld-belt', title: 'Belt on, all slack at the tensioner, tensioner nipped only', after: ['bld-pump-first', 'bld-threadlock', 'bld-lube'], why: 'it must settle before the setting counts',
@@ -103,7 +103,7 @@ export const buildSteps: readonly BuildStepDef[] = [
   },
   {
     id: 'bld-converter', title: 'Converter part-filled, turned in through every step', after: ['bld-bolt-length', 'bld-flywheel'], why: 'pump tangs break if drawn in by bolts',
-    how: 'msr-converter before *and* after joining', caution: 'heavy, held in by a strap',
+    how: 'msr-converter before and after joining', caution: 'heavy, held in by a strap',
   },
   {
     id: 'bld-join', title: 'Gearbox pushed home by hand, flush all round, then bolts; one person turns the crank', after: ['bld-slave', 'bld-converter'], why: 'bolts used as a press crack ears and bend discs',

@@ -41,7 +41,7 @@ export const findings: readonly Finding[] = [
   },
   { id: 'find-lash-low', lookedAt: 'Low compression with mechanical lash', how: 'lash before verdict', means: 'tight valves read as worn rings', follows: 'adjust, test again, then judge' },
   { id: 'find-bore', lookedAt: 'Bores', how: 'borescope, then open', means: 'scores, rust band, glaze, hone seen or gone', follows: 'hone, rebore, or leave' },
-  { id: 'find-belt', lookedAt: 'Timing belt and *its* tensioner, idlers, pump, date', how: 'cover off', means: 'a young belt says nothing of pump and idlers', follows: 'four separate ticks' },
+  { id: 'find-belt', lookedAt: 'Timing belt and its tensioner, idlers, pump, date', how: 'cover off', means: 'a young belt says nothing of pump and idlers', follows: 'four separate ticks' },
   { id: 'find-chain', lookedAt: 'Chain slack, guides', how: 'tensioner travel, mark drift', means: 'stretched, brittle guides', follows: 'full set' },
   { id: 'find-tensioner-thread', lookedAt: 'Tensioner bolt, stud, hole', how: 'thread gauge, eye', means: 'cross-threaded bolt shears and takes the valves', follows: 'chase, insert, new bolt, second tick' },
   { id: 'find-water-pump', lookedAt: 'Shaft play, weep hole, blade material', how: 'rock, smell', means: 'brittle plastic blades, worn seal', follows: 'renew before the belt' },
@@ -57,8 +57,8 @@ export const findings: readonly Finding[] = [
   { id: 'find-crack', lookedAt: 'Head, block webs, bore flange', how: 'dye penetrant, pressure, magnetic on iron', means: 'crack', follows: 'machine shop word' },
   { id: 'find-core-plugs', lookedAt: 'Core plugs, block drains', how: 'tap, rust', means: 'thin, weep', follows: 'renew' },
   { id: 'find-coolant-stubs', lookedAt: 'Aluminium stubs, hidden hoses', how: 'scrape, pit depth', means: 'hose will not seal on pits', follows: 'clean, build up, renew' },
-  { id: 'find-thermostat', lookedAt: 'Stuck open or shut', how: 'drain behaviour, hot water', means: 'slow warm-up or boil', follows: 'renew; first make sure by the number that the complaint belongs to *this* engine' },
-  { id: 'find-threads', lookedAt: 'Each port and boss to be used', how: 'screw a gauge by hand', means: 'good, repairable, stripped', follows: 'repair *before* the part moves across' },
+  { id: 'find-thermostat', lookedAt: 'Stuck open or shut', how: 'drain behaviour, hot water', means: 'slow warm-up or boil', follows: 'renew; first make sure by the number that the complaint belongs to this engine' },
+  { id: 'find-threads', lookedAt: 'Each port and boss to be used', how: 'screw a gauge by hand', means: 'good, repairable, stripped', follows: 'repair before the part moves across' },
   {
     id: 'find-switch-print', lookedAt: 'Print on oil switches', how: 'clean, read, meter: opens or closes on pressure', means: 'rating or contact logic differs from what the dash expects',
     follows: 'parts register, or new; a low-rated warning switch needs a named approval',
@@ -79,11 +79,11 @@ export const findings: readonly Finding[] = [
   },
   {
     id: 'find-neighbour', lookedAt: 'Anything worn out among equals', how: 'what shared its load and oil', means: 'one worn band, bearing, hose hints at its neighbours',
-    follows: 'list of neighbours looked at *and* not looked at',
+    follows: 'list of neighbours looked at and not looked at',
   },
   { id: 'find-storage', lookedAt: 'Years standing', how: 'date, seal, bore rust', means: 'dry seals, stuck rings, dead fluid', follows: 'oil down bores, prime, flush, early change' },
   { id: 'find-bodge', lookedAt: 'Silicone, rags, wrong bolts', how: 'photo before undoing', means: 'time to undo, customer told', follows: 'family search hint' },
-  { id: 'find-death', lookedAt: 'Why the *last* engine died', how: 'strip far enough to know', means: 'the cause may be in what moves across', follows: 'red line on the new engine\'s list' },
+  { id: 'find-death', lookedAt: 'Why the last engine died', how: 'strip far enough to know', means: 'the cause may be in what moves across', follows: 'red line on the new engine\'s list' },
 ];
 
 /** Cheap now, dear later: what to renew while the engine is out. */
@@ -101,7 +101,7 @@ export const whileOut: readonly WhileOut[] = [
   { id: 'wio-front-seal', item: 'Front crank seal', when: 'any doubt: dry today is no promise', minutesNow: '45–75', minutesLater: '120–300', failing: 'oil on belt and alternator', parts: 'seal' },
   { id: 'wio-damper', item: 'Crank damper', when: 'rubber cracked, mark drifted', minutesNow: '15–30', minutesLater: '60–240', failing: 'wrong timing marks, belts, crank', parts: 'damper, bolt' },
   {
-    id: 'wio-timing', item: 'Timing belt or chain set with idlers and tensioner', when: 'no proof of date *and* miles', minutesNow: '120–240', minutesLater: '240–600', failing: 'valves on pistons',
+    id: 'wio-timing', item: 'Timing belt or chain set with idlers and tensioner', when: 'no proof of date and miles', minutesNow: '120–240', minutesLater: '240–600', failing: 'valves on pistons',
     parts: 'full set, bolts; keep count of unused kit parts',
   },
   { id: 'wio-water-pump', item: 'Water pump', when: 'with the belt, or plastic blades', minutesNow: '20–45', minutesLater: '180–480', failing: 'overheating, belt', parts: 'pump, gasket' },
@@ -178,7 +178,7 @@ export const knockOnChains: readonly KnockOnChain[] = [
   { id: 'chain-stud-long', change: 'longer stud', check: 'cover closes, nut on full thread, neighbour pulley, tool reach' },
   { id: 'chain-plate-thick', change: 'thicker plate, flywheel or adapter', check: 'bolt length, pilot and dowel engagement, starter mesh, converter pull-out, gearbox and shaft length, release travel' },
   { id: 'chain-bell-adapter', change: 'adapter plate', check: 'input shaft reach, starter nose, clocking, crossmember, shift lever hole, shaft length' },
-  { id: 'chain-gearbox', change: 'other gearbox', check: 'plate or flywheel, pilot, disc spline *and* diameter, slave, crossmember, mount, tunnel, shift, speed signal, reverse lamp, cooler, shaft, ratio' },
+  { id: 'chain-gearbox', change: 'other gearbox', check: 'plate or flywheel, pilot, disc spline and diameter, slave, crossmember, mount, tunnel, shift, speed signal, reverse lamp, cooler, shaft, ratio' },
   { id: 'chain-mount-height', change: 'engine raised or lowered', check: 'bonnet at its braces, sump, steering shaft, fan, driveline angles, hoses, headers' },
   { id: 'chain-mount-back', change: 'engine moved rearwards', check: 'firewall, distributor or rear fuel elbow, shift hole, shaft length, pedal box, radiator gap gained' },
   { id: 'chain-manifold-turn', change: 'intake turned or changed', check: 'what stood in the new place (sender, throttle cable, booster hose), ports, rail, bonnet, air sensor' },

@@ -32,7 +32,7 @@ export const pullSteps: readonly PullStepDef[] = [
   },
   {
     id: 'rm-fate-list', phase: 'before a fastener turns', title: 'Fate of every assembly, and which harness branches leave with the engine, written before the first cut', when: when('always'),
-    after: ['rm-identify', 'rm-photo-tour'], before: ['rm-exhaust-cut', 'rm-harness-split', 'rm-front-cut'], needs: [], support: 'plan sheet', caution: 'Cutting is for `scrap` only', minutes: [20, 40],
+    after: ['rm-identify', 'rm-photo-tour'], before: ['rm-exhaust-cut', 'rm-harness-split', 'rm-front-cut'], needs: [], support: 'plan sheet', caution: 'Cutting is for scrap only', minutes: [20, 40],
   },
   {
     id: 'rm-exit-choice', phase: 'before a fastener turns', title: 'Choose up, front or down from mass, hook height, floor, bay width, what is bent, what must stay rollable', when: when('always'), after: ['rm-fate-list'],
@@ -131,7 +131,7 @@ export const pullSteps: readonly PullStepDef[] = [
   },
   {
     id: 'rm-raise', phase: 'made dead, cool, raised', title: 'Car on the maker\'s lifting points; the end that stays heavy tied to the lift or on a tall stand', when: when('always'), after: ['rm-chock', '~rm-battery-off'],
-    before: ['~rm-coolant-drain', 'rm-subframe-loose'], needs: [], support: 'two-post lift, stands, straps', caution: 'The balance moves when the engine leaves: secure for *after*, not only for now', minutes: [10, 20],
+    before: ['~rm-coolant-drain', 'rm-subframe-loose'], needs: [], support: 'two-post lift, stands, straps', caution: 'The balance moves when the engine leaves: secure for after, not only for now', minutes: [10, 20],
   },
   {
     id: 'rm-coolant-drain', phase: 'fluids', title: 'Radiator low point and every block drain into a clean pan; note volume, colour, oil; an empty second drain tells that the thermostat stands open', when: when('always'),
@@ -250,7 +250,7 @@ export const pullSteps: readonly PullStepDef[] = [
     before: ['rm-turbo-off'], needs: [], support: 'caps, tray', caution: 'Dirt in the feed kills the next turbo', minutes: [20, 40],
   },
   {
-    id: 'rm-turbo-off', phase: 'exhaust, turbo, electrics', title: 'Turbo off *held*; or left on the engine and tied', when: when('eng-induction = turbo'), onlyIf: 'it stands in the way or is sold apart',
+    id: 'rm-turbo-off', phase: 'exhaust, turbo, electrics', title: 'Turbo off held; or left on the engine and tied', when: when('eng-induction = turbo'), onlyIf: 'it stands in the way or is sold apart',
     after: ['rm-turbo-lines'], before: ['~rm-exhaust-front'], needs: [], support: 'stand or second hand on it', caution: 'Support before the last fastener: it drops', minutes: [30, 75],
   },
   {
@@ -350,7 +350,7 @@ export const pullSteps: readonly PullStepDef[] = [
   },
   {
     id: 'rm-mounts-free', phase: 'lift and way out', title: 'Mount fasteners, lower then upper; studs that still trap the mount marked "free but captive"', when: when('always'),
-    after: ['rm-hoist-on', 'rm-cradle-under', 'rm-datum'], before: ['rm-lift-50'], needs: ['st-load-carried'], caution: 'Load on hook or cradle *first*; nobody below', minutes: [15, 40],
+    after: ['rm-hoist-on', 'rm-cradle-under', 'rm-datum'], before: ['rm-lift-50'], needs: ['st-load-carried'], caution: 'Load on hook or cradle first; nobody below', minutes: [15, 40],
   },
   {
     id: 'rm-fuel-open', phase: 'lift and way out', title: 'Fuel lines last: disconnect, cap both ends, catch the rest, wipe, air the bay', when: when('always'),

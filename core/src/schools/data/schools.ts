@@ -234,7 +234,7 @@ export const schoolSides: readonly SchoolSide[] = [
   },
   {
     id: 'sch-open-used-a', standsFor: 'Leave it closed', reasons: 'factory assembly is better than a hurried one; no hours', suits: 'seen running, mileage proved, stock power, small budget',
-    weak: 'sludge, pickup ring, front seal, bearings stay unknown', changes: 'acceptance proofs, list of tests *not* done, early first oil change',
+    weak: 'sludge, pickup ring, front seal, bearings stay unknown', changes: 'acceptance proofs, list of tests not done, early first oil change',
   },
   {
     id: 'sch-open-used-b', standsFor: 'Outside reseal, lids off', reasons: 'the cheap leaks and the visible truth (sludge, cam, chain) for a day\'s work', suits: 'most road jobs',
