@@ -294,7 +294,7 @@ export class Browser {
     return this.driver.executeScript<boolean>(`
       const column = document.querySelector('nav.line');
       const upright = column && getComputedStyle(column).display !== 'flex';
-      return document.documentElement.scrollWidth > window.innerWidth + 1 || (upright && column.scrollWidth > column.clientWidth + 1);`);
+      return document.documentElement.scrollWidth > window.innerWidth + 1 || Boolean(upright && column.scrollWidth > column.clientWidth + 1);`);
   }
 
   /** What the console complained of; a sentence we refused with is not a fault. */

@@ -74,7 +74,7 @@ describe('without a network', () => {
     await b.go(`/jobs/${job('Larkfield')}/pull`);
     await b.see('Out with 2.2 four', '.bench');
     await b.shellKept();
-    await b.readingKept('Larkfield');
+    await b.readingKept(`"job","${job('Larkfield')}"`);
     await away();
     await b.go(`/jobs/${job('Larkfield')}/pull`);
     await b.see('Out with 2.2 four', '.bench');
@@ -143,7 +143,7 @@ describe('what two wrote at once', () => {
     await b.type('Bolts', '10');
     await b.press('Add the joint');
     await b.see('head', '.bench');
-    await b.readingKept('"head:1"');
+    await b.readingKept('"name":"head"');
     await away();
     await b.press('Tighten a bolt', '.bench');
     await b.type('Stages, N·m', '40');

@@ -1,4 +1,4 @@
-import { afterAll, beforeAll } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoShop } from '../demo/shop.ts';
 import { Browser } from './browser.ts';
 import { demoJobs, runShop } from './shop.ts';
@@ -38,8 +38,11 @@ export const viewsOf = (
   ['every logbook', '/logbook?q=bag', 'bag 031'],
 ];
 
-/** The demo shop with a signed-in browser for a test file that goes through the views one by one. */
-export function openedViews() {
+/**
+ * Looks at one half of the views in the demo shop, each loaded once: nothing is wider than its place, and axe finds no serious fault
+ * by day or on the night shift. Two halves, so that two browsers share the work.
+ */
+export function lookOver(half: 0 | 1): void {
   let shop: Running;
   let b: Browser;
   let views: ReturnType<typeof viewsOf>;
@@ -48,18 +51,31 @@ export function openedViews() {
     views = viewsOf(await demoJobs(shop.server));
     b = await Browser.open(shop.server.url);
     await b.signIn(demoShop.manager.email, demoShop.manager.password);
+    await b.size(1280, 800);
   });
   afterAll(async () => {
     await b.close();
     await shop.stop();
   });
-  return {
-    names: viewsOf(() => '').map(([name]) => name),
-    browser: () => b,
-    open: async (name: string): Promise<void> => {
+  describe('at 1280 px, by day and on the night shift', () => {
+    it.each(
+      viewsOf(() => '')
+        .map(([name]) => name)
+        .filter((_, i) => i % 2 === half),
+    )('%s', async (name) => {
       const [, path, words] = views.find(([n]) => n === name)!;
+      await b.theme('light');
       await b.go(path);
       await b.see(words, '#main');
-    },
-  };
+      expect(await b.tooWide()).toBe(false);
+      // The book stands beside every station; it is looked at once, on the first of them.
+      const but = name === 'scope' ? undefined : '.book';
+      expect(await b.axe(undefined, but)).toEqual([]);
+      // Night changes colours and nothing else: what depends on colour is looked at again.
+      await b.driver.executeScript(
+        "document.documentElement.setAttribute('data-mantine-color-scheme', 'dark')",
+      );
+      expect(await b.axe(['color-contrast', 'link-in-text-block'], but)).toEqual([]);
+    });
+  });
 }

@@ -1,0 +1,3 @@
+import { lookOver } from './views.ts';
+
+lookOver(1);
