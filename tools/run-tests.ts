@@ -45,6 +45,8 @@ function run(name: string, command: string, args: readonly string[], report?: st
         } catch {
           counts = { passed: 0, failed: 1, skipped: 0 };
         }
+        // It is read for its counts, once; it names files of this machine, so it does not stay.
+        rmSync(report, { force: true });
       }
       resolve({ name, ...counts, seconds, output });
     });
