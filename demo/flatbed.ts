@@ -55,7 +55,7 @@ export const flatbed: DemoJob = {
     { when: [4, '15:30'], by: 'DP', record: ['torque', 'main caps:2', { joint: 'main caps', bolt: '2', stagesNm: [30], angleDeg: 90, source: 'logged in one line', voided: { why: 'cap off again to see the shell' } }] },
     { when: [5, '10:05'], by: 'DP', photo: ['00000000-0000-4000-8000-000000000431', 'journal', 'Journal 4, ridge in the middle', 'find-bearings'] },
     { when: [5, '10:06'], by: 'DP', record: ['pin', '00000000-0000-4000-8000-000000000441', { photoId: '00000000-0000-4000-8000-000000000431', number: 1, x: 0.48, y: 0.5, sort: 'finding', text: 'ridge, felt with a fingernail' }] },
-    { when: [4, '16:10'], by: 'DP', record: ['ask', '00000000-0000-4000-8000-000000000451', { ask: 'approval', to: 'manager', what: 'Second opinion of the machine shop on the block, 2 days outside', amount: 180 }] },
+    { when: [4, '16:10'], by: 'DP', record: ['ask', '00000000-0000-4000-8000-000000000451', { ask: 'approval', to: 'manager', what: 'Second opinion of the machine shop on the block, 2 days outside', amount: 18_000 }] },
     { when: [3, '09:40'], by: 'MH', line: 'decided: regrind and 0.25 shells over a used crank, because nobody knows what the used one did' },
     { when: [3, '10:00'], by: 'MH', line: 'held: waiting for crank from the regrind, in 5 days' },
     { when: [2, '13:00'], by: 'RS', record: ['circuit', '00000000-0000-4000-8000-000000000301', { title: 'battery through relay to glow strip', from: 'battery', to: 'glow strip', signal: 'power', load: 'lamps', currentA: 45, lengthM: 2.1, areaMm2: 10, fuseA: 60, labelA: 'G1A', labelB: 'G1A' }] },

@@ -99,6 +99,7 @@ export async function loadDemo(db: Db, now: Date): Promise<boolean> {
   const { shopId, personId } = await makeShop(db, {
     shopName: demoShop.shopName,
     bays: [...demoShop.bays],
+    currency: demoShop.currency,
     ...manager,
   });
   const boss: Caller = { shopId, personId, name: manager.name, initials: manager.initials, role: 'manager' };
@@ -186,7 +187,7 @@ async function candidates(tx: Tx, caller: Caller, jobId: string, at: Date): Prom
       jobId,
       kind: 'candidate',
       key: unit.id,
-      data: { cost: unit.name.startsWith('3.6') ? 1450 : 900 },
+      data: { cost: unit.name.startsWith('3.6') ? 145_000 : 90_000 },
       revision: 0,
       at,
     });

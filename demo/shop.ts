@@ -2,6 +2,7 @@
 export const demoShop = {
   shopName: 'Quarry Road Engine Works',
   bays: ['1', '2', '3'],
+  currency: 'EUR',
   manager: {
     name: 'Maren Holt',
     initials: 'MH',

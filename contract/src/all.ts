@@ -4,7 +4,10 @@ import * as crew from './crew.ts';
 import * as facts from './facts.ts';
 import * as handover from './handover.ts';
 import * as jobs from './jobs.ts';
+import * as kit from './kit.ts';
 import * as logbook from './logbook.ts';
+import * as money from './money.ts';
+import * as parts from './parts.ts';
 import * as records from './records.ts';
 import * as schools from './schools.ts';
 import type { Endpoint } from './endpoint.ts';
@@ -17,6 +20,9 @@ export const endpoints: readonly [name: string, endpoint: Endpoint][] = [
   facts,
   records,
   logbook,
+  kit,
+  parts,
+  money,
   schools,
   calc,
   handover,

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { clockRow } from './clock.ts';
 import { command, endpoint, id, line } from './endpoint.ts';
+import { currency } from './money.ts';
 
 export const roles = ['manager', 'technician', 'onlooker'] as const;
 export const role = z.enum(roles);
@@ -16,7 +17,7 @@ export const person = z.object({
 });
 export type Person = z.infer<typeof person>;
 
-export const shop = z.object({ id, name: z.string(), bays: z.array(z.string()) });
+export const shop = z.object({ id, name: z.string(), bays: z.array(z.string()), currency });
 
 const email = z.email('Not an e-mail address.').max(200);
 const password = z.string().min(10, 'At least 10 characters.').max(200, 'At most 200 characters.');
@@ -50,7 +51,14 @@ export const setUpShop = endpoint({
   path: '/api/setup',
   summary: 'Set up the first shop and its manager',
   access: 'open',
-  body: z.object({ shopName: line(80), bays: z.number().int().min(1).max(12), name: line(60), email, password }),
+  body: z.object({
+    shopName: line(80),
+    bays: z.number().int().min(1).max(12),
+    name: line(60),
+    email,
+    password,
+    currency: currency.optional(),
+  }),
   reply: me,
 });
 export const signIn = endpoint({

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { amount, kind, text } from './kind.ts';
+import { amountOfMoney } from './money.ts';
 
 const verdictWord = z.enum(['bolts-up', 'adapt', 'clash']);
 
@@ -25,7 +26,7 @@ export const fitKinds = {
     }),
     { acts: ['judged', 'trial', 'resolution'], signed: 'once' },
   ),
-  candidate: kind<'candidate'>(z.object({ cost: amount.min(0).optional(), note: text(300).optional() }), {
-    money: ['cost'],
+  candidate: kind<'candidate'>(z.object({ cost: amountOfMoney.optional(), note: text(300).optional() }), {
+    money: 'cost',
   }),
 };

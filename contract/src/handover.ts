@@ -70,6 +70,8 @@ export const revokeLink = endpoint({
 /** What a customer sees: how it goes and what is asked of them. No money of the shop, no names of records. */
 export const customerView = z.object({
   shop: z.string(),
+  /** What amounts are counted in, in its smallest unit (ISO 4217). */
+  currency: z.string(),
   number: z.string(),
   carName: z.string(),
   engineName: z.string().nullable(),

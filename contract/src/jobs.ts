@@ -283,12 +283,3 @@ export const find = endpoint({
     ),
   }),
 });
-
-export const readPart = endpoint({
-  method: 'get',
-  path: '/api/parts/:partId',
-  summary: 'One harvested part: what its label opens',
-  access: 'look',
-  params: z.object({ partId: id }),
-  reply: z.object({ jobId: id, number: z.string(), carName: z.string(), record: recordRow }),
-});

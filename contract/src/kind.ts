@@ -21,8 +21,8 @@ export interface KindSchema<K extends RecordKind = RecordKind> {
   signed: 'once' | 'each-change' | readonly string[];
   /** Fields that hold the id of a person, and the field in which their name of today is shown. */
   people: Readonly<Record<string, string>>;
-  /** Fields that only those see who may see money. */
-  money: readonly string[];
+  /** The field that holds an amount of money: kept by itself, where only those see it who may. */
+  money: string | undefined;
 }
 
 /** Declares a kind; what is left out is nobody and nothing. */
@@ -34,7 +34,7 @@ export const kind = <K extends RecordKind>(
   acts: [],
   signed: 'each-change',
   people: {},
-  money: [],
+  money: undefined,
   ...more,
 });
 

@@ -19,6 +19,9 @@ export const change = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('links') }),
   z.object({ kind: z.literal('schools') }),
   z.object({ kind: z.literal('crew') }),
+  z.object({ kind: z.literal('suppliers') }),
+  /** What is set for the whole shop. */
+  z.object({ kind: z.literal('shop') }),
   z.object({ kind: z.literal('sessions') }),
   /** More than can be named: everything on the job is read again. */
   z.object({ kind: z.literal('all') }),

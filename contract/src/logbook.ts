@@ -3,6 +3,7 @@ import { askSorts, logKinds, pinSorts } from '@bay/core/logbook';
 import { stationIds } from '@bay/core/jobs';
 import { command, endpoint, fileReply, id, isoDate, line } from './endpoint.ts';
 import { act, amount, kind, text } from './kind.ts';
+import { amountOfMoney } from './money.ts';
 import { recordRow } from './record-row.ts';
 
 const share = amount.min(0).max(1);
@@ -14,15 +15,6 @@ export const logbookKinds = {
       acts: ['released'],
       signed: 'once',
     },
-  ),
-  bag: kind<'bag'>(
-    z.object({
-      what: text(200).min(2, 'Say what is in the bag.'),
-      label: text(20).min(1, 'Give the bag its number.'),
-      place: text(80).optional(),
-      back: act,
-    }),
-    { acts: ['back'], signed: 'once' },
   ),
   fluid: kind<'fluid'>(
     z.object({
@@ -75,10 +67,10 @@ export const logbookKinds = {
       to: z.union([z.literal('manager'), z.literal('customer'), id]),
       what: text(400).min(2, 'Say what is asked.'),
       about: text(120).optional(),
-      amount: amount.min(0).optional(),
+      amount: amountOfMoney.optional(),
       answer: z.object({ yes: z.boolean().optional(), text: text(400).default('') }).optional(),
     }),
-    { acts: ['answer'], signed: 'once', people: { to: 'toName' }, money: ['amount'] },
+    { acts: ['answer'], signed: 'once', people: { to: 'toName' }, money: 'amount' },
   ),
 };
 

@@ -2,7 +2,6 @@ import { z } from 'zod';
 import type { RecordData, RecordKind } from '@bay/core/records';
 import { commissioningKinds } from './commissioning.ts';
 import { diagnosisKinds } from './diagnosis.ts';
-import { donorKinds } from './donors.ts';
 import { command, endpoint, id } from './endpoint.ts';
 import { fitKinds } from './fit.ts';
 import { handoverKinds } from './handover.ts';
@@ -10,6 +9,7 @@ import { storedSchema } from './kind.ts';
 import type { KindSchema, RecordInput } from './kind.ts';
 import { kitKinds } from './kit.ts';
 import { logbookKinds } from './logbook.ts';
+import { partsKinds } from './parts.ts';
 import { prepKinds } from './prep.ts';
 import { pullKinds } from './pull.ts';
 import { recordRow } from './record-row.ts';
@@ -27,11 +27,11 @@ export type { RecordInput } from './kind.ts';
 export const kinds: { readonly [K in RecordKind]: KindSchema<K> } = {
   ...commissioningKinds,
   ...diagnosisKinds,
-  ...donorKinds,
   ...fitKinds,
   ...handoverKinds,
   ...kitKinds,
   ...logbookKinds,
+  ...partsKinds,
   ...prepKinds,
   ...pullKinds,
   ...schoolKinds,

@@ -10,8 +10,6 @@ import { sessionRoutes } from './crew/sessions.ts';
 import { waitingRoutes } from './crew/waiting.ts';
 import type { Db } from './db/connection.ts';
 import { diagnosisKinds } from './diagnosis/kinds.ts';
-import { donorKinds } from './donors/kinds.ts';
-import { donorRoutes } from './donors/routes.ts';
 import { factRoutes } from './facts/routes.ts';
 import { fitKinds } from './fit/kinds.ts';
 import { floorRoutes } from './floor/routes.ts';
@@ -21,9 +19,13 @@ import { takeoverRoutes } from './handover/takeover.ts';
 import type { Registry } from './http/register.ts';
 import { jobRoutes } from './jobs/routes.ts';
 import { kitKinds } from './kit/kinds.ts';
+import { supplierRoutes } from './kit/suppliers.ts';
 import { logbookKinds } from './logbook/kinds.ts';
 import type { PhotoStore } from './logbook/photo-store.ts';
 import { logbookRoutes } from './logbook/routes.ts';
+import { moneyRoutes } from './money/routes.ts';
+import { partsKinds } from './parts/kinds.ts';
+import { partRoutes } from './parts/routes.ts';
 import { prepKinds } from './prep/kinds.ts';
 import { pullKinds } from './pull/kinds.ts';
 import { registerKinds } from './records/kind.ts';
@@ -37,11 +39,11 @@ import { systemsKinds } from './systems/kinds.ts';
 for (const kinds of [
   commissioningKinds,
   diagnosisKinds,
-  donorKinds,
   fitKinds,
   handoverKinds,
   kitKinds,
   logbookKinds,
+  partsKinds,
   prepKinds,
   pullKinds,
   schoolKinds,
@@ -58,7 +60,9 @@ export function registerRoutes(on: Registry, db: Db, pool: pg.Pool, photos: Phot
   sheetRoutes(on);
   factRoutes(on);
   recordRoutes(on);
-  donorRoutes(on);
+  partRoutes(on);
+  supplierRoutes(on);
+  moneyRoutes(on);
   logbookRoutes(on, photos);
   clockRoutes(on);
   sessionRoutes(on);

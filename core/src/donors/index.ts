@@ -2,4 +2,3 @@ export * from './types.ts';
 export * from './harvest.ts';
 export { harvestParts, labelRules } from './data/harvest.ts';
 export { donorMoneyRules } from './data/money.ts';
-export * from './records.ts';

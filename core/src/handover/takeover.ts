@@ -1,11 +1,11 @@
 import type { ProvisionalItem } from '../commissioning/provisional.ts';
 import type { GateState } from '../commissioning/gates.ts';
-import type { PartRecord } from '../donors/records.ts';
 import { factDef } from '../facts/index.ts';
 import { stationName } from '../jobs/stations.ts';
 import type { StationId } from '../jobs/stations.ts';
 import type { WorkStep } from '../jobs/work-step.ts';
-import type { AskRecord, BagRecord, HoldRecord } from '../logbook/records.ts';
+import type { AskRecord, HoldRecord } from '../logbook/records.ts';
+import type { BagRecord, PartRecord } from '../parts/records.ts';
 import { jointState, sheetOf } from '../prep/sheets.ts';
 import type { FindingRecord, JointRecord, SheetRecord, TorqueRecord } from '../prep/records.ts';
 

@@ -7,6 +7,9 @@ export interface KitRecord extends Stamp {
   status: KitStatus;
   options?: string | undefined;
   note?: string | undefined;
+  /** Whom it comes from. */
+  supplierId?: string | undefined;
+  /** Paid, in the smallest unit of the shop's currency. */
   price?: number | undefined;
 }
 

@@ -9,14 +9,6 @@ export interface HoldRecord extends Stamp {
   released?: Act | undefined;
 }
 
-/** Bolts in a bag: what, how many, where it lies, and whether they went back. */
-export interface BagRecord extends Stamp {
-  what: string;
-  label: string;
-  place?: string | undefined;
-  back?: Act | undefined;
-}
-
 export interface FluidRecord extends Stamp {
   way: 'drained' | 'filled';
   litres: number;
@@ -68,13 +60,13 @@ export interface AskRecord extends Stamp {
   toName?: string | undefined;
   what: string;
   about?: string | undefined;
+  /** In the smallest unit of the shop's currency. */
   amount?: number | undefined;
   answer?: Act<{ yes?: boolean | undefined; text: string }> | undefined;
 }
 
 export interface LogbookRecords {
   hold: HoldRecord;
-  bag: BagRecord;
   fluid: FluidRecord;
   decision: DecisionRecord;
   tried: TriedRecord;

@@ -1,12 +1,12 @@
 import type { CommissioningRecords } from '../commissioning/records.ts';
 import type { DiagnosisRecords } from '../diagnosis/records.ts';
-import type { DonorRecords } from '../donors/records.ts';
 import type { FitRecords } from '../fit/records.ts';
 import type { HandoverRecords } from '../handover/records.ts';
 import type { UnitRole } from '../jobs/units.ts';
 import { stayingRoles } from '../jobs/units.ts';
 import type { KitRecords } from '../kit/records.ts';
 import type { LogbookRecords } from '../logbook/records.ts';
+import type { PartsRecords } from '../parts/records.ts';
 import type { PrepRecords } from '../prep/records.ts';
 import type { PullRecords } from '../pull/records.ts';
 import type { SchoolRecords } from '../schools/records.ts';
@@ -17,11 +17,11 @@ export interface StoredRecords
   extends
     CommissioningRecords,
     DiagnosisRecords,
-    DonorRecords,
     FitRecords,
     HandoverRecords,
     KitRecords,
     LogbookRecords,
+    PartsRecords,
     PrepRecords,
     PullRecords,
     SchoolRecords,

@@ -1,12 +1,13 @@
 import * as contract from '@bay/contract/logbook';
 import type { Registry } from '../http/register.ts';
+import { withMoney } from '../money/store.ts';
 import { noteChange, runCommand } from './run.ts';
 import { undoCommand } from './undo.ts';
 
 export function commandRoutes(on: Registry): void {
   on.shop(contract.undoCommand, (tx, { params, body }, caller) =>
     runCommand(tx, caller, 'undo', body, async () => {
-      const { undone, jobIds } = await undoCommand(tx, caller, params.target);
+      const { undone, jobIds } = await withMoney(tx, () => undoCommand(tx, caller, params.target));
       noteChange(caller, { kind: 'all' });
       return { reply: { undone }, jobId: jobIds[0] };
     }),

@@ -15,6 +15,11 @@ interface Change {
 /** What tells one row of a table from the others. */
 const keys: Readonly<Record<string, readonly string[]>> = {
   record: ['bearer_id', 'kind', 'key'],
+  part: ['id'],
+  bag: ['id'],
+  kit_line: ['job_id', 'key'],
+  money: ['job_id', 'kind', 'key'],
+  supplier: ['id'],
   fact: ['bearer_id', 'fact_id'],
   job: ['id'],
   job_unit: ['job_id', 'unit_id', 'role'],

@@ -4,6 +4,7 @@ import type { Request } from 'express';
 import { sql } from 'kysely';
 import type pg from 'pg';
 import * as contract from '@bay/contract/crew';
+import { noCurrency } from '@bay/core/money';
 import type { Me, Person } from '@bay/contract/crew';
 import { noteChange, runCommand } from '../commands/run.ts';
 import { inShop } from '../db/connection.ts';
@@ -42,7 +43,7 @@ async function whoIsHere(db: Db, req: Request): Promise<Me> {
     return { needsSetup: !rows[0]!.any, shop: null, person: null, token: req.session.token ?? '', now: nowWords() };
   }
   return inShop(db, shopId, async (tx) => {
-    const shop = await tx.selectFrom('shop').select(['id', 'name', 'bays']).executeTakeFirst();
+    const shop = await tx.selectFrom('shop').select(['id', 'name', 'bays', 'currency']).executeTakeFirst();
     const person = personId
       ? await tx
           .selectFrom('person')
@@ -114,13 +115,15 @@ export async function makeShop(
     email: string;
     password: string;
     pin?: string | undefined;
+    /** ISO 4217; plain numbers where none is named. */
+    currency?: string | undefined;
   },
 ): Promise<{ shopId: string; personId: string }> {
   const shopId = randomUUID();
   return inShop(db, shopId, async (tx) => {
     await tx
       .insertInto('shop')
-      .values({ id: shopId, name: s.shopName, bays: JSON.stringify(s.bays) })
+      .values({ id: shopId, name: s.shopName, bays: JSON.stringify(s.bays), currency: s.currency ?? noCurrency })
       .execute();
     const person = await insertPerson(tx, shopId, {
       name: s.name,

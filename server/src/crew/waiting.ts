@@ -10,12 +10,13 @@ import type { Tx } from '../db/connection.ts';
 import type { Caller, Registry } from '../http/register.ts';
 import { readHead } from '../jobs/store.ts';
 import { ruleOf } from '../records/kind.ts';
-import { readNames, withNames, withoutMoney } from '../records/shown.ts';
+import { readNames, withNames } from '../records/shown.ts';
 
 interface Row {
   kind: RecordKind;
   key: string;
   data: Record<string, unknown>;
+  amount: number | null;
   revision: number;
   at: Date;
   by: string;
@@ -28,7 +29,7 @@ interface Row {
 async function waitingFor(tx: Tx, caller: Caller): Promise<WaitingItem[]> {
   const targets = caller.role === 'manager' ? [caller.personId, 'manager'] : [caller.personId];
   const { rows } = await sql<Row>`
-    select r.kind, r.key, r.data, r.revision, r.at, p.name as by, job.id as job_id, job.number,
+    select r.kind, r.key, r.data, m.amount, r.revision, r.at, p.name as by, job.id as job_id, job.number,
       (select unit.name from job_unit ju join unit on unit.id = ju.unit_id where ju.job_id = job.id and ju.role = 'car' and ju.left_at is null) as car_name
     from (
       select * from record where kind = 'ask' and not data ? 'answer' and data->>'to' = any(${sql.val(targets)})
@@ -37,10 +38,11 @@ async function waitingFor(tx: Tx, caller: Caller): Promise<WaitingItem[]> {
       union all
       select * from record where half_signed and by_id <> ${caller.personId} and ${may(caller.role, 'sign-gates')}
     ) r join job on job.id = r.job_id join person p on p.id = r.by_id
+      left join money m on m.job_id = r.job_id and m.kind = r.kind and m.key = r.key
     where job.closed_at is null and job.withdrawn_at is null order by r.at`.execute(tx);
   const names = await readNames(tx);
   return rows.map((r) => {
-    const data = withNames(r.kind, withoutMoney(caller, r.kind, r.data), names);
+    const data = withNames(r.kind, r.data, names);
     return {
       sort: r.kind === 'task' ? 'step' : r.kind === 'ask' ? (r.data['ask'] as WaitingItem['sort']) : 'second-signature',
       jobId: r.job_id,
@@ -57,7 +59,7 @@ async function waitingFor(tx: Tx, caller: Caller): Promise<WaitingItem[]> {
             : (ruleOf(r.kind).title?.(r.data, r.key) ?? r.key),
       from: r.by,
       since: r.at.toISOString(),
-      ...(typeof data['amount'] === 'number' ? { amount: data['amount'] } : {}),
+      ...(r.amount === null ? {} : { amount: r.amount }),
       data,
     };
   });

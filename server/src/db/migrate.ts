@@ -5,6 +5,7 @@ import * as ground from './migrations/0001-ground.ts';
 import * as peopleById from './migrations/0004-people-by-id.ts';
 import * as volume from './migrations/0005-volume.ts';
 import * as queue from './migrations/0006-queue.ts';
+import * as things from './migrations/0007-things.ts';
 import * as sharedRecord from './migrations/0003-shared-record.ts';
 import * as recordsOnUnits from './migrations/0002-records-on-units.ts';
 
@@ -16,6 +17,7 @@ const migrations: readonly { name: string; up: string }[] = [
   { name: '0004-people-by-id', up: peopleById.up },
   { name: '0005-volume', up: volume.up },
   { name: '0006-queue', up: queue.up },
+  { name: '0007-things', up: things.up },
 ];
 
 const lockNumber = 7_240_117;

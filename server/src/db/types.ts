@@ -10,7 +10,7 @@ type Stamp = ColumnType<Date, Date | string | undefined, Date | string>;
 type Json<T extends object> = JSONColumnType<T>;
 
 export interface Database {
-  shop: { id: string; name: string; bays: Json<string[]>; next_job: Generated<number>; created_at: Stamp };
+  shop: { id: string; name: string; bays: Json<string[]>; next_job: Generated<number>; currency: Generated<string>; created_at: Stamp };
   person: {
     id: string;
     shop_id: string;
@@ -88,6 +88,24 @@ export interface Database {
     /** Signed by one where two are wanted. */
     half_signed: Generated<boolean>;
   };
+  /** All records in one shape, wherever they lie: a view. */
+  recorded: {
+    shop_id: string;
+    bearer_id: string;
+    job_id: string;
+    kind: RecordKind;
+    key: string;
+    data: Json<Record<string, unknown>>;
+    revision: number;
+    by_id: string;
+    at: Stamp;
+    half_signed: boolean;
+  };
+  supplier: { id: string; shop_id: string; name: string; revision: Generated<number>; created_at: Stamp };
+  part: { id: string; shop_id: string; job_id: string; key: string; title: string; label: string; place: string };
+  bag: { id: string; shop_id: string; job_id: string; key: string; what: string; label: string; place: string | null };
+  kit_line: { shop_id: string; job_id: string; key: string; status: string; supplier_id: string | null };
+  money: { shop_id: string; job_id: string; kind: RecordKind; key: string; amount: number; by_id: string; at: Stamp };
   log_entry: {
     id: Generated<number>;
     shop_id: string;

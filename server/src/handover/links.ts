@@ -11,6 +11,7 @@ import { notFound, Refusal } from '../http/problem.ts';
 import { failedTries } from '../http/rate-limit.ts';
 import type { Registry } from '../http/register.ts';
 import { readHead } from '../jobs/store.ts';
+import { withMoney } from '../money/store.ts';
 import { announce } from '../live/events.ts';
 
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
@@ -42,20 +43,21 @@ interface AskData {
 /** A job as its customer sees it. */
 async function viewOf(tx: Tx, jobId: string): Promise<CustomerView> {
   const job = await readHead(tx, jobId);
-  const shop = await tx.selectFrom('shop').select('name').executeTakeFirstOrThrow();
-  const records = await tx
-    .selectFrom('record')
+  const shop = await tx.selectFrom('shop').select(['name', 'currency']).executeTakeFirstOrThrow();
+  const records = await withMoney(tx, () => tx
+    .selectFrom('recorded')
     .select(['kind', 'key', 'data'])
     .where('job_id', '=', jobId)
     .where('kind', 'in', ['ask', 'hold'])
     .orderBy('at')
-    .execute();
+    .execute());
   const asks = records.filter((r) => r.kind === 'ask').map((r) => ({ key: r.key, ...(r.data as unknown as AskData) }));
   const holds = records
     .filter((r) => r.kind === 'hold' && !r.data['released'])
     .map((r) => r.data as { waitsFor: string; due?: string });
   return {
     shop: shop.name,
+    currency: shop.currency,
     number: job.number,
     carName: job.carName,
     engineName: job.engineName,

@@ -7,6 +7,7 @@ import type { Role } from '@bay/contract/crew';
 import type { Change } from '@bay/contract/live';
 import type { Db, Tx } from '../db/connection.ts';
 import { inShop } from '../db/connection.ts';
+import { seesMoneyByRole } from '../money/store.ts';
 import { badInput, fieldsOf, Refusal } from './problem.ts';
 
 /** Who calls: known for every access but "open". */
@@ -67,7 +68,7 @@ export async function callerOf(tx: Tx, req: Request, access: Endpoint['access'])
   if (!personId) throw new Refusal(401, 'Nobody is at this tablet. Tap your name.');
   const person = await tx
     .selectFrom('person')
-    .select(['id', 'name', 'initials', 'role'])
+    .select(['id', 'name', 'initials', 'role', seesMoneyByRole.as('sees')])
     .where('id', '=', personId)
     .where('active', '=', true)
     .executeTakeFirst();

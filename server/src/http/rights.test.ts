@@ -4,6 +4,7 @@ import * as crew from '@bay/contract/crew';
 import type { Endpoint } from '@bay/contract/endpoint';
 import * as handover from '@bay/contract/handover';
 import * as jobs from '@bay/contract/jobs';
+import { addSupplier } from '@bay/contract/kit';
 import { readLog, writeLog } from '@bay/contract/logbook';
 import { putRecord } from '@bay/contract/records';
 import { Client, commandId, freshDatabase, startServer } from '../testing/harness.ts';
@@ -43,6 +44,7 @@ interface Ids {
   askKey: string;
   clockId: string;
   command: string;
+  supplierId: string;
 }
 
 /** A job with something in it that every endpoint can be asked about; made anew for each call, so that calls do not meet. */
@@ -96,7 +98,11 @@ async function material(shop: TestShop, by: Client): Promise<Ids> {
       pin: '4444',
     },
   });
+  const { supplier } = await shop.manager.good(addSupplier, {
+    body: body({ supplierId: commandId(), name: `Supplier of ${jobId}` }) as never,
+  });
   return {
+    supplierId: supplier.id,
     jobId,
     carId: sheet.units.find((u) => u.role === 'car')!.id,
     person: person.id,
@@ -179,6 +185,13 @@ const calls: Record<string, (ids: Ids) => Input> = {
   moveUnit: (i) => ({ params: { unitId: i.carId }, body: body({ place: 'yard', job: null }) }),
   unitFacts: (i) => ({ params: { unitId: i.carId } }),
   find: () => ({ query: { q: 'camper' } }),
+  listSuppliers: () => ({}),
+  addSupplier: () => ({ body: body({ supplierId: commandId(), name: `Supplier ${commandId()}` }) }),
+  renameSupplier: (i) => ({
+    params: { supplierId: i.supplierId },
+    body: body({ name: `Renamed ${i.supplierId}`, revision: 1 }),
+  }),
+  setCurrency: () => ({ body: body({ currency: 'XXX' }) }),
   readPart: (i) => ({ params: { partId: i.partId } }),
   putFact: (i) => ({
     params: { jobId: i.jobId, bearer: 'car', factId: 'rec-hv-system' },
@@ -247,15 +260,23 @@ const wholeShop = new Set([
   'stopClock',
   'bookIn',
   'chooseSchool',
+  'listSuppliers',
+  'addSupplier',
+  'setCurrency',
 ]);
 
 describe('every endpoint', () => {
   it('is in the list of calls', () => {
     expect(inShop.map(([name]) => name).filter((name) => !(name in calls))).toEqual([]);
   });
-  it.each(inShop)('%s is refused to nobody in particular', async (name, e) => {
-    const client = new Client(server.url);
-    expect((await client.call(e, calls[name]!(await material(one, one.manager)))).status).toBe(401);
+  describe('is refused to nobody in particular', () => {
+    let ids: Ids;
+    beforeAll(async () => {
+      ids = await material(one, one.manager);
+    });
+    it.each(inShop)('%s', async (name, e) => {
+      expect((await new Client(server.url).call(e, calls[name]!(ids))).status).toBe(401);
+    });
   });
   describe.each(roles)('as %s', (role) => {
     it.each(inShop)('%s', async (name, e) => {

@@ -260,8 +260,7 @@ export function jobRoutes(on: Registry): void {
       union all select * from (
         select 'unit', unit.name, unit.kind || ', ' || unit.place, '/units?open=' || unit.id from units_with_words(${query.q}, ${most}) found join unit on unit.id = found) units
       union all select * from (
-        select 'part', r.data->>'title', coalesce(r.data->>'label', '') || ', ' || coalesce(r.data->>'place', ''), '/parts/' || r.key
-          from parts_with_words(${query.q}, ${most}) found join record r on r.kind = 'part' and r.key = found) parts`.execute(
+        select 'part', part.title, part.label || ', ' || part.place, '/parts/' || part.id from parts_with_words(${query.q}, ${most}) found join part on part.id = found) parts`.execute(
       tx,
     );
     return { hits: rows };

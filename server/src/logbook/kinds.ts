@@ -28,15 +28,6 @@ export const logbookKinds = [
         : `held: waits for ${data.waitsFor}${data.due ? `, due ${data.due}` : ''}`,
   }),
   kindRule({
-    kind: 'bag',
-    logKind: 'bag',
-    describe: (data, { before }) => {
-      if (data.back && !before?.back) return `bag ${data.label} went back on: ${data.what}`;
-      if (before && before.place !== data.place) return `bag ${data.label} moved to ${data.place ?? 'no place'}`;
-      return `bagged ${data.what}, bag ${data.label}${data.place ? `, ${data.place}` : ''}`;
-    },
-  }),
-  kindRule({
     kind: 'fluid',
     logKind: 'fluid',
     describe: (data) =>

@@ -52,7 +52,7 @@ export async function readFacts(tx: Tx, bearers: readonly string[], only?: reado
   return rows.map((r) => r.row);
 }
 
-/** Records that hang on some units or jobs, by the bearer. */
+/** Records that hang on some units or jobs, by the bearer: looked up one bearer after the other, in each table by its index. */
 export async function readRecords(
   tx: Tx,
   bearers: readonly string[],
@@ -62,8 +62,8 @@ export async function readRecords(
     ? sql`and (r.kind, r.key) in (select * from unnest(${sql.val(only.map((o) => o.kind))}::text[], ${sql.val(only.map((o) => o.key))}::text[]))`
     : sql``;
   const { rows } = await sql<{ bearer_id: string; row: RawRecord }>`
-    select r.bearer_id, ${recordJson(sql`null`)} as row from record r join person p on p.id = r.by_id
-    where r.bearer_id = any(${sql.val(bearers)}::uuid[]) ${named}`.execute(tx);
+    select r.bearer_id, ${recordJson(sql`null`)} as row
+    from unnest(${sql.val(bearers)}::uuid[]) b(id) join recorded r on r.bearer_id = b.id ${named} join person p on p.id = r.by_id`.execute(tx);
   const byBearer = new Map<string, RawRecord[]>();
   for (const { bearer_id, row } of rows) byBearer.set(bearer_id, [...(byBearer.get(bearer_id) ?? []), row]);
   return byBearer;

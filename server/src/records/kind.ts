@@ -2,6 +2,7 @@ import type { LogKind } from '@bay/core/logbook';
 import type { UnitRole } from '@bay/contract/jobs';
 import type { RecordData, RecordKind } from '@bay/contract/records';
 import type { Tx } from '../db/connection.ts';
+import type { Home } from './home.ts';
 import type { Caller } from '../http/register.ts';
 
 export interface WriteContext<K extends RecordKind> {
@@ -17,6 +18,8 @@ export interface KindRule<K extends RecordKind = RecordKind> {
   kind: K;
   logKind: LogKind | ((data: RecordData<K>, context: WriteContext<K>) => LogKind);
   station?: string;
+  /** The table it has of its own; among the other records where none is named. */
+  home?: Home;
   /** Refuses what must not be; throws a Refusal. Asked before stamps are put on. */
   check?: (data: RecordData<K>, context: WriteContext<K>) => void;
   /** What is written instead of what was sent. */

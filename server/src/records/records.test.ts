@@ -4,6 +4,7 @@ import { factHistory, putFact } from '@bay/contract/facts';
 import * as jobs from '@bay/contract/jobs';
 import { readLog, writeLog } from '@bay/contract/logbook';
 import { listCalculators, runCalculator } from '@bay/contract/calc';
+import { readPart } from '@bay/contract/parts';
 import { putRecord, recordKinds } from '@bay/contract/records';
 import { chooseSchool, readSchools } from '@bay/contract/schools';
 import { commandId, freshDatabase, startServer } from '../testing/harness.ts';
@@ -521,9 +522,10 @@ describe('schools, sums, search', () => {
     expect(hits).toEqual([
       { kind: 'part', title: 'Engine unit', detail: 'C-104, shelf C2', to: `/parts/${partId}` },
     ]);
-    expect(
-      (await shop.onlooker.good(jobs.readPart, { params: { partId } })).record.data,
-    ).toMatchObject({ label: 'C-104', by: 'Tess rec' });
+    expect((await shop.onlooker.good(readPart, { params: { partId } })).record.data).toMatchObject({
+      label: 'C-104',
+      by: 'Tess rec',
+    });
     expect((await shop.onlooker.good(jobs.find, { query: { q: "%' or 1=1" } })).hits).toEqual([]);
   });
   it('the Floor says what holds each job', async () => {

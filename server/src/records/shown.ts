@@ -1,8 +1,6 @@
 import { kindSchema } from '@bay/contract/records';
 import type { RecordKind, RecordRow } from '@bay/contract/records';
-import { may } from '@bay/contract/rights';
 import type { Tx } from '../db/connection.ts';
-import type { Caller } from '../http/register.ts';
 
 type Data = Record<string, unknown>;
 
@@ -32,25 +30,6 @@ export function withNames(kind: RecordKind, data: Data, names: Names): Data {
     if (name) out[shown] = name;
   }
   return out;
-}
-
-/** A record as this person may see it: amounts of money only for those who may see money. */
-export function withoutMoney(caller: Caller, kind: RecordKind, data: Data): Data {
-  const { money } = kindSchema(kind);
-  if (money.length === 0 || may(caller.role, 'see-money')) return data;
-  return Object.fromEntries(Object.entries(data).filter(([field]) => !money.includes(field)));
-}
-
-/** What somebody cannot see they cannot erase by writing the rest. */
-export function keepMoney(caller: Caller, kind: RecordKind, data: Data, before: Data | undefined): Data {
-  const { money } = kindSchema(kind);
-  if (!before || money.length === 0 || may(caller.role, 'see-money')) return data;
-  return {
-    ...data,
-    ...Object.fromEntries(
-      money.filter((f) => before[f] !== undefined && data[f] === undefined).map((f) => [f, before[f]]),
-    ),
-  };
 }
 
 /** A stored row as it is sent. */

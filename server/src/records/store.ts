@@ -3,27 +3,30 @@ import type { RawBuilder } from 'kysely';
 import type { UnitRole } from '@bay/contract/jobs';
 import { kindSchema } from '@bay/contract/records';
 import type { RecordKind, RecordRow } from '@bay/contract/records';
+import { may } from '@bay/contract/rights';
 import { momentOf, noteChange, writeLogEntry } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
 import { badInput, fieldsOf, Refusal } from '../http/problem.ts';
 import type { Caller } from '../http/register.ts';
 import { holdJob, unitInRole } from '../jobs/store.ts';
+import { storeAmount, withMoney } from '../money/store.ts';
 import { ruleOf } from './kind.ts';
-import { keepMoney, readNames, withNames, withoutMoney } from './shown.ts';
+import { storeRow } from './home.ts';
+import { readNames, withNames } from './shown.ts';
 import { stamped } from './stamp.ts';
 
 type Data = Record<string, unknown>;
 
 /** A record hangs on the job itself or on a unit that serves it; as one list, so that the index of the key is asked once for each. */
 const bearers = (jobId: string): RawBuilder<boolean> =>
-  sql`record.bearer_id = any(array(select ${jobId}::uuid union all select unit_id from job_unit where job_id = ${jobId} and left_at is null))`;
+  sql`recorded.bearer_id = any(array(select ${jobId}::uuid union all select unit_id from job_unit where job_id = ${jobId} and left_at is null))`;
 
 /** A record as it is stored now, wherever on the job it hangs. */
 export async function findRecord(tx: Tx, jobId: string, kind: RecordKind, key: string) {
   return tx
-    .selectFrom('record')
-    .innerJoin('person', 'person.id', 'record.by_id')
-    .select(['record.bearer_id', 'record.data', 'record.revision', 'record.at', 'person.name as by'])
+    .selectFrom('recorded')
+    .innerJoin('person', 'person.id', 'recorded.by_id')
+    .select(['recorded.bearer_id', 'recorded.data', 'recorded.revision', 'recorded.at', 'person.name as by'])
     .where(bearers(jobId))
     .where('kind', '=', kind)
     .where('key', '=', key)
@@ -51,10 +54,21 @@ async function refuseOld(
   now: Stored | undefined,
 ): Promise<void> {
   if ((now?.revision ?? 0) === revision) return;
-  const data = now && withNames(kind, withoutMoney(caller, kind, now.data), await readNames(tx));
+  const data = now && withNames(kind, now.data, await readNames(tx));
   const current = now ? { kind, key, data, revision: now.revision, by: now.by, at: now.at.toISOString() } : null;
   throw new Refusal(409, now ? `${now.by} changed this meanwhile.` : 'This was removed meanwhile.', { current });
 }
+
+/** The amount of money of a record by itself: it is kept where the database decides who sees it. */
+function apart(kind: RecordKind, data: Data): { plain: Data; amount: number | undefined } {
+  const field = kindSchema(kind).money;
+  if (!field) return { plain: data, amount: undefined };
+  const { [field]: amount, ...plain } = data;
+  return { plain, amount: amount as number | undefined };
+}
+
+const together = (kind: RecordKind, data: Data, amount: number | undefined): Data =>
+  amount === undefined ? data : { ...data, [kindSchema(kind).money!]: amount };
 
 /** Writes one record and its line in the logbook. */
 export async function writeRecord(tx: Tx, caller: Caller, write: RecordWrite): Promise<RecordRow> {
@@ -69,41 +83,37 @@ export async function writeRecord(tx: Tx, caller: Caller, write: RecordWrite): P
   const context = { jobId, key, before: now?.data as never, caller, at: at.toISOString() };
   rule.check?.(read.data, context);
   const checked = (rule.settle?.(read.data, context) ?? read.data) as Data;
-  const signed = stamped(kind, keepMoney(caller, kind, checked, now?.data), now?.data, context);
+  const { amount, plain } = apart(kind, checked);
+  const before = now && apart(kind, now.data).plain;
+  const signed = stamped(kind, plain, before, context);
   const data = ((await rule.complete?.(tx, signed, context)) ?? signed) as Data;
   const on: UnitRole | undefined = rule.bearer?.(data);
   const bearer = now?.bearer_id ?? (on ? (await unitInRole(tx, jobId, on)).id : jobId);
   const revision = write.revision + 1;
   const halfSigned = data['second'] === undefined && (rule.wantsSecond?.(data, key) ?? false);
-  const row = {
-    data: JSON.stringify(data),
-    revision,
-    by_id: caller.personId,
-    at,
-    job_id: jobId,
-    half_signed: halfSigned,
-  };
-  // A unit may serve two jobs, whose locks do not exclude each other: the revision is looked at once more in the write itself.
-  const written = await tx
-    .insertInto('record')
-    .values({ shop_id: caller.shopId, bearer_id: bearer, kind, key, ...row })
-    .onConflict((c) =>
-      c.columns(['shop_id', 'bearer_id', 'kind', 'key']).doUpdateSet(row).where('record.revision', '=', write.revision),
-    )
-    .returning('revision')
-    .executeTakeFirst();
+  const { shopId, personId: byId } = caller;
+  const written = await storeRow(
+    tx,
+    rule.home,
+    { shopId, jobId, bearerId: bearer, kind, key, data, byId, at, halfSigned },
+    write.revision,
+  );
   if (!written)
     throw new Refusal(409, 'Somebody changed this meanwhile, on another job that this unit serves. Load it again.');
+  const sees = may(caller.role, 'see-money');
+  // What somebody cannot see they do not erase by writing the rest.
+  if (kindSchema(kind).money && (sees || amount !== undefined))
+    await withMoney(tx, () => storeAmount(tx, { shopId, jobId, kind, key, amount, byId, at }));
   noteChange(caller, { kind: 'record', record: kind, key, revision });
   const names = await readNames(tx);
-  const shown = withNames(kind, withoutMoney(caller, kind, data), names);
+  const shown = withNames(kind, sees ? together(kind, data, amount) : data, names);
   await writeLogEntry(tx, caller, {
     jobId,
     kind: typeof rule.logKind === 'function' ? rule.logKind(data, context) : rule.logKind,
     station: rule.station,
     text: rule.describe(withNames(kind, data, names), context),
     about: rule.about?.(data, key) ?? key,
-    data: { record: kind, key, revision, ...(now ? { before: now.data } : {}) },
+    data: { record: kind, key, revision, ...(before ? { before } : {}) },
     at: write.at,
   });
   await rule.after?.(tx, data, context);
@@ -156,7 +166,7 @@ export async function writeSecond(
       at: write.at,
     },
   );
-  const shown = withNames(kind, withoutMoney(caller, kind, data), await readNames(tx));
+  const shown = withNames(kind, data, await readNames(tx));
   return {
     kind,
     key,

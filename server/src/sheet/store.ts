@@ -3,25 +3,15 @@ import type { JobSheet } from '@bay/contract/jobs';
 import type { ClockRow } from '@bay/contract/clock';
 import { clockColumns, runningOnJob } from '../clock/store.ts';
 import type { Tx } from '../db/connection.ts';
-import type { Caller } from '../http/register.ts';
 import { readHead } from '../jobs/store.ts';
 import { entryJson, readPage } from '../logbook/store.ts';
 import type { UnitRole } from '@bay/contract/jobs';
 import { factJson, readMaterial, recordJson } from '../plan/material.ts';
 import type { Material, RawRecord, Wanted } from '../plan/material.ts';
-import { shownRow, withoutMoney } from '../records/shown.ts';
+import { shownRow } from '../records/shown.ts';
 
 /** How many lines of the book come with a job. */
 export const sheetLines = 80;
-
-const asSeenBy = (caller: Caller, records: Material['records']): Material['records'] =>
-  records.map(
-    (r) =>
-      ({
-        ...r,
-        data: withoutMoney(caller, r.kind, r.data as unknown as Record<string, unknown>),
-      }) as unknown as typeof r,
-  );
 
 /**
  * One question, one answer, so that opening a job costs one round trip. Every part goes by the ids of the job and of its units
@@ -40,7 +30,7 @@ const sheetSql = (jobId: string) => sql<{
   select json_build_object(
     'units', coalesce((select json_agg(mine) from mine), '[]'),
     'facts', coalesce((select json_agg(${factJson}) from (select distinct id from bearer) b join fact f on f.bearer_id = b.id join people p on p.id = f.by_id), '[]'),
-    'records', coalesce((select json_agg(${recordJson(sql`b.role`)}) from bearer b join record r on r.bearer_id = b.id join people p on p.id = r.by_id), '[]'),
+    'records', coalesce((select json_agg(${recordJson(sql`b.role`)}) from bearer b join recorded r on r.bearer_id = b.id join people p on p.id = r.by_id), '[]'),
     'shopSchools', coalesce((select json_object_agg(question, side) from shop_school), '{}'),
     'log', coalesce((select json_agg(${entryJson} order by l.id) from (select * from log_entry where job_id = ${jobId} order by id desc limit ${sheetLines}) l join person p on p.id = l.by_id), '[]'),
     'running', coalesce((select json_agg(${clockColumns} order by c.started_at) from clock c join people p on p.id = c.person_id where c.job_id = ${jobId} and c.ended_at is null), '[]'),
@@ -48,13 +38,13 @@ const sheetSql = (jobId: string) => sql<{
   ) as sheet`;
 
 /** Everything on a job that a plan is computed from, and the last lines of its book. */
-export async function readSheet(tx: Tx, caller: Caller, jobId: string): Promise<JobSheet> {
+export async function readSheet(tx: Tx, jobId: string): Promise<JobSheet> {
   const job = await readHead(tx, jobId);
   const { rows } = await sheetSql(jobId).execute(tx);
   const { names, records, ...sheet } = rows[0]!.sheet;
   const byId = new Map(Object.entries(names));
   const shown = records.map(({ on, ...r }) => shownRow(on === null ? r : { ...r, on }, byId));
-  return { job, ...sheet, records: asSeenBy(caller, shown) };
+  return { job, ...sheet, records: shown };
 }
 
 export interface PartsWanted extends Wanted {
@@ -74,7 +64,7 @@ export interface SheetParts {
 }
 
 /** Only those parts of a sheet that a change named: what a device patches into what it has. */
-export async function readParts(tx: Tx, caller: Caller, jobId: string, wanted: PartsWanted): Promise<SheetParts> {
+export async function readParts(tx: Tx, jobId: string, wanted: PartsWanted): Promise<SheetParts> {
   const job = await readHead(tx, jobId);
   const some = (wanted.facts?.length ?? 0) + (wanted.records?.length ?? 0) > 0;
   const none: Material = { units: [], facts: [], records: [] };
@@ -86,7 +76,7 @@ export async function readParts(tx: Tx, caller: Caller, jobId: string, wanted: P
   return {
     ...(wanted.head ? { job, units: material.units } : {}),
     facts: material.facts,
-    records: asSeenBy(caller, material.records),
+    records: material.records,
     log:
       wanted.logAfter === undefined
         ? []
@@ -99,6 +89,6 @@ export async function readParts(tx: Tx, caller: Caller, jobId: string, wanted: P
 export const bareSheet = (jobId: string, bearers: readonly string[]) => [
   sql`select * from job_unit ju join unit on unit.id = ju.unit_id where ju.job_id = ${jobId} and ju.left_at is null`,
   sql`select * from fact where bearer_id = any(${sql.val(bearers)}::uuid[])`,
-  sql`select * from record where bearer_id = any(${sql.val(bearers)}::uuid[])`,
+  sql`select * from recorded where bearer_id = any(${sql.val(bearers)}::uuid[])`,
   sql`select * from log_entry where job_id = ${jobId} order by id desc limit ${sheetLines}`,
 ];

@@ -1,5 +1,8 @@
+import { readPart } from '@bay/contract/parts';
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import * as kit from '@bay/contract/kit';
+import { setCurrency } from '@bay/contract/money';
 import { endpoints } from '@bay/contract/all';
 import * as clock from '@bay/contract/clock';
 import * as crew from '@bay/contract/crew';
@@ -26,6 +29,10 @@ const large = new Set([
   'fact',
   'fact_version',
   'record',
+  'part',
+  'bag',
+  'kit_line',
+  'money',
   'log_entry',
   'job',
   'unit',
@@ -155,6 +162,7 @@ interface Things {
   linkId: string;
   clockId: string;
   command: string;
+  supplierId: string;
 }
 
 const calls: [Endpoint, (t: Things) => Input][] = [
@@ -182,7 +190,17 @@ const calls: [Endpoint, (t: Things) => Input][] = [
   [jobs.readUnit, (t) => ({ params: { unitId: t.carId } })],
   [jobs.unitFacts, (t) => ({ params: { unitId: t.carId } })],
   [jobs.find, () => ({ query: { q: '1977 car' } })],
-  [jobs.readPart, (t) => ({ params: { partId: t.partId } })],
+  [kit.listSuppliers, () => ({})],
+  [kit.addSupplier, () => ({ body: body({ supplierId: commandId(), name: `One ${commandId()}` }) })],
+  [
+    kit.renameSupplier,
+    (t) => ({
+      params: { supplierId: t.supplierId },
+      body: body({ name: `Other ${commandId()}`, revision: 1 }),
+    }),
+  ],
+  [setCurrency, () => ({ body: body({ currency: 'XXX' }) })],
+  [readPart, (t) => ({ params: { partId: t.partId } })],
   [
     jobs.changeJob,
     (t) => ({ params: { jobId: t.jobId }, body: body({ revision: 1, wish: 'loud' }) }),
@@ -353,7 +371,11 @@ async function things(): Promise<Things> {
     params: { jobId },
     body: { commandId: commandId(), title: 'sweeping', station: 'pull', work: 'work' },
   });
+  const { supplier } = await client.good(kit.addSupplier, {
+    body: { commandId: commandId(), supplierId: commandId(), name: `Supplier ${commandId()}` },
+  });
   return {
+    supplierId: supplier.id,
     jobId,
     carId: sheet.units.find((u) => u.role === 'car')!.id,
     entryId: entry.id,

@@ -196,10 +196,33 @@ async function fillShop(
      select $1, ${bearer}, s.fact_id, s.parts, s.typed, 'measured', ${by}, ${at}, 1 from generate_series(1, ${jobs}) n join fact_sample s on (s.i * 7 + n) % (select count(*) from fact_sample) < ${v.factsPerJob}`,
     given,
   );
+  const samples = `generate_series(1, ${jobs}) n join record_sample s on s.i <= ${v.recordsPerJob}`;
+  const key = `pg_temp.id_of('${v.seed}:${index}:record:' || n || ':' || s.i)`;
   await run(
     `insert into record (shop_id, bearer_id, job_id, kind, key, data, revision, by_id, at)
-     select $1, ${bearer}, ${id('job')}, s.kind, coalesce(s.key, pg_temp.id_of('${v.seed}:${index}:record:' || n || ':' || s.i)::text), s.data || jsonb_build_object('byId', ${by}), 1, ${by}, ${at}
-     from generate_series(1, ${jobs}) n join record_sample s on s.i <= ${v.recordsPerJob}`,
+     select $1, ${bearer}, ${id('job')}, s.kind, coalesce(s.key, ${key}::text), s.data || jsonb_build_object('byId', ${by}), 1, ${by}, ${at}
+     from ${samples} and s.kind not in ('part', 'bag', 'kit')`,
+    given,
+  );
+  // Kinds that have a table of their own.
+  const signed = `${by}, ${at}, 1, ${by}, ${at}`;
+  await run(
+    `insert into part (shop_id, id, job_id, key, take_id, title, condition, label, place, signed_by_id, signed_at, revision, by_id, at)
+     select $1, ${key}, ${id('job')}, ${key}::text, s.data->>'takeId', s.data->>'title', s.data->>'condition', s.data->>'label', s.data->>'place', ${signed} from ${samples} and s.kind = 'part'`,
+    given,
+  );
+  await run(
+    `insert into bag (shop_id, id, job_id, key, what, label, place, signed_by_id, signed_at, revision, by_id, at)
+     select $1, ${key}, ${id('job')}, ${key}::text, s.data->>'what', s.data->>'label', s.data->>'place', ${signed} from ${samples} and s.kind = 'bag'`,
+    given,
+  );
+  await run(
+    `insert into kit_line (shop_id, job_id, key, status, signed_by_id, signed_at, revision, by_id, at)
+     select $1, ${id('job')}, s.key, s.data->>'status', ${signed} from ${samples} and s.kind = 'kit'`,
+    given,
+  );
+  await run(
+    `insert into money (shop_id, job_id, kind, key, amount, by_id, at) select $1, ${id('job')}, 'kit', s.key, 1000 + n * s.i, ${by}, ${at} from ${samples} and s.kind = 'kit'`,
     given,
   );
   await run(

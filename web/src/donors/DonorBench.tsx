@@ -1,8 +1,9 @@
 import { Button, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { donorMoneyRules, labelRules, partConditions } from '@bay/core/donors';
-import type { PartRecord } from '@bay/core/donors';
+import { donorMoneyRules, labelRules } from '@bay/core/donors';
+import { partConditions } from '@bay/core/parts';
+import type { PartRecord } from '@bay/core/parts';
 import { newId } from '../api/index.ts';
 import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { UnitForm } from '../jobs/index.ts';
