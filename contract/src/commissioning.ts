@@ -14,7 +14,7 @@ export const commissioningKinds = {
   ),
   priming: kind<'priming'>(
     z.object({
-      way: text(60),
+      way: text(60).min(1, 'Choose one.'),
       bar: amount.min(0).max(20),
       seconds: amount.min(0).max(3600),
       note: text(300).optional(),
@@ -31,7 +31,7 @@ export const commissioningKinds = {
       change: text(300).optional(),
     }),
   ),
-  signature: kind<'signature'>(z.object({ what: text(80), statement: text(500) })),
+  signature: kind<'signature'>(z.object({ what: text(80), statement: text(500).min(5, 'Say what you sign for.') })),
   provisional: kind<'provisional'>(
     z.object({
       what: text(200).min(2, 'Say what is provisional.'),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import './sentences.ts';
 
 export type Method = 'get' | 'post' | 'put' | 'delete';
 

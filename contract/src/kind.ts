@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import './sentences.ts';
 import type { Stamp } from '@bay/core/rules';
 import type { RecordData, RecordKind } from '@bay/core/records';
 

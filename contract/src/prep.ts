@@ -12,7 +12,9 @@ export const prepKinds = {
       typed: z.record(z.string(), z.string()),
     }),
   ),
-  limits: kind<'limits'>(z.object({ limits: z.record(z.string(), amount), source: text(200) })),
+  limits: kind<'limits'>(
+    z.object({ limits: z.record(z.string(), amount), source: text(200).min(1, 'Say which manual and page.') }),
+  ),
   joint: kind<'joint'>(
     z.object({
       name: text(80).min(2, 'Name the joint.'),
@@ -24,11 +26,11 @@ export const prepKinds = {
     z.object({
       joint: text(80),
       on: z.enum(boltedRoles).default('engine'),
-      bolt: text(10),
+      bolt: text(10).min(1, 'Say which bolt.'),
       stagesNm: z.array(amount.positive().max(2000)).max(6),
       angleDeg: amount.positive().max(720).optional(),
-      source: text(200),
-      voided: z.object({ why: text(200) }).optional(),
+      source: text(200).min(1, 'Say where the value is from; no value known means not tightened.'),
+      voided: z.object({ why: text(200).min(3, 'Say why it came off.') }).optional(),
     }),
     { acts: ['voided'] },
   ),

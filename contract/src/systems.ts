@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { dropLimits } from '@bay/core/sums';
 import type { LoadKind } from '@bay/core/sums';
+import { usualFields } from '@bay/core/systems';
 import { act, amount, kind, text } from './kind.ts';
 
 export const systemsKinds = {
@@ -15,6 +16,7 @@ export const systemsKinds = {
       lengthM: amount.positive().max(50).optional(),
       areaMm2: amount.positive().max(200).optional(),
       fuseA: amount.positive().max(500).optional(),
+      usual: z.array(z.enum(usualFields)).max(3).optional(),
       labelA: text(20),
       labelB: text(20),
       tested: act,

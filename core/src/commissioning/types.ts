@@ -59,6 +59,9 @@ export interface RoadTestStep {
 export interface FollowUpDef {
   id: string;
   trigger: string;
+  /** Distance and days of it as numbers, where it has them. */
+  atKm?: number;
+  afterDays?: number;
   what: string;
 }
 

@@ -16,7 +16,7 @@ export interface InterfaceDef {
   clash: string;
   /** The fact to take first when it is not measured, in words or as an id. */
   takeFirst: string;
-  resolutions: string;
+  resolutions: readonly string[];
   knockOn: readonly string[];
   kit: readonly string[];
   tasks?: string;

@@ -1,6 +1,9 @@
 import type { LoadKind } from '../sums/index.ts';
 import type { Act } from '../rules/stamp.ts';
 
+export const usualFields = ['currentA', 'areaMm2', 'fuseA'] as const;
+export type UsualField = (typeof usualFields)[number];
+
 /** One circuit as the shop builds it. */
 export interface CircuitRecord {
   title: string;
@@ -12,6 +15,8 @@ export interface CircuitRecord {
   lengthM?: number | undefined;
   areaMm2?: number | undefined;
   fuseA?: number | undefined;
+  /** Sizes that stand as they usually are, and that nobody has measured or chosen yet. */
+  usual?: readonly UsualField[] | undefined;
   labelA: string;
   labelB: string;
   tested?: Act | undefined;

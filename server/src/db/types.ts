@@ -10,7 +10,14 @@ type Stamp = ColumnType<Date, Date | string | undefined, Date | string>;
 type Json<T extends object> = JSONColumnType<T>;
 
 export interface Database {
-  shop: { id: string; name: string; bays: Json<string[]>; next_job: Generated<number>; currency: Generated<string>; created_at: Stamp };
+  shop: {
+    id: string;
+    name: string;
+    bays: Json<string[]>;
+    next_job: Generated<number>;
+    currency: Generated<string>;
+    created_at: Stamp;
+  };
   person: {
     id: string;
     shop_id: string;

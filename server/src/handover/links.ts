@@ -44,13 +44,15 @@ interface AskData {
 async function viewOf(tx: Tx, jobId: string): Promise<CustomerView> {
   const job = await readHead(tx, jobId);
   const shop = await tx.selectFrom('shop').select(['name', 'currency']).executeTakeFirstOrThrow();
-  const records = await withMoney(tx, () => tx
-    .selectFrom('recorded')
-    .select(['kind', 'key', 'data'])
-    .where('job_id', '=', jobId)
-    .where('kind', 'in', ['ask', 'hold'])
-    .orderBy('at')
-    .execute());
+  const records = await withMoney(tx, () =>
+    tx
+      .selectFrom('recorded')
+      .select(['kind', 'key', 'data'])
+      .where('job_id', '=', jobId)
+      .where('kind', 'in', ['ask', 'hold'])
+      .orderBy('at')
+      .execute(),
+  );
   const asks = records.filter((r) => r.kind === 'ask').map((r) => ({ key: r.key, ...(r.data as unknown as AskData) }));
   const holds = records
     .filter((r) => r.kind === 'hold' && !r.data['released'])

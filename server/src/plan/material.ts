@@ -63,7 +63,9 @@ export async function readRecords(
     : sql``;
   const { rows } = await sql<{ bearer_id: string; row: RawRecord }>`
     select r.bearer_id, ${recordJson(sql`null`)} as row
-    from unnest(${sql.val(bearers)}::uuid[]) b(id) join recorded r on r.bearer_id = b.id ${named} join person p on p.id = r.by_id`.execute(tx);
+    from unnest(${sql.val(bearers)}::uuid[]) b(id) join recorded r on r.bearer_id = b.id ${named} join person p on p.id = r.by_id`.execute(
+    tx,
+  );
   const byBearer = new Map<string, RawRecord[]>();
   for (const { bearer_id, row } of rows) byBearer.set(bearer_id, [...(byBearer.get(bearer_id) ?? []), row]);
   return byBearer;

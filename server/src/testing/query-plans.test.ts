@@ -191,7 +191,10 @@ const calls: [Endpoint, (t: Things) => Input][] = [
   [jobs.unitFacts, (t) => ({ params: { unitId: t.carId } })],
   [jobs.find, () => ({ query: { q: '1977 car' } })],
   [kit.listSuppliers, () => ({})],
-  [kit.addSupplier, () => ({ body: body({ supplierId: commandId(), name: `One ${commandId()}` }) })],
+  [
+    kit.addSupplier,
+    () => ({ body: body({ supplierId: commandId(), name: `One ${commandId()}` }) }),
+  ],
   [
     kit.renameSupplier,
     (t) => ({

@@ -23,6 +23,8 @@ export interface CommandOptions<E extends Endpoint> {
   offline?: (() => z.output<E['reply']>) | undefined;
   /** Puts the screen back when a command that waits is taken back before it was sent. */
   restore?: (() => void) | undefined;
+  /** It is not offered to be taken back. */
+  lasting?: true;
   file?: Blob | undefined;
   signal?: AbortSignal | undefined;
 }
@@ -50,7 +52,7 @@ export async function command<E extends Endpoint>(
         file ? formOf({ ...body, commandId }, file) : { ...body, commandId },
         options.signal,
       )) as z.output<E['reply']>;
-      remember({ commandId, label, jobId, at: Date.now() });
+      if (!options.lasting) remember({ commandId, label, jobId, at: Date.now() });
       return reply;
     } catch (error) {
       if (!(error instanceof Refused) || !error.unanswered || !offline || !me) throw error;

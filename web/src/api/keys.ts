@@ -23,6 +23,7 @@ export const keys = {
   takeover: (jobId: string) => ['takeover', jobId] as const,
   clocks: (jobId?: string) => (jobId ? (['clocks', jobId] as const) : (['clocks'] as const)),
   links: (jobId: string) => ['links', jobId] as const,
+  suppliers: ['suppliers'],
   part: (partId: string) => ['part', partId] as const,
   find: (q: string) => ['find', q] as const,
   customer: (token: string) => ['customer', token] as const,

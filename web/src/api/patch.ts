@@ -117,6 +117,8 @@ export async function readAgain(client: QueryClient, event: LiveEvent): Promise<
   }
   // A device that was signed out finds out at once.
   if (has('sessions') || has('crew')) for (const key of [keys.me, keys.crew, keys.sessions, keys.floor]) again(key);
+  if (has('suppliers')) again(keys.suppliers);
+  if (has('shop')) again(keys.me);
   if (has('unit') || has('job') || all) again(keys.units());
   if (all || has('clock') || of(event, 'record').some((c) => waitedFor.has(c.record))) again(keys.waiting);
   if (changes.length > 0) again(keys.bench);

@@ -1,9 +1,10 @@
-import { Modal, TextInput } from '@mantine/core';
+import { TextInput } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { find } from '@bay/contract/jobs';
+import { Dialog } from '../ui/index.ts';
 import { call, keys } from '../api/index.ts';
 
 const doings = [
@@ -38,7 +39,7 @@ export default function Finder({ close }: { close: () => void }) {
     void navigate(to);
   };
   return (
-    <Modal opened onClose={close} title="Find or do" size="lg" yOffset="8vh" centered={false}>
+    <Dialog close={close} title="Find or do" size="lg" yOffset="8vh" centered={false}>
       <TextInput
         aria-label="Find or do"
         placeholder="Job, car, customer, unit, part label, or what to do"
@@ -78,6 +79,6 @@ export default function Finder({ close }: { close: () => void }) {
           </li>
         )}
       </ul>
-    </Modal>
+    </Dialog>
   );
 }

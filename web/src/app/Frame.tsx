@@ -7,9 +7,9 @@ import { Failed, Loading } from '../ui/index.ts';
 import { useWaiting } from '../crew/useWaiting.ts';
 import { Mark } from './Mark.tsx';
 import { OutboxButton, useDraining } from './Outbox.tsx';
-import { UndoStrip } from './UndoStrip.tsx';
 
 const Finder = lazy(() => import('./Finder.tsx'));
+const Notes = lazy(() => import('./Notes.tsx'));
 const Keys = lazy(() => import('./Keys.tsx'));
 const OutboxList = lazy(() => import('./OutboxList.tsx'));
 const Whoami = lazy(() => import('../crew/Whoami.tsx'));
@@ -129,7 +129,9 @@ export function Frame() {
           <Outlet />
         </Suspense>
       </main>
-      <UndoStrip />
+      <Suspense fallback={null}>
+        <Notes />
+      </Suspense>
       <Suspense fallback={null}>
         {finding && <Finder close={() => setFinding(false)} />}
         {keys && <Keys close={() => setKeys(false)} />}

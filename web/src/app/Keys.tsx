@@ -1,4 +1,5 @@
-import { Kbd, Modal } from '@mantine/core';
+import { Kbd } from '@mantine/core';
+import { Dialog } from '../ui/index.ts';
 
 const keys = [
   ['Ctrl K', 'Find anything or do anything'],
@@ -20,7 +21,7 @@ const keys = [
 
 export default function Keys({ close }: { close: () => void }) {
   return (
-    <Modal opened onClose={close} title="Keys">
+    <Dialog close={close} title="Keys">
       <div className="keys">
         {keys.map(([key, what]) => (
           <div key={key} style={{ display: 'contents' }}>
@@ -31,6 +32,6 @@ export default function Keys({ close }: { close: () => void }) {
           </div>
         ))}
       </div>
-    </Modal>
+    </Dialog>
   );
 }

@@ -1,10 +1,10 @@
-import { Button, Modal } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { writeLog } from '@bay/contract/logbook';
 import { command, drop, insist, keys, tryAgain, useMe } from '../api/index.ts';
 import type { Waiting } from '../api/index.ts';
 import { dataWords, TwoVersions } from '../sheet/index.ts';
-import { today } from '../ui/index.ts';
+import { Dialog, today } from '../ui/index.ts';
 import { useOutbox } from './Outbox.tsx';
 
 function Decide({ w }: { w: Waiting }) {
@@ -49,7 +49,7 @@ export default function OutboxList({ close }: { close: () => void }) {
   const all = useOutbox();
   const me = useMe().data?.person;
   return (
-    <Modal opened onClose={close} title="On this device only" size="xl">
+    <Dialog close={close} title="On this device only" size="xl">
       {all.length === 0 && <p>Everything is sent.</p>}
       <ul className="rows">
         {all.map((w) => (
@@ -88,6 +88,6 @@ export default function OutboxList({ close }: { close: () => void }) {
           </li>
         ))}
       </ul>
-    </Modal>
+    </Dialog>
   );
 }

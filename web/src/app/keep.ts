@@ -8,7 +8,7 @@ const store = typeof indexedDB === 'undefined' ? undefined : createStore('bay-sh
 const key = 'client';
 
 /** What is worth keeping: who is here, the Floor, the jobs that were opened, and what a technician needs beside them. */
-const kept = new Set(['me', 'floor', 'job', 'crew', 'units', 'schools', 'bench', 'waiting']);
+const kept = new Set(['me', 'floor', 'job', 'crew', 'units', 'schools', 'bench', 'waiting', 'suppliers']);
 export const worthKeeping = (query: Query): boolean => {
   const name = String(query.queryKey[0]);
   // A query that failed without a network still holds what it read last.

@@ -1,5 +1,5 @@
 import { Button, TextInput } from '@mantine/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { hoursBy, hoursOf, looksForgotten } from '@bay/core/clock';
 import type { HoursLine, Stint } from '@bay/core/clock';
@@ -9,7 +9,19 @@ import type { ClockRow } from '@bay/contract/clock';
 import { may } from '@bay/contract/rights';
 import { call, command, keys, nowIso, sentenceOf, useMe } from '../api/index.ts';
 import { useJob } from '../sheet/index.ts';
-import { dayWords, Empty, exactWords, Failed, FormModal, Loading, Tabs, timeWords, useTab } from '../ui/index.ts';
+import { MinuteField } from '../ui/DateField.tsx';
+import {
+  dayWords,
+  Empty,
+  exactWords,
+  Failed,
+  FormDialog,
+  Loading,
+  Tabs,
+  timeWords,
+  useForm,
+  useTab,
+} from '../ui/index.ts';
 import { ClockForm } from './ClockForm.tsx';
 
 const words: Record<HoursLine['word'], string> = {
@@ -42,42 +54,38 @@ const local = (iso: string): string => {
 
 function Correct({ clock, close }: { clock: ClockRow; close: () => void }) {
   const client = useQueryClient();
-  const [from, setFrom] = useState(local(clock.startedAt));
-  const [to, setTo] = useState(clock.endedAt ? local(clock.endedAt) : '');
-  const [reason, setReason] = useState('');
-  const saving = useMutation({
-    mutationFn: () => {
-      const body = {
-        revision: clock.revision,
-        startedAt: new Date(from).toISOString(),
-        endedAt: to ? new Date(to).toISOString() : null,
-        reason,
-      };
-      return command(
-        correctClock,
-        { params: { clockId: clock.id }, body },
-        { label: 'clock corrected', jobId: clock.jobId },
-      );
-    },
-    onSuccess: () => {
-      void client.invalidateQueries();
-      close();
-    },
+  const form = useForm({
+    draft: `clock:${clock.id}`,
+    initial: { from: local(clock.startedAt), to: clock.endedAt ? local(clock.endedAt) : '', reason: '' },
+    command: correctClock,
+    sent: (v) => ({
+      revision: clock.revision,
+      startedAt: v.from ? new Date(v.from).toISOString() : '',
+      endedAt: v.to ? new Date(v.to).toISOString() : null,
+      reason: v.reason,
+    }),
+    names: { startedAt: 'from', endedAt: 'to' },
   });
   return (
-    <FormModal
+    <FormDialog
       title={`Clock of ${clock.person}`}
       submit="Correct it"
-      of={saving}
-      disabled={reason.trim().length < 3 || from === ''}
-      onSubmit={() => saving.mutate()}
+      of={form}
+      send={async (body) => {
+        await command(
+          correctClock,
+          { params: { clockId: clock.id }, body },
+          { label: 'clock corrected', jobId: clock.jobId },
+        );
+        void client.invalidateQueries();
+      }}
       close={close}
     >
       <p className="quiet">{clock.title}. The times it had stay readable.</p>
-      <TextInput label="Began" type="datetime-local" value={from} onChange={(e) => setFrom(e.currentTarget.value)} />
-      <TextInput label="Ended" type="datetime-local" value={to} onChange={(e) => setTo(e.currentTarget.value)} />
-      <TextInput label="Why" value={reason} onChange={(e) => setReason(e.currentTarget.value)} />
-    </FormModal>
+      <MinuteField label="Began" {...form.field('from')} />
+      <MinuteField label="Ended" {...form.field('to')} />
+      <TextInput label="Why" {...form.field('reason')} />
+    </FormDialog>
   );
 }
 

@@ -1,4 +1,4 @@
-import { Button, Checkbox, Modal, TextInput } from '@mantine/core';
+import { Checkbox, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { bandWords, readingOf, refuseProof, wantsSecond } from '@bay/core/commissioning';
 import type { GateLineState, GateState } from '@bay/core/commissioning';
@@ -6,8 +6,8 @@ import { twoPeopleAt } from '@bay/core/crew';
 import { becauseWords, withFactLabels } from '@bay/core/facts';
 import { SecondSignature } from '../crew/index.ts';
 import { useMe } from '../api/index.ts';
-import { useJob, usePut } from '../sheet/index.ts';
-import { dayWords, timeWords, Trouble } from '../ui/index.ts';
+import { useJob, usePut, useRecordForm } from '../sheet/index.ts';
+import { dayWords, Dialog, Form, timeWords, Trouble, words } from '../ui/index.ts';
 
 const stateWords = {
   proved: 'Proved',
@@ -29,17 +29,31 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
   const { isManager } = useJob();
   const put = usePut();
   const me = useMe();
-  const [text, setText] = useState(line.proof?.text ?? '');
-  const [reading, setReading] = useState(line.proof?.reading ?? '');
-  const [overriding, setOverriding] = useState(false);
-  const [reason, setReason] = useState('');
+  const proofOf = (v: { text: string; reading: string; overriding: boolean; reason: string }) => ({
+    text: v.text,
+    reading: words(v.reading),
+    ...(v.overriding ? { override: { reason: v.reason } } : {}),
+  });
+  const form = useRecordForm({
+    kind: 'gate',
+    about: line.def.id,
+    initial: {
+      text: line.proof?.text ?? '',
+      reading: line.proof?.reading ?? '',
+      overriding: false,
+      reason: '',
+    },
+    sent: proofOf,
+    names: { 'override.reason': 'reason' },
+  });
+  const { text, reading, overriding } = form.values;
   const wanted = readingOf(line.def);
   const wantsReading = wanted !== undefined;
   const mine = me.data?.person?.name ?? '';
-  const proof = { text, reading: reading || undefined, ...(overriding ? { override: { reason } } : {}) };
+  const proof = proofOf(form.values);
   const refused = refuseProof(line.def, proof);
   return (
-    <Modal opened onClose={close} title={withFactLabels(line.def.mustBe)} size="lg">
+    <Dialog close={close} title={withFactLabels(line.def.mustBe)} size="lg">
       <p className="quiet">
         Proof wanted: {withFactLabels(line.def.proofWords)}. Left out: {line.def.why}.
       </p>
@@ -48,27 +62,27 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
           {b.sentence}
         </p>
       ))}
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          put.mutate({ kind: 'gate', key: line.def.id, data: proof }, { onSuccess: close });
-        }}
+      <Form
+        of={form}
+        submit={overriding ? `Override, signed ${mine}` : `Proved, signed ${mine}`}
+        color={overriding ? 'oxide' : 'bay'}
+        disabled={refused !== undefined}
+        send={(data) => put.mutateAsync({ kind: 'gate', key: line.def.id, data })}
+        after={close}
       >
         {!overriding && wantsReading && (
           <TextInput
             label="Reading, with its unit"
             description={bandWords(wanted) ? `Wanted: ${bandWords(wanted)}` : undefined}
-            value={reading}
-            onChange={(e) => setReading(e.currentTarget.value)}
             data-autofocus
             classNames={{ input: 'mono' }}
+            {...form.field('reading')}
           />
         )}
         {!overriding && (
           <TextInput
             label="What proves it"
-            value={text}
-            onChange={(e) => setText(e.currentTarget.value)}
+            {...form.field('text')}
             {...(wantsReading ? {} : { 'data-autofocus': true })}
           />
         )}
@@ -77,18 +91,10 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
             mt="sm"
             label="Override this line"
             checked={overriding}
-            onChange={(e) => setOverriding(e.currentTarget.checked)}
+            onChange={(e) => form.set({ overriding: e.currentTarget.checked })}
           />
         )}
-        {overriding && (
-          <>
-            <TextInput
-              label="Reason, it stays in the job book"
-              value={reason}
-              onChange={(e) => setReason(e.currentTarget.value)}
-            />
-          </>
-        )}
+        {overriding && <TextInput label="Reason, it stays in the job book" {...form.field('reason')} />}
         {wantsSecond(line.def, proof) && (
           <p className="quiet">
             Two people sign this. The second signs under their own name: here with their PIN, or from their waiting
@@ -96,19 +102,8 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
           </p>
         )}
         {refused && (text !== '' || reading !== '' || overriding) && <p className="ochre">{refused}</p>}
-        <Trouble of={put} />
-        <div className="row-actions">
-          <Button
-            type="submit"
-            disabled={refused !== undefined}
-            loading={put.isPending}
-            color={overriding ? 'oxide' : 'bay'}
-          >
-            {overriding ? `Override, signed ${mine}` : `Proved, signed ${mine}`}
-          </Button>
-        </div>
-      </form>
-    </Modal>
+      </Form>
+    </Dialog>
   );
 }
 

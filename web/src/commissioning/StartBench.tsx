@@ -1,14 +1,14 @@
 import type { AttemptRecord } from '@bay/core/commissioning';
-import { Button, Modal, Select, Textarea, TextInput } from '@mantine/core';
+import { Button, Select, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { gateNames, heatCycles, primingWays, roadTest, startSequence, warmUpWatch } from '@bay/core/commissioning';
-import { formatMeasure, parseMeasure } from '@bay/core/units';
+import { formatMeasure } from '@bay/core/units';
 import { newId } from '../api/index.ts';
 import { Diagnosis } from '../diagnosis/index.ts';
-import { useJob, usePut, useRecords } from '../sheet/index.ts';
+import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { JobSchools } from '../schools/index.ts';
-import { dayWords, MeasuredInput, Tabs, timeWords, Trouble } from '../ui/index.ts';
+import { dayWords, Form, FormDialog, measured, MeasuredInput, Tabs, timeWords, words } from '../ui/index.ts';
 import { GateView } from './GateView.tsx';
 
 const results = {
@@ -18,25 +18,98 @@ const results = {
   runs: 'Runs',
 } as const;
 
-const num = (typed: string, unit: string): number | undefined => {
-  const m = typed.trim() === '' ? undefined : parseMeasure(typed, unit);
-  return m?.ok ? m.measure.value : undefined;
-};
+/** Ways of priming, as the school's fact names them. */
+const wayNames = ['crank-without-fuel-and-spark', 'external-pressure', 'pump-drive', 'hand-turn-only'] as const;
 
-function Primings() {
-  const { plan, mayWrite } = useJob();
-  const primings = Object.values(useRecords('priming')).sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1));
+function PrimingForm() {
+  const { plan } = useJob();
   const put = usePut();
   const school = plan.facts.get('cho-oil-priming')?.parts['value'];
-  const [v, setV] = useState({
-    way: typeof school === 'string' ? school : 'crank-without-fuel-and-spark',
-    bar: '',
-    seconds: '',
-    note: '',
+  const form = useRecordForm({
+    kind: 'priming',
+    initial: {
+      way: typeof school === 'string' ? school : null,
+      bar: '',
+      seconds: '',
+      note: '',
+    },
+    sent: (v) => ({ way: v.way, bar: measured(v.bar, 'bar'), seconds: measured(v.seconds, 's'), note: words(v.note) }),
   });
-  const bar = num(v.bar, 'bar');
-  const seconds = num(v.seconds, 's');
-  const way = primingWays.find((w) => w.way.includes(v.way));
+  const chosen = primingWays.find((w) => form.values.way !== null && w.way.includes(form.values.way));
+  return (
+    <Form
+      of={form}
+      submit="Log the pressure"
+      send={(data) => put.mutateAsync({ kind: 'priming', key: newId(), data, revision: 0 })}
+      after={form.startAnew}
+    >
+      <div className="fields">
+        <Select
+          label="Way"
+          data={wayNames.map((w) => ({ value: w, label: w.replaceAll('-', ' ') }))}
+          {...form.field('way')}
+        />
+        <MeasuredInput label="Pressure shown" unit="bar" {...form.field('bar')} />
+        <MeasuredInput label="Time to rise" unit="s" {...form.field('seconds')} />
+        <TextInput label="Note" {...form.field('note')} />
+      </div>
+      {chosen && <p className="caution oxide">Stop: {chosen.stop}</p>}
+    </Form>
+  );
+}
+
+function AttemptForm({ number, close }: { number: number; close: () => void }) {
+  const put = usePut();
+  const form = useRecordForm({
+    kind: 'attempt',
+    about: String(number),
+    initial: { result: null as AttemptRecord['result'] | null, seconds: '', volts: '', rpm: '', heard: '', change: '' },
+    sent: (v) => ({
+      number,
+      seconds: measured(v.seconds, 's'),
+      result: v.result,
+      volts: measured(v.volts, 'V'),
+      rpm: measured(v.rpm, 'rpm'),
+      heard: words(v.heard),
+      change: words(v.change),
+    }),
+  });
+  const seconds = measured(form.values.seconds, 's');
+  return (
+    <FormDialog
+      title={`Attempt ${number}`}
+      size="lg"
+      submit="Write the attempt"
+      of={form}
+      send={(data) => put.mutateAsync({ kind: 'attempt', key: String(number), data, revision: 0 })}
+      close={close}
+    >
+      <p className="oxide">
+        At most 10 s, then 60 s of rest. Hands, sleeves and tools clear; second person at the stop; extinguisher in
+        reach; gas led outside.
+      </p>
+      <div className="fields">
+        <Select
+          label="What it did"
+          data={Object.entries(results).map(([value, label]) => ({ value, label }))}
+          {...form.field('result')}
+        />
+        <MeasuredInput label="Cranked for" unit="s" autoFocus {...form.field('seconds')} />
+        <MeasuredInput label="Battery while cranking" unit="V" {...form.field('volts')} />
+        <MeasuredInput label="Engine speed" unit="rpm" {...form.field('rpm')} />
+        <TextInput label="Heard, smelt, seen" {...form.field('heard')} />
+        <TextInput label="The one change since the last" {...form.field('change')} />
+      </div>
+      {typeof seconds === 'number' && seconds > 10 && (
+        <p className="ochre">Over 10 s of cranking heats the starter and washes the bores.</p>
+      )}
+    </FormDialog>
+  );
+}
+
+function Primings() {
+  const { mayWrite } = useJob();
+  const primings = Object.values(useRecords('priming')).sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1));
   return (
     <div className="panel">
       <h3>Oil pressure before spark</h3>
@@ -50,49 +123,7 @@ function Primings() {
         </p>
       ))}
       {primings.length === 0 && <p className="ochre">No number, no start.</p>}
-      {mayWrite && (
-        <form
-          onSubmit={(e) => {
-            e.preventDefault();
-            put.mutate(
-              {
-                kind: 'priming',
-                key: newId(),
-                data: { way: v.way, bar, seconds, ...(v.note ? { note: v.note } : {}) },
-                revision: 0,
-              },
-              { onSuccess: () => setV({ ...v, bar: '', seconds: '', note: '' }) },
-            );
-          }}
-        >
-          <div className="fields">
-            <Select
-              label="Way"
-              data={['crank-without-fuel-and-spark', 'external-pressure', 'pump-drive', 'hand-turn-only'].map((w) => ({
-                value: w,
-                label: w.replaceAll('-', ' '),
-              }))}
-              value={v.way}
-              onChange={(w) => setV({ ...v, way: w ?? v.way })}
-            />
-            <MeasuredInput label="Pressure shown" unit="bar" value={v.bar} onChange={(t) => setV({ ...v, bar: t })} />
-            <MeasuredInput
-              label="Time to rise"
-              unit="s"
-              value={v.seconds}
-              onChange={(t) => setV({ ...v, seconds: t })}
-            />
-            <TextInput label="Note" value={v.note} onChange={(e) => setV({ ...v, note: e.currentTarget.value })} />
-          </div>
-          {way && <p className="caution oxide">Stop: {way.stop}</p>}
-          <Trouble of={put} />
-          <div className="row-actions">
-            <Button type="submit" disabled={bar === undefined || seconds === undefined} loading={put.isPending}>
-              Log the pressure
-            </Button>
-          </div>
-        </form>
-      )}
+      {mayWrite && <PrimingForm />}
     </div>
   );
 }
@@ -100,21 +131,11 @@ function Primings() {
 function Attempts({ find }: { find: () => void }) {
   const { plan, mayWrite } = useJob();
   const attempts = Object.values(useRecords('attempt')).sort((a, b) => a.number - b.number);
-  const put = usePut();
   const crank = plan.gates.find((g) => g.gate === 'First crank')!;
   const start = plan.gates.find((g) => g.gate === 'First start')!;
   const opens = crank.opens && start.opens;
   const [asking, setAsking] = useState(false);
-  const [v, setV] = useState({
-    seconds: '',
-    result: 'cranks-no-fire' as AttemptRecord['result'],
-    volts: '',
-    rpm: '',
-    heard: '',
-    change: '',
-  });
   const failed = attempts.slice(-3).filter((a) => a.result !== 'runs').length;
-  const seconds = num(v.seconds, 's');
   return (
     <div className="panel">
       <div className="bench-head">
@@ -161,84 +182,7 @@ function Attempts({ find }: { find: () => void }) {
           </button>
         </div>
       )}
-      {asking && (
-        <Modal opened onClose={() => setAsking(false)} title={`AttemptRecord ${attempts.length + 1}`} size="lg">
-          <p className="oxide">
-            At most 10 s, then 60 s of rest. Hands, sleeves and tools clear; second person at the stop; extinguisher in
-            reach; gas led outside.
-          </p>
-          <form
-            onSubmit={(e) => {
-              e.preventDefault();
-              const number = attempts.length + 1;
-              put.mutate(
-                {
-                  kind: 'attempt',
-                  key: String(number),
-                  data: {
-                    number,
-                    seconds,
-                    result: v.result,
-                    volts: num(v.volts, 'V'),
-                    rpm: num(v.rpm, 'rpm'),
-                    heard: v.heard || undefined,
-                    change: v.change || undefined,
-                  },
-                  revision: 0,
-                },
-                {
-                  onSuccess: () => {
-                    setAsking(false);
-                    setV({ seconds: '', result: 'cranks-no-fire', volts: '', rpm: '', heard: '', change: '' });
-                  },
-                },
-              );
-            }}
-          >
-            <div className="fields">
-              <Select
-                label="What it did"
-                data={Object.entries(results).map(([value, label]) => ({ value, label }))}
-                value={v.result}
-                onChange={(r) => setV({ ...v, result: (r ?? v.result) as AttemptRecord['result'] })}
-              />
-              <MeasuredInput
-                label="Cranked for"
-                unit="s"
-                value={v.seconds}
-                onChange={(t) => setV({ ...v, seconds: t })}
-                autoFocus
-              />
-              <MeasuredInput
-                label="Battery while cranking"
-                unit="V"
-                value={v.volts}
-                onChange={(t) => setV({ ...v, volts: t })}
-              />
-              <MeasuredInput label="Engine speed" unit="rpm" value={v.rpm} onChange={(t) => setV({ ...v, rpm: t })} />
-              <TextInput
-                label="Heard, smelt, seen"
-                value={v.heard}
-                onChange={(e) => setV({ ...v, heard: e.currentTarget.value })}
-              />
-              <TextInput
-                label="The one change since the last"
-                value={v.change}
-                onChange={(e) => setV({ ...v, change: e.currentTarget.value })}
-              />
-            </div>
-            {(seconds ?? 0) > 10 && (
-              <p className="ochre">Over 10 s of cranking heats the starter and washes the bores.</p>
-            )}
-            <Trouble of={put} />
-            <div className="row-actions">
-              <Button type="submit" disabled={seconds === undefined || seconds > 60} loading={put.isPending}>
-                Write the attempt
-              </Button>
-            </div>
-          </form>
-        </Modal>
-      )}
+      {asking && <AttemptForm number={attempts.length + 1} close={() => setAsking(false)} />}
     </div>
   );
 }
@@ -248,7 +192,12 @@ function SignedStart() {
   const attempts = Object.values(useRecords('attempt')).sort((a, b) => a.number - b.number);
   const signature = useRecords('signature')['first-start'];
   const put = usePut();
-  const [statement, setStatement] = useState('');
+  const form = useRecordForm({
+    kind: 'signature',
+    about: 'first-start',
+    initial: { statement: '' },
+    sent: ({ statement }) => ({ what: 'First start', statement }),
+  });
   const runs = attempts.at(-1)?.result === 'runs';
   const gates = plan.gates.filter((g) => g.gate === 'First crank' || g.gate === 'First start');
   if (signature)
@@ -259,30 +208,29 @@ function SignedStart() {
     );
   if (!runs || !mayWrite) return null;
   return (
-    <form
+    <Form
       className="panel"
-      onSubmit={(e) => {
-        e.preventDefault();
-        put.mutate({ kind: 'signature', key: 'first-start', data: { what: 'First start', statement } });
-      }}
+      of={form}
+      submit="Sign the first start"
+      disabled={gates.some((g) => !g.opens)}
+      send={(data) => put.mutateAsync({ kind: 'signature', key: 'first-start', data })}
     >
       <h3>It runs</h3>
+      {gates.some((g) => !g.opens) && (
+        <p className="ochre">
+          Gates open first:{' '}
+          {gates
+            .filter((g) => !g.opens)
+            .map((g) => g.gate.toLowerCase())
+            .join(', ')}
+          .
+        </p>
+      )}
       <Textarea
         label="Oil pressure at idle, leaks, noises, temperature: what you sign for"
-        value={statement}
-        onChange={(e) => setStatement(e.currentTarget.value)}
+        {...form.field('statement')}
       />
-      <Trouble of={put} />
-      <div className="row-actions">
-        <Button
-          type="submit"
-          disabled={statement.trim().length < 5 || gates.some((g) => !g.opens)}
-          loading={put.isPending}
-        >
-          Sign the first start
-        </Button>
-      </div>
-    </form>
+    </Form>
   );
 }
 

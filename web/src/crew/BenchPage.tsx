@@ -11,7 +11,7 @@ import { putRecord } from '@bay/contract/records';
 import { call, command, keys, nowIso, sentenceOf, useMe } from '../api/index.ts';
 import { useClock, useTick } from '../clock/index.ts';
 import { PhotoButton } from '../logbook/index.ts';
-import { Empty, Failed, FormModal, Loading, sinceWords, today, Trouble } from '../ui/index.ts';
+import { Empty, Failed, FormDialog, Loading, sinceWords, today, Trouble, useForm } from '../ui/index.ts';
 
 /** Writes where a step stands from outside of its job's page. */
 function useStep() {
@@ -69,42 +69,37 @@ function QuickLine({
   at: string | undefined;
   close: () => void;
 }) {
-  const [jobId, setJobId] = useState(at ?? jobs[0]?.id ?? '');
-  const [line, setLine] = useState('');
-  const draft = line.trim() === '' ? undefined : readLogLine(line, bareContext(today()));
-  const writing = useMutation({
-    mutationFn: () =>
-      command(
-        writeLog,
-        { params: { jobId }, body: { line, today: today() } },
-        { label: 'line written', jobId, offline: () => ({ entry: undefined as never }) },
-      ),
-    onSuccess: close,
+  const form = useForm({
+    draft: 'line from the bench',
+    initial: { jobId: at ?? jobs[0]?.id ?? '', line: '' },
+    schema: writeLog.body.pick({ line: true }),
+    sent: (v) => v,
   });
+  const { jobId, line } = form.values;
+  const draft = line.trim() === '' ? undefined : readLogLine(line, bareContext(today()));
   return (
-    <FormModal
+    <FormDialog
       title="Write it down"
       submit="Log it"
-      of={writing}
-      disabled={line.trim() === '' || jobId === ''}
-      onSubmit={() => writing.mutate()}
+      of={form}
+      disabled={jobId === ''}
+      send={() =>
+        command(
+          writeLog,
+          { params: { jobId }, body: { line, today: today() } },
+          { label: 'line written', jobId, offline: () => ({ entry: undefined as never }) },
+        )
+      }
       close={close}
     >
       <Select
         label="Job"
         data={jobs.map((j) => ({ value: j.id, label: `${j.number} ${j.carName}` }))}
-        value={jobId}
-        onChange={(j) => setJobId(j ?? '')}
+        {...form.field('jobId')}
       />
-      <TextInput
-        label="Line"
-        placeholder="bore 3 86.02, found: …, held: …"
-        value={line}
-        onChange={(e) => setLine(e.currentTarget.value)}
-        data-autofocus
-      />
+      <TextInput label="Line" placeholder="bore 3 86.02, found: …, held: …" data-autofocus {...form.field('line')} />
       <p className="understood">{draft ? understoodWords(draft) : ''}</p>
-    </FormModal>
+    </FormDialog>
   );
 }
 

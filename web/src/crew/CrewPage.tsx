@@ -1,55 +1,60 @@
-import { Button, Select, TextInput } from '@mantine/core';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Select, TextInput } from '@mantine/core';
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { addPerson, roles } from '@bay/contract/crew';
 import type { Person } from '@bay/contract/crew';
-import { command, fieldsOf, keys, sentenceOf, useCrew, useMe } from '../api/index.ts';
-import { Failed, Loading, Trouble } from '../ui/index.ts';
+import { command, keys, sentenceOf, useCrew, useMe } from '../api/index.ts';
+import { ShopCurrency } from '../money/index.ts';
+import { Failed, Form, Loading, useForm, words } from '../ui/index.ts';
 import { Devices } from './Devices.tsx';
 import { PersonAccess } from './PersonAccess.tsx';
 
-const empty = { name: '', initials: '', role: 'technician', pin: '', email: '', password: '' };
+function AddPerson() {
+  const client = useQueryClient();
+  // Nothing is kept of it on the device: a PIN and a password stand in it.
+  const form = useForm({
+    initial: { name: '', initials: '', role: 'technician', pin: '', email: '', password: '' },
+    command: addPerson,
+    sent: ({ pin, email, password, ...v }) => ({
+      ...v,
+      pin: words(pin),
+      ...(v.role === 'manager' ? { email: words(email), password: words(password) } : {}),
+    }),
+  });
+  return (
+    <Form
+      className="panel"
+      of={form}
+      submit="Add"
+      send={(body) => command(addPerson, { body }, { label: 'added to the crew' })}
+      after={() => {
+        form.startAnew();
+        void client.invalidateQueries({ queryKey: keys.crew });
+      }}
+    >
+      <h2>Add somebody</h2>
+      <div className="fields" style={{ marginTop: 10 }}>
+        <TextInput label="Name" autoComplete="off" {...form.field('name')} />
+        <TextInput label="Initials" autoComplete="off" {...form.field('initials')} />
+        <Select label="Role" data={[...roles]} {...form.field('role')} />
+        <TextInput label="PIN, 4 to 8 figures" autoComplete="off" inputMode="numeric" {...form.field('pin')} />
+        {form.values.role === 'manager' && (
+          <TextInput label="E-mail" type="email" autoComplete="off" {...form.field('email')} />
+        )}
+        {form.values.role === 'manager' && (
+          <TextInput label="Password" type="password" autoComplete="new-password" {...form.field('password')} />
+        )}
+      </div>
+    </Form>
+  );
+}
 
 /** The crew: who may do what, and PINs for the shared tablets. */
 export function CrewPage() {
   const crew = useCrew();
   const me = useMe();
-  const client = useQueryClient();
-  const [values, setValues] = useState(empty);
   const [access, setAccess] = useState<Person>();
-  const again = () => client.invalidateQueries({ queryKey: keys.crew });
-  const adding = useMutation({
-    mutationFn: () =>
-      command(
-        addPerson,
-        {
-          body: {
-            name: values.name,
-            initials: values.initials,
-            role: values.role as 'technician',
-            ...(values.pin ? { pin: values.pin } : {}),
-            ...(values.email ? { email: values.email, password: values.password } : {}),
-          },
-        },
-        { label: 'added to the crew' },
-      ),
-    onSuccess: () => {
-      setValues(empty);
-      return again();
-    },
-  });
-  const fields = fieldsOf(adding.error);
   const manager = me.data?.person?.role === 'manager';
-  const field = (key: keyof typeof empty, label: string, type = 'text') => (
-    <TextInput
-      label={label}
-      type={type}
-      value={values[key]}
-      onChange={(e) => setValues({ ...values, [key]: e.currentTarget.value })}
-      error={fields[key]}
-      autoComplete="off"
-    />
-  );
   return (
     <div className="page">
       <div className="page-head">
@@ -97,36 +102,8 @@ export function CrewPage() {
           </table>
         </div>
       )}
-      {manager && (
-        <form
-          className="panel"
-          onSubmit={(e) => {
-            e.preventDefault();
-            adding.mutate();
-          }}
-        >
-          <h2>Add somebody</h2>
-          <div className="fields" style={{ marginTop: 10 }}>
-            {field('name', 'Name')}
-            {field('initials', 'Initials')}
-            <Select
-              label="Role"
-              data={[...roles]}
-              value={values.role}
-              onChange={(role) => setValues({ ...values, role: role ?? 'technician' })}
-            />
-            {field('pin', 'PIN, 4 to 8 figures')}
-            {values.role === 'manager' && field('email', 'E-mail', 'email')}
-            {values.role === 'manager' && field('password', 'Password', 'password')}
-          </div>
-          <Trouble of={adding} />
-          <div className="row-actions">
-            <Button type="submit" loading={adding.isPending}>
-              Add
-            </Button>
-          </div>
-        </form>
-      )}
+      {manager && <AddPerson />}
+      {manager && <ShopCurrency />}
       <Devices />
       {access && <PersonAccess person={access} close={() => setAccess(undefined)} />}
     </div>

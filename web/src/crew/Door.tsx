@@ -1,88 +1,51 @@
-import { Button, TextInput } from '@mantine/core';
-import { useState } from 'react';
+import { TextInput } from '@mantine/core';
 import { setUpShop, signIn } from '@bay/contract/crew';
-import { call, fieldsOf, useEntering } from '../api/index.ts';
-import { Trouble } from '../ui/index.ts';
+import { call, useEntering } from '../api/index.ts';
+import { CurrencySelect } from '../money/index.ts';
+import { Form, useForm } from '../ui/index.ts';
 
 function SignIn() {
-  const [email, setEmail] = useState('');
-  const [password, setPassword] = useState('');
   const entering = useEntering((body: { email: string; password: string }) => call(signIn, { body }));
-  const fields = fieldsOf(entering.error);
+  const form = useForm({
+    initial: { email: '', password: '' },
+    schema: signIn.body,
+    sent: ({ email, password }) => ({ email: email.trim(), password }),
+  });
   return (
-    <form
-      className="panel"
-      onSubmit={(e) => {
-        e.preventDefault();
-        entering.mutate({ email: email.trim(), password });
-      }}
-    >
+    <Form className="panel" of={form} submit="Sign in" send={(body) => entering.mutateAsync(body)}>
       <h1>Sign in</h1>
       <p className="quiet">The manager signs this device in once. After that the crew taps a name and types a PIN.</p>
-      <TextInput
-        label="E-mail"
-        type="email"
-        autoComplete="username"
-        value={email}
-        onChange={(e) => setEmail(e.currentTarget.value)}
-        error={fields['email']}
-        required
-        withAsterisk={false}
-      />
-      <TextInput
-        label="Password"
-        type="password"
-        autoComplete="current-password"
-        value={password}
-        onChange={(e) => setPassword(e.currentTarget.value)}
-        error={fields['password']}
-        required
-        withAsterisk={false}
-      />
-      <Trouble of={entering} />
-      <Button type="submit" loading={entering.isPending}>
-        Sign in
-      </Button>
-    </form>
+      <TextInput label="E-mail" type="email" autoComplete="username" {...form.field('email')} />
+      <TextInput label="Password" type="password" autoComplete="current-password" {...form.field('password')} />
+    </Form>
   );
 }
 
 function SetUp() {
-  const [values, setValues] = useState({ shopName: '', bays: '3', name: '', email: '', password: '' });
-  const entering = useEntering((body: typeof values) =>
-    call(setUpShop, { body: { ...body, bays: Number(body.bays) } }),
-  );
-  const fields = fieldsOf(entering.error);
-  const field = (key: keyof typeof values, label: string, type = 'text', description?: string) => (
-    <TextInput
-      label={label}
-      type={type}
-      value={values[key]}
-      onChange={(e) => setValues({ ...values, [key]: e.currentTarget.value })}
-      error={fields[key]}
-      {...(description ? { description } : {})}
-    />
+  const form = useForm({
+    initial: { shopName: '', bays: '3', currency: null as string | null, name: '', email: '', password: '' },
+    schema: setUpShop.body.required({ currency: true }),
+    sent: ({ bays, currency, ...v }) => ({
+      ...v,
+      bays: /^\d+$/.test(bays) ? Number(bays) : (bays as unknown as number),
+      currency: currency ?? undefined,
+    }),
+  });
+  const entering = useEntering(
+    (body: Parameters<typeof form.submit>[0] extends (input: infer I) => unknown ? I : never) =>
+      call(setUpShop, { body }),
   );
   return (
-    <form
-      className="panel"
-      onSubmit={(e) => {
-        e.preventDefault();
-        entering.mutate(values);
-      }}
-    >
+    <Form className="panel" of={form} submit="Open the shop" send={(body) => entering.mutateAsync(body)}>
       <h1>Set up the shop</h1>
       <p className="quiet">Nobody has used this server yet. Name the shop and its manager; the crew comes next.</p>
-      {field('shopName', 'Name of the shop')}
-      {field('bays', 'Bays', 'number')}
-      {field('name', 'Your name')}
-      {field('email', 'E-mail', 'email')}
-      {field('password', 'Password', 'password', 'At least 10 characters')}
-      <Trouble of={entering} />
-      <Button type="submit" loading={entering.isPending}>
-        Open the shop
-      </Button>
-    </form>
+      <TextInput label="Name of the shop" {...form.field('shopName')} />
+      <TextInput label="Bays" inputMode="numeric" {...form.field('bays')} />
+      <CurrencySelect label="Counts its money in" {...form.field('currency')} />
+      <TextInput label="Your name" {...form.field('name')} />
+      <TextInput label="E-mail" type="email" {...form.field('email')} />
+      <TextInput label="Password" type="password" description="At least 10 characters" {...form.field('password')} />
+    </Form>
   );
 }
 

@@ -1,12 +1,15 @@
-import { Button, Modal, TextInput } from '@mantine/core';
+import { Button, TextInput } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { countersign } from '@bay/contract/records';
 import type { RecordKind, RecordRow } from '@bay/contract/records';
 import type { JobSheet } from '@bay/contract/jobs';
+import { setPin } from '@bay/contract/crew';
 import type { Person } from '@bay/contract/crew';
 import { command, keys, useCrew, useMe } from '../api/index.ts';
-import { Trouble } from '../ui/index.ts';
+import { Dialog, Form, Trouble, useForm } from '../ui/index.ts';
+
+const setPinRule = setPin.body.pick({ pin: true });
 
 export interface HalfSigned {
   jobId: string;
@@ -43,13 +46,13 @@ function WithPin({ of, close }: { of: HalfSigned; close: () => void }) {
   const crew = useCrew();
   const me = useMe().data?.person;
   const [person, setPerson] = useState<Person>();
-  const [pin, setPin] = useState('');
+  const form = useForm({ initial: { pin: '' }, schema: setPinRule });
   const signing = useCountersign(of);
   const others = (crew.data?.crew ?? []).filter(
     (p) => p.id !== of.firstId && p.role !== 'onlooker' && p.hasPin && p.id !== me?.id,
   );
   return (
-    <Modal opened onClose={close} title="Second signature">
+    <Dialog close={close} title="Second signature">
       <p>{of.what}</p>
       {!person ? (
         <>
@@ -63,11 +66,20 @@ function WithPin({ of, close }: { of: HalfSigned; close: () => void }) {
           </div>
         </>
       ) : (
-        <form
-          onSubmit={(e) => {
-            e.preventDefault();
-            signing.mutate({ personId: person.id, pin }, { onSuccess: close, onError: () => setPin('') });
+        <Form
+          of={form}
+          submit={`Signed, ${person.name}`}
+          send={async ({ pin }) => {
+            try {
+              await signing.mutateAsync({ personId: person.id, pin });
+            } catch (error) {
+              form.set({ pin: '' });
+              throw error;
+            }
           }}
+          after={close}
+          cancel={() => setPerson(undefined)}
+          cancelWord="Somebody else"
         >
           <TextInput
             label={`PIN of ${person.name}`}
@@ -75,21 +87,11 @@ function WithPin({ of, close }: { of: HalfSigned; close: () => void }) {
             inputMode="numeric"
             autoComplete="off"
             data-autofocus
-            value={pin}
-            onChange={(e) => setPin(e.currentTarget.value.replace(/\D/g, ''))}
+            {...form.field('pin')}
           />
-          <Trouble of={signing} />
-          <div className="row-actions">
-            <Button type="submit" loading={signing.isPending} disabled={pin.length < 4}>
-              Signed, {person.name}
-            </Button>
-            <Button variant="subtle" onClick={() => setPerson(undefined)}>
-              Somebody else
-            </Button>
-          </div>
-        </form>
+        </Form>
       )}
-    </Modal>
+    </Dialog>
   );
 }
 

@@ -3,19 +3,16 @@ import { useState } from 'react';
 import { signOut, switchPerson } from '@bay/contract/crew';
 import type { Person } from '@bay/contract/crew';
 import { call, sentenceOf, useCrew, useEntering } from '../api/index.ts';
-import { Failed, Loading } from '../ui/index.ts';
+import { dropAllDrafts, Failed, Form, Loading, useForm } from '../ui/index.ts';
 
 /** Tap a name, type a PIN: two seconds. */
 export function PickPerson({ onDone }: { onDone?: () => void }) {
   const crew = useCrew();
   const [person, setPerson] = useState<Person>();
-  const [pin, setPin] = useState('');
+  const form = useForm({ initial: { pin: '' }, schema: switchPerson.body.pick({ pin: true }) });
   const entering = useEntering((body: { personId: string; pin: string }) => call(switchPerson, { body }));
   if (crew.isPending) return <Loading />;
   if (crew.isError && !crew.data) return <Failed sentence={sentenceOf(crew.error)} again={() => void crew.refetch()} />;
-  const enter = (typed: string): void => {
-    if (person) entering.mutate({ personId: person.id, pin: typed }, { onSuccess: onDone, onError: () => setPin('') });
-  };
   if (!person) {
     return (
       <div className="person-tiles">
@@ -28,12 +25,21 @@ export function PickPerson({ onDone }: { onDone?: () => void }) {
     );
   }
   return (
-    <form
-      onSubmit={(e) => {
-        e.preventDefault();
-        enter(pin);
+    <Form
+      className="pin-form"
+      of={form}
+      submit="Here I am"
+      send={async ({ pin }) => {
+        try {
+          await entering.mutateAsync({ personId: person.id, pin });
+        } catch (error) {
+          form.set({ pin: '' });
+          throw error;
+        }
       }}
-      style={{ display: 'grid', gap: 12, maxWidth: 320 }}
+      after={onDone}
+      cancel={() => setPerson(undefined)}
+      cancelWord="Somebody else"
     >
       <TextInput
         label={`PIN of ${person.name}`}
@@ -42,25 +48,18 @@ export function PickPerson({ onDone }: { onDone?: () => void }) {
         autoComplete="off"
         autoFocus
         data-autofocus
-        value={pin}
-        onChange={(e) => setPin(e.currentTarget.value.replace(/\D/g, ''))}
-        error={entering.isError ? sentenceOf(entering.error) : undefined}
+        {...form.field('pin')}
       />
-      <div className="row-actions">
-        <Button type="submit" loading={entering.isPending} disabled={pin.length < 4}>
-          Here I am
-        </Button>
-        <Button variant="subtle" onClick={() => setPerson(undefined)}>
-          Somebody else
-        </Button>
-      </div>
-    </form>
+    </Form>
   );
 }
 
 /** A tablet of the shop with nobody at it. */
 export function Tablet({ shopName }: { shopName: string }) {
-  const leaving = useEntering(() => call(signOut));
+  const leaving = useEntering(() => {
+    dropAllDrafts();
+    return call(signOut);
+  });
   return (
     <main className="page" style={{ maxWidth: 860 }}>
       <div className="page-head">

@@ -1,3 +1,5 @@
+import { showMoney } from '@bay/core/money';
+import { useCurrency } from '../money/index.ts';
 import { Button, TextInput } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -149,6 +151,7 @@ function firstSigner(item: WaitingItem): string | undefined {
 
 /** A person's own list: what others wait for, the oldest first. */
 export function WaitingPage() {
+  const currency = useCurrency();
   const waiting = useQuery(waitingQuery);
   if (waiting.isPending)
     return (
@@ -191,7 +194,7 @@ export function WaitingPage() {
             </p>
             <p className="waiting-what">
               {item.what}
-              {item.amount === undefined ? '' : `: ${item.amount}`}
+              {item.amount === undefined ? '' : `: ${showMoney(item.amount, currency)}`}
             </p>
             {item.sort === 'clock' ? (
               <Forgotten item={item} />

@@ -1,16 +1,20 @@
-import { Button, Modal, useMantineColorScheme } from '@mantine/core';
+import { Button, useMantineColorScheme } from '@mantine/core';
 import { lockTablet, signOut } from '@bay/contract/crew';
 import { call, useEntering, useMe } from '../api/index.ts';
+import { Dialog, dropAllDrafts } from '../ui/index.ts';
 import { PickPerson } from './Tablet.tsx';
 
 /** Who is at this device: somebody else, nobody, out; and day or night. */
 export default function Whoami({ close }: { close: () => void }) {
   const me = useMe();
   const locking = useEntering(() => call(lockTablet));
-  const leaving = useEntering(() => call(signOut));
+  const leaving = useEntering(() => {
+    dropAllDrafts();
+    return call(signOut);
+  });
   const { colorScheme, setColorScheme } = useMantineColorScheme();
   return (
-    <Modal opened onClose={close} title={`${me.data?.person?.name ?? ''}, ${me.data?.person?.role ?? ''}`} size="lg">
+    <Dialog close={close} title={`${me.data?.person?.name ?? ''}, ${me.data?.person?.role ?? ''}`} size="lg">
       <h3>Somebody else is here</h3>
       <div style={{ margin: '10px 0 20px' }}>
         <PickPerson onDone={close} />
@@ -26,6 +30,6 @@ export default function Whoami({ close }: { close: () => void }) {
           Sign this device out
         </Button>
       </div>
-    </Modal>
+    </Dialog>
   );
 }

@@ -1,5 +1,5 @@
 import type { Answer, CaseRecord, NextTest, Suspect } from '@bay/core/diagnosis';
-import { Button, Checkbox, Modal, Select, Textarea, TextInput } from '@mantine/core';
+import { Button, Checkbox, Select, Textarea, TextInput } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import {
   bandReading,
@@ -15,8 +15,8 @@ import {
 import { becauseWords, isFactId, withFactLabels } from '@bay/core/facts';
 import { titleOf as planTitle } from '@bay/core/plan';
 import { newId } from '../api/index.ts';
-import { useJob, usePut, useRecords } from '../sheet/index.ts';
-import { dayWords, Empty, timeWords, Trouble } from '../ui/index.ts';
+import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
+import { dayWords, Empty, Form, FormDialog, timeWords, Trouble } from '../ui/index.ts';
 
 const systems = [...new Set(faults.map((f) => f.system))];
 const titleOf = (id: string): string =>
@@ -32,23 +32,21 @@ const riskWords = [
 
 function OpenCase() {
   const put = usePut();
-  const [symptom, setSymptom] = useState('');
-  const [touched, setTouched] = useState<string[]>([]);
+  const form = useRecordForm({
+    kind: 'case',
+    initial: { symptom: '', touched: [] as string[] },
+    sent: (v) => v,
+  });
+  const { touched } = form.values;
   return (
-    <form
+    <Form
       className="panel"
-      onSubmit={(e) => {
-        e.preventDefault();
-        put.mutate({ kind: 'case', key: newId(), data: { symptom, touched }, revision: 0 });
-      }}
+      of={form}
+      submit="Look for the fault"
+      send={(data) => put.mutateAsync({ kind: 'case', key: newId(), data, revision: 0 })}
     >
       <h3>Open a case</h3>
-      <TextInput
-        label="What it does"
-        placeholder="cranks and does not fire"
-        value={symptom}
-        onChange={(e) => setSymptom(e.currentTarget.value)}
-      />
+      <TextInput label="What it does" placeholder="cranks and does not fire" {...form.field('symptom')} />
       <fieldset style={{ border: 0, padding: 0, margin: '10px 0' }}>
         <legend style={{ fontFamily: 'var(--head)', fontWeight: 600 }}>Touched since it was last good</legend>
         <div className="fields">
@@ -57,16 +55,14 @@ function OpenCase() {
               key={s}
               label={s}
               checked={touched.includes(s)}
-              onChange={(e) => setTouched(e.currentTarget.checked ? [...touched, s] : touched.filter((t) => t !== s))}
+              onChange={(e) =>
+                form.set({ touched: e.currentTarget.checked ? [...touched, s] : touched.filter((t) => t !== s) })
+              }
             />
           ))}
         </div>
       </fieldset>
-      <Trouble of={put} />
-      <Button type="submit" disabled={symptom.trim().length < 3} loading={put.isPending}>
-        Look for the fault
-      </Button>
-    </form>
+    </Form>
   );
 }
 
@@ -213,39 +209,30 @@ function CloseCase({
   close: () => void;
 }) {
   const put = usePut();
-  const [id, setId] = useState(faultId);
-  const [reason, setReason] = useState('');
+  const form = useRecordForm({
+    kind: 'case',
+    about: `close ${caseId}`,
+    initial: { faultId, reason: '' },
+    sent: (v) => ({ ...record, closed: v }),
+    names: { 'closed.reason': 'reason', 'closed.faultId': 'faultId' },
+  });
   return (
-    <Modal opened onClose={close} title="Found" size="lg">
+    <FormDialog
+      title="Found"
+      size="lg"
+      submit="Close the case"
+      of={form}
+      send={(data) => put.mutateAsync({ kind: 'case', key: caseId, data })}
+      close={close}
+    >
       <Select
         label="What it was"
         searchable
         data={[...faults.map((f) => ({ value: f.id, label: f.title })), { value: noneOfThese, label: 'none of these' }]}
-        value={id}
-        onChange={(f) => setId(f ?? faultId)}
+        {...form.field('faultId')}
       />
-      <Textarea
-        label="What was found and what cured it"
-        value={reason}
-        onChange={(e) => setReason(e.currentTarget.value)}
-        data-autofocus
-      />
-      <Trouble of={put} />
-      <div className="row-actions">
-        <Button
-          disabled={reason.trim().length < 3}
-          loading={put.isPending}
-          onClick={() =>
-            put.mutate(
-              { kind: 'case', key: caseId, data: { ...record, closed: { faultId: id, reason } } },
-              { onSuccess: close },
-            )
-          }
-        >
-          Close the case
-        </Button>
-      </div>
-    </Modal>
+      <Textarea label="What was found and what cured it" data-autofocus {...form.field('reason')} />
+    </FormDialog>
   );
 }
 

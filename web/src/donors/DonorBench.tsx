@@ -1,13 +1,13 @@
-import { Button, Select, TextInput } from '@mantine/core';
+import { Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { donorMoneyRules, labelRules } from '@bay/core/donors';
 import { partConditions } from '@bay/core/parts';
-import type { PartRecord } from '@bay/core/parts';
+import type { PartCondition, PartRecord } from '@bay/core/parts';
 import { newId } from '../api/index.ts';
-import { useJob, usePut, useRecords } from '../sheet/index.ts';
+import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { UnitForm } from '../jobs/index.ts';
-import { Because, Tabs, Trouble, useTab } from '../ui/index.ts';
+import { Because, Form, Tabs, useTab, words } from '../ui/index.ts';
 import { StepList } from '../pull/index.ts';
 
 const unitRoles = [
@@ -28,64 +28,44 @@ function nextLabel(parts: readonly PartRecord[]): string {
 function TickOff({ takeId, title, done }: { takeId: string; title: string; done: () => void }) {
   const parts = Object.values(useRecords('part'));
   const put = usePut();
-  const [v, setV] = useState({
-    title,
-    condition: 'good',
-    label: nextLabel(parts),
-    place: parts.at(-1)?.place ?? '',
-    note: '',
+  const form = useRecordForm({
+    kind: 'part',
+    about: takeId,
+    initial: {
+      title,
+      condition: null as PartCondition | null,
+      label: nextLabel(parts),
+      place: parts.at(-1)?.place ?? '',
+      note: '',
+    },
+    sent: ({ note, ...v }) => ({ takeId, ...v, label: v.label.toUpperCase(), note: words(note) }),
   });
-  const taken = parts.some((p) => p.label !== '' && p.label === v.label);
+  const label = form.field('label');
+  const wanted = form.values.label.toUpperCase();
+  const taken = parts.some((p) => p.label !== '' && p.label === wanted);
   return (
-    <form
+    <Form
       className="card-open"
-      onSubmit={(e) => {
-        e.preventDefault();
-        put.mutate(
-          { kind: 'part', key: newId(), data: { takeId, ...v, note: v.note || undefined }, revision: 0 },
-          { onSuccess: done },
-        );
-      }}
+      of={form}
+      submit="Taken off"
+      disabled={taken}
+      send={(data) => put.mutateAsync({ kind: 'part', key: newId(), data, revision: 0 })}
+      after={done}
+      cancel={done}
     >
       <div className="fields">
-        <TextInput
-          label="What came off"
-          value={v.title}
-          onChange={(e) => setV({ ...v, title: e.currentTarget.value })}
-          data-autofocus
-          autoFocus
-        />
-        <Select
-          label="Condition"
-          data={[...partConditions]}
-          value={v.condition}
-          onChange={(condition) => setV({ ...v, condition: condition ?? 'good' })}
-        />
+        <TextInput label="What came off" data-autofocus autoFocus {...form.field('title')} />
+        <Select label="Condition" data={[...partConditions]} {...form.field('condition')} />
         <TextInput
           label="Bag or label"
-          value={v.label}
-          onChange={(e) => setV({ ...v, label: e.currentTarget.value.toUpperCase() })}
-          error={taken ? `${v.label} is on another part of this job.` : undefined}
+          {...label}
+          error={taken ? `${wanted} is on another part of this job.` : label.error}
           classNames={{ input: 'mono' }}
         />
-        <TextInput
-          label="Storage place"
-          placeholder="shelf C2"
-          value={v.place}
-          onChange={(e) => setV({ ...v, place: e.currentTarget.value })}
-        />
-        <TextInput label="Note" value={v.note} onChange={(e) => setV({ ...v, note: e.currentTarget.value })} />
+        <TextInput label="Storage place" placeholder="shelf C2" {...form.field('place')} />
+        <TextInput label="Note" {...form.field('note')} />
       </div>
-      <Trouble of={put} />
-      <div className="row-actions">
-        <Button type="submit" loading={put.isPending} disabled={taken}>
-          Taken off
-        </Button>
-        <Button variant="subtle" onClick={done}>
-          Not now
-        </Button>
-      </div>
-    </form>
+    </Form>
   );
 }
 

@@ -1,4 +1,4 @@
-import { Button, Modal, Select, TextInput } from '@mantine/core';
+import { Button, Select, TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { factDef, optionWords, showFact } from '@bay/core/facts';
@@ -6,9 +6,9 @@ import type { FactSource } from '@bay/core/facts';
 import { hasDifference, titleOf } from '@bay/core/plan';
 import { factHistory } from '@bay/contract/facts';
 import type { FactRow } from '@bay/contract/facts';
-import { call, fieldsOf, keys, Refused, sentenceOf } from '../api/index.ts';
+import { call, keys, Refused } from '../api/index.ts';
 import { useJob } from '../sheet/index.ts';
-import { dayWords, MeasuredInput, timeWords, verdictWords } from '../ui/index.ts';
+import { dayWords, Dialog, Form, MeasuredInput, timeWords, useForm, verdictWords, words } from '../ui/index.ts';
 import { useFactRow, usePutFact } from './useFact.ts';
 import type { Bearer } from './useFact.ts';
 
@@ -17,6 +17,9 @@ export const sourceWords: Record<FactSource, string> = {
   'looked-up': 'Looked up',
   assumed: 'Assumed',
 };
+
+/** The field of a part: beside the source and the note, which are fields too. */
+const partField = (key: string): string => `part-${key}`;
 
 function Difference({
   d,
@@ -55,16 +58,20 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
   const { sheet, plan, mayWrite } = useJob();
   const def = factDef(factId);
   const row = useFactRow(factId, bearer);
-  const [typed, setTyped] = useState<Record<string, string>>(() => ({
-    ...Object.fromEntries(Object.entries(row?.parts ?? {}).map(([k, v]) => [k, String(v)])),
-    ...row?.typed,
-  }));
-  const [source, setSource] = useState<FactSource>(row?.source ?? 'measured');
-  const [note, setNote] = useState(row?.note ?? '');
+  const form = useForm<Record<string, string>>({
+    draft: `${sheet.job.id}:fact:${bearer}:${factId}`,
+    initial: {
+      ...Object.fromEntries(
+        def.parts.map(({ key }) => [partField(key), row?.typed[key] ?? String(row?.parts[key] ?? '')]),
+      ),
+      source: row?.source ?? 'measured',
+      note: row?.note ?? '',
+    },
+    names: Object.fromEntries(def.parts.map(({ key }) => [key, partField(key)])),
+  });
   // The revision on screen when the form was opened: a change by somebody else meanwhile is shown, not overwritten.
   const [revision, setRevision] = useState(row?.revision ?? 0);
   const saving = usePutFact();
-  const fields = fieldsOf(saving.error);
   const stale =
     saving.error instanceof Refused && saving.error.problem.status === 409
       ? (saving.error.problem.current as FactRow | null | undefined)
@@ -75,10 +82,17 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
     enabled: row !== undefined,
   });
   const waiting = plan.waitingFor.get(factId) ?? [];
-  const save = (rev: number) =>
-    saving.mutate({ bearer, factId, typed, source, ...(note.trim() ? { note } : {}), revision: rev });
+  const save = (rev: number) => (v: Readonly<Record<string, string>>) =>
+    saving.mutateAsync({
+      bearer,
+      factId,
+      typed: Object.fromEntries(def.parts.map(({ key }) => [key, v[partField(key)] ?? ''])),
+      source: v['source'] as FactSource,
+      note: words(v['note'] ?? ''),
+      revision: rev,
+    });
   return (
-    <Modal opened onClose={close} title={def.label} size="lg">
+    <Dialog close={close} title={def.label} size="lg">
       <p className="quiet">{def.howTo}</p>
       {def.kindNote && <p className="quiet">Taken: {def.kindNote}.</p>}
       {saving.isSuccess ? (
@@ -91,21 +105,19 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
           </Button>
         </>
       ) : (
-        <form
-          onSubmit={(e) => {
-            e.preventDefault();
-            save(revision);
-          }}
-          style={{ marginTop: 12 }}
+        <Form
+          className="inner-form"
+          of={stale === undefined ? form : { ...form, error: undefined }}
+          submit="Save"
+          disabled={!mayWrite}
+          send={save(revision)}
+          cancel={close}
+          cancelWord="Leave it"
         >
           <div className="fields">
             {def.parts.map((part, i) => {
               const label = part.label === '' ? def.label : part.label;
-              const set = (text: string) => {
-                // A refusal speaks of what stood there before.
-                if (saving.isError && stale === undefined) saving.reset();
-                setTyped({ ...typed, [part.key]: text });
-              };
+              const field = form.field(partField(part.key));
               if (part.options) {
                 return (
                   <Select
@@ -114,32 +126,23 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
                     allowDeselect
                     clearable
                     data={part.options.map((o) => ({ value: o, label: optionWords(o) }))}
-                    value={typed[part.key] || null}
-                    onChange={(o) => set(o ?? '')}
-                    error={fields[part.key]}
+                    {...field}
+                    value={field.value || null}
+                    onChange={(o) => field.onChange(o ?? '')}
                     {...(i === 0 ? { 'data-autofocus': true } : {})}
                   />
                 );
               }
               if (part.text)
                 return (
-                  <TextInput
-                    key={part.key}
-                    label={label}
-                    value={typed[part.key] ?? ''}
-                    onChange={(e) => set(e.currentTarget.value)}
-                    error={fields[part.key]}
-                    {...(i === 0 ? { 'data-autofocus': true } : {})}
-                  />
+                  <TextInput key={part.key} label={label} {...field} {...(i === 0 ? { 'data-autofocus': true } : {})} />
                 );
               return (
                 <MeasuredInput
                   key={part.key}
                   label={label}
                   unit={part.unit ?? ''}
-                  value={typed[part.key] ?? ''}
-                  onChange={set}
-                  error={fields[part.key]}
+                  {...field}
                   {...(i === 0 ? { autoFocus: true } : {})}
                 />
               );
@@ -149,10 +152,9 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
             <Select
               label="Where it comes from"
               data={Object.entries(sourceWords).map(([value, label]) => ({ value, label }))}
-              value={source}
-              onChange={(s) => setSource((s ?? 'measured') as FactSource)}
+              {...form.field('source')}
             />
-            <TextInput label="Note" value={note} onChange={(e) => setNote(e.currentTarget.value)} />
+            <TextInput label="Note" {...form.field('note')} />
           </div>
           {waiting.length > 0 && (
             <p className="because">
@@ -172,7 +174,7 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
                 <Button
                   onClick={() => {
                     setRevision(stale?.revision ?? 0);
-                    save(stale?.revision ?? 0);
+                    form.submit(save(stale?.revision ?? 0))();
                   }}
                 >
                   Mine counts
@@ -183,39 +185,26 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
               </div>
             </div>
           )}
-          {saving.isError && stale === undefined && (
-            <p role="alert" className="oxide">
-              {sentenceOf(saving.error)}
-            </p>
-          )}
-          <div className="row-actions">
-            <Button type="submit" loading={saving.isPending} disabled={!mayWrite}>
-              Save
-            </Button>
-            <Button variant="subtle" onClick={close}>
-              Leave it
-            </Button>
-          </div>
-          {(history.data?.versions.length ?? 0) > 0 && (
-            <div style={{ marginTop: 14 }}>
-              <h3>History</h3>
-              <table className="data">
-                <tbody>
-                  {history.data!.versions.map((v) => (
-                    <tr key={v.revision}>
-                      <td className="mono">{Object.keys(v.parts).length > 0 ? showFact(factId, v) : 'not known'}</td>
-                      <td>{sourceWords[v.source]}</td>
-                      <td className="quiet">
-                        {v.by}, {dayWords(v.at)} {timeWords(v.at)}
-                      </td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            </div>
-          )}
-        </form>
+        </Form>
       )}
-    </Modal>
+      {!saving.isSuccess && (history.data?.versions.length ?? 0) > 0 && (
+        <div style={{ marginTop: 14 }}>
+          <h3>History</h3>
+          <table className="data">
+            <tbody>
+              {history.data!.versions.map((v) => (
+                <tr key={v.revision}>
+                  <td className="mono">{Object.keys(v.parts).length > 0 ? showFact(factId, v) : 'not known'}</td>
+                  <td>{sourceWords[v.source]}</td>
+                  <td className="quiet">
+                    {v.by}, {dayWords(v.at)} {timeWords(v.at)}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+    </Dialog>
   );
 }

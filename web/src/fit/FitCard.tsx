@@ -4,11 +4,20 @@ import { clearanceOf, interfaceOf, knockOnChain } from '@bay/core/fit';
 import type { FitLine, FitRecord } from '@bay/core/fit';
 import { partName } from '@bay/core/facts';
 import { kitLineOf } from '@bay/core/kit';
-import { parseMeasure } from '@bay/core/units';
 import { FactEditor, usualBearer } from '../facts/index.ts';
-import { useJob, usePut, useRecords } from '../sheet/index.ts';
+import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { History } from '../logbook/index.ts';
-import { Because, dayWords, MeasuredInput, Sum, Trouble, VerdictMark, verdictWords } from '../ui/index.ts';
+import {
+  Because,
+  dayWords,
+  Form,
+  measured,
+  MeasuredInput,
+  Sum,
+  Trouble,
+  VerdictMark,
+  verdictWords,
+} from '../ui/index.ts';
 import { KnockOnDrawing } from './KnockOnDrawing.tsx';
 
 const judgedWords = ['bolts-up', 'adapt', 'clash'] as const;
@@ -22,7 +31,7 @@ const withGaps = (words: string): string =>
     return `${gap.staticMm} mm${gap.rockMm.some((r) => r > 0) ? ' and rock' : ''}`;
   });
 
-type Save = (next: FitRecord, done?: () => void) => void;
+type Save = (next: Record<string, unknown>) => Promise<unknown>;
 
 /** A form that writes into one line of the fit. */
 interface Writing {
@@ -30,42 +39,34 @@ interface Writing {
   record: FitRecord;
   save: Save;
   close: () => void;
-  busy: boolean;
 }
 
-function WayOut({ line, record, save, close, busy }: Writing) {
-  const usual = line.def.resolutions.split(/;\s*/);
-  const [text, setText] = useState(record.resolution?.text ?? '');
-  const [kit, setKit] = useState<string[]>([...(record.resolution?.kit ?? line.def.kit)]);
+function WayOut({ line, record, save, close }: Writing) {
+  const form = useRecordForm({
+    kind: 'fit',
+    about: `way out ${line.def.id}`,
+    initial: { text: record.resolution?.text ?? '', kit: [...(record.resolution?.kit ?? line.def.kit)] },
+    sent: ({ text, kit }) => ({ ...record, resolution: { text, kit, asked: record.resolution?.asked ?? [] } }),
+    names: { 'resolution.text': 'text' },
+  });
+  const { kit } = form.values;
   return (
-    <form
-      onSubmit={(e) => {
-        e.preventDefault();
-        save({ ...record, resolution: { text, kit, asked: record.resolution?.asked ?? [], by: '', at: '' } }, close);
-      }}
-      style={{ marginTop: 12 }}
-    >
+    <Form of={form} submit="Choose this" send={save} after={close} cancel={close} className="inner-form">
       <h4>Ways out that are usual here</h4>
       <div className="row-actions" style={{ marginTop: 4 }}>
-        {usual.map((u) => (
+        {line.def.resolutions.map((u) => (
           <button
             key={u}
             type="button"
             className="plain-button small bare"
             style={{ textAlign: 'left' }}
-            onClick={() => setText(u)}
+            onClick={() => form.set({ text: u })}
           >
             {u}
           </button>
         ))}
       </div>
-      <Textarea
-        label="What is done"
-        value={text}
-        onChange={(e) => setText(e.currentTarget.value)}
-        data-autofocus
-        autoFocus
-      />
+      <Textarea label="What is done" data-autofocus autoFocus {...form.field('text')} />
       {line.def.kit.length > 0 && (
         <fieldset style={{ border: 0, padding: 0, margin: '10px 0' }}>
           <legend style={{ fontFamily: 'var(--head)', fontWeight: 600 }}>Kit it adds</legend>
@@ -75,104 +76,65 @@ function WayOut({ line, record, save, close, busy }: Writing) {
               mt={6}
               label={kitLineOf(id).title}
               checked={kit.includes(id)}
-              onChange={(e) => setKit(e.currentTarget.checked ? [...kit, id] : kit.filter((k) => k !== id))}
+              onChange={(e) => form.set({ kit: e.currentTarget.checked ? [...kit, id] : kit.filter((k) => k !== id) })}
             />
           ))}
         </fieldset>
       )}
-      <div className="row-actions">
-        <Button type="submit" disabled={text.trim().length < 3} loading={busy}>
-          Choose this
-        </Button>
-        <Button variant="subtle" onClick={close}>
-          Not now
-        </Button>
-      </div>
-    </form>
+    </Form>
   );
 }
 
-function Trial({ record, save, close, busy }: { record: FitRecord; save: Save; close: () => void; busy: boolean }) {
-  const [gap, setGap] = useState('');
-  const [place, setPlace] = useState('');
-  const [word, setWord] = useState<JudgedWord>('bolts-up');
-  const [condition, setCondition] = useState<'cold' | 'hot'>('cold');
-  const read = gap.trim() === '' ? undefined : parseMeasure(gap, 'mm');
+function Trial({ line, record, save, close }: Writing) {
+  // Verdict and cold or hot are said by whoever read it: nothing is taken for granted.
+  const form = useRecordForm({
+    kind: 'fit',
+    about: `trial ${line.def.id}`,
+    initial: { gap: '', place: '', word: null as JudgedWord | null, condition: null as 'cold' | 'hot' | null },
+    sent: ({ gap, ...v }) => {
+      const gapMm = measured(gap, 'mm');
+      return {
+        ...record,
+        trial: { ...v, gapMm: typeof gapMm === 'number' ? Number(gapMm.toFixed(3)) : gapMm },
+      };
+    },
+    names: {
+      'trial.gapMm': 'gap',
+      'trial.place': 'place',
+      'trial.word': 'word',
+      'trial.condition': 'condition',
+    },
+  });
   return (
-    <form
-      onSubmit={(e) => {
-        e.preventDefault();
-        save(
-          {
-            ...record,
-            trial: {
-              word,
-              place,
-              condition,
-              ...(read?.ok ? { gapMm: Number(read.measure.value.toFixed(3)) } : {}),
-              by: '',
-              at: '',
-            },
-          },
-          close,
-        );
-      }}
-      style={{ marginTop: 12 }}
-    >
+    <Form of={form} submit="Write the reading" send={save} after={close} cancel={close} className="inner-form">
       <div className="fields">
-        <MeasuredInput label="Gap read" unit="mm" value={gap} onChange={setGap} autoFocus />
-        <TextInput
-          label="Where"
-          placeholder="sump rear edge to crossmember"
-          value={place}
-          onChange={(e) => setPlace(e.currentTarget.value)}
-        />
-        <Select
-          label="Cold or hot"
-          data={['cold', 'hot']}
-          value={condition}
-          onChange={(c) => setCondition(c ?? 'cold')}
-        />
-        <Select label="Verdict" data={wordOptions} value={word} onChange={(w) => setWord(w ?? 'bolts-up')} />
+        <MeasuredInput label="Gap read" unit="mm" autoFocus {...form.field('gap')} />
+        <TextInput label="Where" placeholder="sump rear edge to crossmember" {...form.field('place')} />
+        <Select label="Cold or hot" data={['cold', 'hot']} {...form.field('condition')} />
+        <Select label="Verdict" data={wordOptions} {...form.field('word')} />
       </div>
       <p className="quiet">A reading overrules the sum until a fact it stands on changes.</p>
-      <div className="row-actions">
-        <Button type="submit" disabled={place.trim().length < 2 || (read !== undefined && !read.ok)} loading={busy}>
-          Write the reading
-        </Button>
-        <Button variant="subtle" onClick={close}>
-          Not now
-        </Button>
-      </div>
-    </form>
+    </Form>
   );
 }
 
-function Judge({ line, record, save, close, busy }: Writing) {
-  const [word, setWord] = useState<JudgedWord>('bolts-up');
-  const [why, setWhy] = useState('');
+function Judge({ line, record, save, close }: Writing) {
+  const form = useRecordForm({
+    kind: 'fit',
+    about: `judge ${line.def.id}`,
+    initial: { word: null as JudgedWord | null, why: '' },
+    sent: (v) => ({ ...record, judged: v }),
+    names: { 'judged.word': 'word', 'judged.why': 'why' },
+  });
+  const { word } = form.values;
   return (
-    <form
-      onSubmit={(e) => {
-        e.preventDefault();
-        save({ ...record, judged: { word, why, by: '', at: '' } }, close);
-      }}
-      style={{ marginTop: 12 }}
-    >
+    <Form of={form} submit="Judge it so" send={save} after={close} cancel={close} className="inner-form">
       <div className="fields">
-        <Select label="Verdict" data={wordOptions} value={word} onChange={(w) => setWord(w ?? 'bolts-up')} />
-        <TextInput label="Why" value={why} onChange={(e) => setWhy(e.currentTarget.value)} autoFocus />
+        <Select label="Verdict" data={wordOptions} {...form.field('word')} />
+        <TextInput label="Why" autoFocus {...form.field('why')} />
       </div>
-      <p className="quiet">{line.def[word === 'bolts-up' ? 'boltsUp' : word]}</p>
-      <div className="row-actions">
-        <Button type="submit" disabled={why.trim().length < 3} loading={busy}>
-          Judge it so
-        </Button>
-        <Button variant="subtle" onClick={close}>
-          Not now
-        </Button>
-      </div>
-    </form>
+      {word && <p className="quiet">{line.def[word === 'bolts-up' ? 'boltsUp' : word]}</p>}
+    </Form>
   );
 }
 
@@ -184,10 +146,11 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
   const [doing, setDoing] = useState<'way-out' | 'trial' | 'judge'>();
   const [fact, setFact] = useState<string>();
   const { def, verdict } = line;
-  const save: Save = (next, done) =>
-    put.mutate({ kind: 'fit', key: def.id, data: next as Record<string, unknown> }, { onSuccess: () => done?.() });
+  const save: Save = (next) => put.mutateAsync({ kind: 'fit', key: def.id, data: next });
+  const write = (next: FitRecord): void =>
+    put.mutate({ kind: 'fit', key: def.id, data: next as Record<string, unknown> });
   const { resolution } = record;
-  const forms = { line, record, save, close: () => setDoing(undefined), busy: put.isPending };
+  const forms = { line, record, save, close: () => setDoing(undefined) };
   return (
     <div className={`card-open ${verdict.word}`}>
       <div className="card-title">
@@ -256,7 +219,7 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
                   label={interfaceOf(id).title}
                   checked={resolution.asked.includes(id)}
                   onChange={(e) =>
-                    save({
+                    write({
                       ...record,
                       resolution: {
                         ...resolution,
@@ -273,7 +236,7 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
         </div>
       )}
       {resolution && <KnockOnDrawing start={def.id} links={knockOnChain(def.id, records)} />}
-      <Trouble of={put} />
+      {!doing && <Trouble of={put} />}
       {doing === 'way-out' && <WayOut {...forms} />}
       {doing === 'trial' && <Trial {...forms} />}
       {doing === 'judge' && <Judge {...forms} />}
@@ -293,7 +256,7 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
             </Button>
           )}
           {resolution && (
-            <Button variant="subtle" onClick={() => save({ ...record, resolution: undefined })}>
+            <Button variant="subtle" onClick={() => write({ ...record, resolution: undefined })}>
               Withdraw the way out
             </Button>
           )}

@@ -1,10 +1,11 @@
-import { Button, Modal, Select, TextInput } from '@mantine/core';
+import { Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
+import { noCurrency } from '@bay/core/money';
 import type { askSorts } from '@bay/core/logbook';
 import { may } from '@bay/contract/rights';
 import { newId, useCrew, useMe } from '../api/index.ts';
-import { usePut } from '../sheet/index.ts';
-import { Trouble } from '../ui/index.ts';
+import { usePut, useRecordForm } from '../sheet/index.ts';
+import { FormDialog, money, MoneyInput } from '../ui/index.ts';
 
 const sorts: Record<(typeof askSorts)[number], string> = {
   question: 'A question',
@@ -16,71 +17,45 @@ const sorts: Record<(typeof askSorts)[number], string> = {
 /** Asks one person of the shop, the manager, or the customer; it waits for them until they answer. */
 export function AskForm({ close }: { close: () => void }) {
   const put = usePut();
-  const me = useMe().data?.person;
+  const me = useMe().data;
+  const role = me?.person?.role;
+  const currency = me?.shop?.currency ?? noCurrency;
   const crew = useCrew().data?.crew ?? [];
   const [key] = useState(newId);
-  const [ask, setAsk] = useState<keyof typeof sorts>('question');
-  const [to, setTo] = useState('manager');
-  const [what, setWhat] = useState('');
-  const [amount, setAmount] = useState('');
-  const money = may(me?.role, 'see-money') && ask === 'approval';
+  const form = useRecordForm({
+    kind: 'ask',
+    initial: { ask: 'question', to: 'manager', what: '', amount: '' },
+    sent: ({ amount, ...v }) => ({
+      ...v,
+      ...(v.ask === 'approval' ? { amount: money(amount, currency) } : {}),
+    }),
+  });
   return (
-    <Modal opened onClose={close} title="Ask somebody">
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          put.mutate(
-            {
-              kind: 'ask',
-              key,
-              data: { ask, to, what, ...(money && amount ? { amount: Number(amount.replace(',', '.')) } : {}) },
-              revision: 0,
-            },
-            { onSuccess: close },
-          );
-        }}
-      >
-        <Select
-          label="What is asked"
-          data={Object.entries(sorts).map(([value, label]) => ({ value, label }))}
-          value={ask}
-          onChange={(a) => setAsk((a ?? 'question') as keyof typeof sorts)}
-        />
-        <Select
-          label="Of whom"
-          data={[
-            { value: 'manager', label: 'The manager' },
-            ...(may(me?.role, 'share-with-customer')
-              ? [{ value: 'customer', label: 'The customer, by their link' }]
-              : []),
-            ...crew.filter((p) => p.role !== 'onlooker').map((p) => ({ value: p.id, label: p.name })),
-          ]}
-          value={to}
-          onChange={(t) => setTo(t ?? 'manager')}
-        />
-        <TextInput label="In words" value={what} onChange={(e) => setWhat(e.currentTarget.value)} data-autofocus />
-        {money && (
-          <TextInput
-            label="Amount"
-            inputMode="decimal"
-            value={amount}
-            onChange={(e) => setAmount(e.currentTarget.value)}
-            error={amount !== '' && Number.isNaN(Number(amount.replace(',', '.'))) ? 'A number.' : undefined}
-          />
-        )}
-        <Trouble of={put} />
-        <div className="row-actions">
-          <Button
-            type="submit"
-            loading={put.isPending}
-            disabled={
-              what.trim().length < 2 || (money && amount !== '' && Number.isNaN(Number(amount.replace(',', '.'))))
-            }
-          >
-            Ask
-          </Button>
-        </div>
-      </form>
-    </Modal>
+    <FormDialog
+      title="Ask somebody"
+      submit="Ask"
+      of={form}
+      send={(data) => put.mutateAsync({ kind: 'ask', key, data, revision: 0 })}
+      close={close}
+    >
+      <Select
+        label="What is asked"
+        data={Object.entries(sorts).map(([value, label]) => ({ value, label }))}
+        {...form.field('ask')}
+      />
+      <Select
+        label="Of whom"
+        data={[
+          { value: 'manager', label: 'The manager' },
+          ...(may(role, 'share-with-customer') ? [{ value: 'customer', label: 'The customer, by their link' }] : []),
+          ...crew.filter((p) => p.role !== 'onlooker').map((p) => ({ value: p.id, label: p.name })),
+        ]}
+        {...form.field('to')}
+      />
+      <TextInput label="In words" data-autofocus {...form.field('what')} />
+      {may(role, 'see-money') && form.values.ask === 'approval' && (
+        <MoneyInput label="Amount" currency={currency} {...form.field('amount')} />
+      )}
+    </FormDialog>
   );
 }

@@ -2,6 +2,7 @@ import { Button, TextInput } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
+import { showMoney } from '@bay/core/money';
 import { stationName } from '@bay/core/jobs';
 import type { StationId } from '@bay/core/jobs';
 import { answerAsCustomer, readCustomerView } from '@bay/contract/handover';
@@ -9,7 +10,7 @@ import type { CustomerView } from '@bay/contract/handover';
 import { call, keys, newId, sentenceOf } from '../api/index.ts';
 import { dayWords, Failed, fromToday, Loading, StationLine, Trouble } from '../ui/index.ts';
 
-function Ask({ token, ask }: { token: string; ask: CustomerView['asks'][number] }) {
+function Ask({ token, ask, currency }: { token: string; ask: CustomerView['asks'][number]; currency: string }) {
   const client = useQueryClient();
   const [text, setText] = useState('');
   const [id] = useState(newId);
@@ -22,7 +23,7 @@ function Ask({ token, ask }: { token: string; ask: CustomerView['asks'][number] 
     <li className="panel">
       <p className="waiting-what">
         {ask.what}
-        {ask.amount === null ? '' : `: ${ask.amount}`}
+        {ask.amount === null ? '' : `: ${showMoney(ask.amount, currency)}`}
       </p>
       {ask.answer ? (
         <p>
@@ -108,7 +109,7 @@ export function CustomerPage() {
       {v.asks.length > 0 && <h2 style={{ margin: '16px 0 8px' }}>The shop asks you</h2>}
       <ul>
         {v.asks.map((a) => (
-          <Ask key={a.key} token={token} ask={a} />
+          <Ask key={a.key} token={token} ask={a} currency={v.currency} />
         ))}
       </ul>
     </main>

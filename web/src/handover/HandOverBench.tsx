@@ -1,11 +1,10 @@
-import { Button, TextInput, Textarea } from '@mantine/core';
-import { useState } from 'react';
+import { TextInput, Textarea } from '@mantine/core';
 import { followUpDefs } from '@bay/core/commissioning';
-import { parseMeasure } from '@bay/core/units';
-import { newId, sentenceOf } from '../api/index.ts';
+import { newId } from '../api/index.ts';
 import { GateView } from '../commissioning/index.ts';
-import { useChangeJob, useJob, usePut, useRecords } from '../sheet/index.ts';
-import { dayWords, fromToday, MeasuredInput, Trouble } from '../ui/index.ts';
+import { useChangeJob, useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
+import { dayAfter, dayWords, Form, fromToday, measured, MeasuredInput, Trouble, words } from '../ui/index.ts';
+import { DateField } from '../ui/DateField.tsx';
 import { CustomerLinks } from './CustomerLinks.tsx';
 import { ProvisionalList } from './ProvisionalList.tsx';
 
@@ -56,13 +55,60 @@ function OpenEnds() {
   );
 }
 
+function FollowUpForm({ have }: { have: ReadonlySet<string> }) {
+  const put = usePut();
+  const form = useRecordForm({
+    kind: 'follow-up',
+    initial: { what: '', on: '', atKm: '' },
+    sent: (v) => ({ what: v.what, on: words(v.on), atKm: measured(v.atKm, 'km') }),
+  });
+  const { what, on, atKm } = form.values;
+  const noTrigger = on === '' && atKm.trim() === '';
+  return (
+    <Form
+      of={form}
+      submit="Add the follow-up"
+      variant="default"
+      disabled={noTrigger}
+      send={(data) => put.mutateAsync({ kind: 'follow-up', key: newId(), data, revision: 0 })}
+      after={form.startAnew}
+      beside={what && noTrigger && <span className="ochre">A follow-up needs a date or a distance.</span>}
+    >
+      <div className="fields">
+        <TextInput label="What" {...form.field('what')} />
+        <DateField label="On" {...form.field('on')} />
+        <MeasuredInput label="Or at" unit="km" {...form.field('atKm')} />
+      </div>
+      <p className="quiet">Usual ones: </p>
+      <div className="row-actions" style={{ marginTop: 0 }}>
+        {followUpDefs
+          .filter((d) => !have.has(d.what))
+          .map((d) => (
+            <button
+              key={d.id}
+              type="button"
+              className="plain-button small bare"
+              style={{ textAlign: 'left' }}
+              onClick={() =>
+                form.set({
+                  what: d.what.slice(0, 200),
+                  atKm: d.atKm === undefined ? '' : `${d.atKm} km`,
+                  on: d.afterDays === undefined ? '' : dayAfter(d.afterDays),
+                })
+              }
+            >
+              {d.trigger}: {d.what}
+            </button>
+          ))}
+      </div>
+    </Form>
+  );
+}
+
 function FollowUps() {
   const { mayWrite } = useJob();
   const all = Object.entries(useRecords('follow-up'));
   const put = usePut();
-  const [v, setV] = useState({ what: '', on: '', atKm: '' });
-  const km = v.atKm.trim() === '' ? undefined : parseMeasure(v.atKm, 'km');
-  const have = new Set(all.map(([, f]) => f.what));
   return (
     <div className="panel">
       <h3>Follow-ups</h3>
@@ -90,67 +136,7 @@ function FollowUps() {
           </li>
         ))}
       </ul>
-      {mayWrite && (
-        <form
-          onSubmit={(e) => {
-            e.preventDefault();
-            put.mutate(
-              {
-                kind: 'follow-up',
-                key: newId(),
-                data: { what: v.what, ...(v.on ? { on: v.on } : {}), ...(km?.ok ? { atKm: km.measure.value } : {}) },
-                revision: 0,
-              },
-              { onSuccess: () => setV({ what: '', on: '', atKm: '' }) },
-            );
-          }}
-        >
-          <div className="fields">
-            <TextInput label="What" value={v.what} onChange={(e) => setV({ ...v, what: e.currentTarget.value })} />
-            <TextInput
-              label="On"
-              type="date"
-              value={v.on}
-              onChange={(e) => setV({ ...v, on: e.currentTarget.value })}
-            />
-            <MeasuredInput label="Or at" unit="km" value={v.atKm} onChange={(t) => setV({ ...v, atKm: t })} />
-          </div>
-          <Trouble of={put} />
-          <div className="row-actions">
-            <Button
-              type="submit"
-              variant="default"
-              disabled={v.what.trim().length < 2 || (km !== undefined && !km.ok) || (!v.on && !km)}
-              loading={put.isPending}
-            >
-              Add the follow-up
-            </Button>
-            {v.what && !v.on && !km && <span className="ochre">A follow-up needs a date or a distance.</span>}
-          </div>
-          <p className="quiet">Usual ones: </p>
-          <div className="row-actions" style={{ marginTop: 0 }}>
-            {followUpDefs
-              .filter((d) => !have.has(d.what))
-              .map((d) => (
-                <button
-                  key={d.id}
-                  type="button"
-                  className="plain-button small bare"
-                  style={{ textAlign: 'left' }}
-                  onClick={() =>
-                    setV({
-                      ...v,
-                      what: d.what.slice(0, 200),
-                      atKm: /(\d+) km/.exec(d.trigger)?.[1] ? `${/(\d+) km/.exec(d.trigger)![1]} km` : '',
-                    })
-                  }
-                >
-                  {d.trigger}: {d.what}
-                </button>
-              ))}
-          </div>
-        </form>
-      )}
+      {mayWrite && <FollowUpForm have={new Set(all.map(([, f]) => f.what))} />}
     </div>
   );
 }
@@ -159,19 +145,24 @@ function Sign() {
   const { sheet, plan, mayWrite } = useJob();
   const changing = useChangeJob();
   const put = usePut();
-  const [statement, setStatement] = useState('');
+  const form = useRecordForm({
+    kind: 'signature',
+    about: 'hand-over',
+    initial: { statement: '' },
+    sent: ({ statement }) => ({ what: 'Hand over', statement }),
+  });
   const gate = plan.gates.find((g) => g.gate === 'Hand over')!;
   if (sheet.job.closedAt) return <p className="notice">Handed over on {dayWords(sheet.job.closedAt)}.</p>;
   if (!mayWrite) return null;
   return (
-    <form
+    <Form
       className="panel"
-      onSubmit={(e) => {
-        e.preventDefault();
-        put.mutate(
-          { kind: 'signature', key: 'hand-over', data: { what: 'Hand over', statement } },
-          { onSuccess: () => changing.mutate({ signStation: 'hand-over' }) },
-        );
+      of={form}
+      submit="Hand over"
+      disabled={!gate.opens}
+      send={async (data) => {
+        await put.mutateAsync({ kind: 'signature', key: 'hand-over', data });
+        await changing.mutateAsync({ signStation: 'hand-over' });
       }}
     >
       <h3>Sign the hand over</h3>
@@ -180,26 +171,8 @@ function Sign() {
           {gate.of - gate.proved} of {gate.of} lines of the gate are open.
         </p>
       )}
-      <Textarea
-        label="What was told and given to the customer"
-        value={statement}
-        onChange={(e) => setStatement(e.currentTarget.value)}
-      />
-      {(put.isError || changing.isError) && (
-        <p role="alert" className="oxide">
-          {sentenceOf(put.error ?? changing.error)}
-        </p>
-      )}
-      <div className="row-actions">
-        <Button
-          type="submit"
-          disabled={!gate.opens || statement.trim().length < 5}
-          loading={put.isPending || changing.isPending}
-        >
-          Hand over
-        </Button>
-      </div>
-    </form>
+      <Textarea label="What was told and given to the customer" {...form.field('statement')} />
+    </Form>
   );
 }
 

@@ -1,54 +1,41 @@
 import { Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { provisionalKindOf, provisionalKinds } from '@bay/core/commissioning';
-import type { ProvisionalKindId } from '@bay/core/commissioning';
 import { titleOf } from '@bay/core/plan';
 import { newId } from '../api/index.ts';
-import { useJob, usePut, useRecords } from '../sheet/index.ts';
-import { dayWords, FormModal, Trouble } from '../ui/index.ts';
+import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
+import { dayWords, FormDialog, Trouble, words } from '../ui/index.ts';
 
 function ProvisionalForm({ close }: { close: () => void }) {
   const put = usePut();
   const [key] = useState(newId);
-  const [kind, setKind] = useState<ProvisionalKindId>('loose');
-  const [what, setWhat] = useState('');
-  const [ends, setEnds] = useState('');
-  const def = provisionalKindOf(kind);
+  const form = useRecordForm({
+    kind: 'provisional',
+    initial: { kind: 'loose', what: '', ends: '' },
+    sent: ({ ends, ...v }) => ({ ...v, ends: words(ends) }),
+  });
+  const def = provisionalKindOf(form.values.kind);
   return (
-    <FormModal
+    <FormDialog
       title="Something is provisional"
       submit="Write it down"
-      of={put}
-      disabled={what.trim().length < 2}
-      onSubmit={() =>
-        put.mutate(
-          { kind: 'provisional', key, data: { what, kind, ...(ends.trim() ? { ends } : {}) }, revision: 0 },
-          { onSuccess: close },
-        )
-      }
+      of={form}
+      send={(data) => put.mutateAsync({ kind: 'provisional', key, data, revision: 0 })}
       close={close}
     >
       <Select
         label="How"
         data={provisionalKinds.map((k) => ({ value: k.id, label: k.title }))}
-        value={kind}
-        onChange={(k) => setKind(k ?? 'other')}
+        {...form.field('kind')}
       />
-      <TextInput
-        label="What"
-        placeholder="left mount, 2 bolts"
-        value={what}
-        onChange={(e) => setWhat(e.currentTarget.value)}
-        data-autofocus
-      />
+      <TextInput label="What" placeholder="left mount, 2 bolts" data-autofocus {...form.field('what')} />
       <TextInput
         label="What ends it"
         placeholder={def.endsWith}
-        value={ends}
-        onChange={(e) => setEnds(e.currentTarget.value)}
+        {...form.field('ends')}
         description={`None of it may be open at: ${def.forbiddenAt}.`}
       />
-    </FormModal>
+    </FormDialog>
   );
 }
 

@@ -1,111 +1,81 @@
-import { Button, Checkbox, Select, Textarea, TextInput } from '@mantine/core';
-import { useMutation } from '@tanstack/react-query';
-import { useState } from 'react';
+import { Checkbox, Select, Textarea, TextInput } from '@mantine/core';
 import { useNavigate } from 'react-router';
 import { checkIdentity } from '@bay/core/sums';
 import { bookIn } from '@bay/contract/jobs';
-import { call, fieldsOf, newId, sentenceOf, useMe } from '../api/index.ts';
-
-const empty = {
-  name: '',
-  modelYear: '',
-  identity: '',
-  customer: '',
-  phone: '',
-  wish: '',
-  faults: '',
-  ownEngine: '',
-  promised: '',
-  bay: '',
-};
+import { command, useMe } from '../api/index.ts';
+import { DateField } from '../ui/DateField.tsx';
+import { Form, useForm } from '../ui/index.ts';
 
 /** Books a car in; the identity number is looked over while it is typed. */
 export function BookInPage() {
   const me = useMe();
   const navigate = useNavigate();
-  const [v, setV] = useState(empty);
-  const [waive, setWaive] = useState(false);
-  const [why, setWhy] = useState('');
-  const [commandId] = useState(newId);
-  const year = /^\d{4}$/.test(v.modelYear) ? Number(v.modelYear) : undefined;
-  const check = v.identity.trim() === '' ? undefined : checkIdentity(v.identity, year);
-  const booking = useMutation({
-    mutationFn: () =>
-      call(bookIn, {
-        body: {
-          commandId,
-          car: { name: v.name, modelYear: year ?? 0, identity: v.identity },
-          customer: v.customer,
-          phone: v.phone,
-          wish: v.wish,
-          faults: v.faults,
-          ownEngine: v.ownEngine,
-          ...(v.promised ? { promised: v.promised } : {}),
-          ...(v.bay ? { bay: v.bay } : {}),
-          ...(waive && why.trim() ? { identityWaived: why } : {}),
-        },
-      }),
-    onSuccess: ({ job }) => void navigate(`/jobs/${job.id}/scope`),
+  const form = useForm({
+    draft: 'book in',
+    initial: {
+      name: '',
+      modelYear: '',
+      identity: '',
+      customer: '',
+      phone: '',
+      wish: '',
+      faults: '',
+      ownEngine: '',
+      promised: '',
+      bay: '',
+      waive: false,
+      why: '',
+    },
+    command: bookIn,
+    sent: ({ name, modelYear, identity, waive, why, promised, bay, ...v }) => ({
+      ...v,
+      car: { name, modelYear: yearOf(modelYear) as number, identity },
+      ...(promised ? { promised } : {}),
+      ...(bay ? { bay } : {}),
+      ...(waive && why.trim() ? { identityWaived: why } : {}),
+    }),
+    names: { 'car.name': 'name', 'car.modelYear': 'modelYear', 'car.identity': 'identity', identityWaived: 'why' },
   });
-  const fields = fieldsOf(booking.error);
-  const set = (key: keyof typeof empty) => (e: { currentTarget: { value: string } }) =>
-    setV({ ...v, [key]: e.currentTarget.value });
+  const { modelYear, identity, waive } = form.values;
+  const check = identity.trim() === '' ? undefined : checkIdentity(identity, yearOf(modelYear));
   const wrong = check?.state === 'wrong';
+  const identityField = form.field('identity');
   return (
     <div className="page" style={{ maxWidth: 900 }}>
       <div className="page-head">
         <h1>Book in a car</h1>
         <span className="quiet">What it is, whose it is, what is wanted, what is wrong with it today.</span>
       </div>
-      <form
+      <Form
         className="panel"
-        onSubmit={(e) => {
-          e.preventDefault();
-          booking.mutate();
+        of={form}
+        submit="Book in"
+        send={async (body) => {
+          const { job } = await command(bookIn, { body }, { label: 'car booked in' });
+          void navigate(`/jobs/${job.id}/scope`);
         }}
       >
         <div className="fields">
-          <TextInput
-            label="Car, as people call it"
-            placeholder="1984 … camper"
-            value={v.name}
-            onChange={set('name')}
-            error={fields['car.name']}
-            autoFocus
-          />
-          <TextInput
-            label="Model year"
-            inputMode="numeric"
-            value={v.modelYear}
-            onChange={set('modelYear')}
-            error={fields['car.modelYear'] ? 'Type the model year, four figures.' : undefined}
-          />
+          <TextInput label="Car, as people call it" placeholder="1984 … camper" autoFocus {...form.field('name')} />
+          <TextInput label="Model year" inputMode="numeric" {...form.field('modelYear')} />
           <TextInput
             label="Identity number"
-            value={v.identity}
-            onChange={set('identity')}
-            error={wrong && !waive ? check.sentence : fields['car.identity']}
+            {...identityField}
+            error={wrong && !waive ? check.sentence : identityField.error}
             description={check && !wrong ? check.sentence : 'From the plate, not from the papers'}
             classNames={{ input: 'mono' }}
           />
-          <TextInput label="Its own engine" value={v.ownEngine} onChange={set('ownEngine')} />
-          <TextInput label="Customer" value={v.customer} onChange={set('customer')} error={fields['customer']} />
-          <TextInput label="Telephone" type="tel" value={v.phone} onChange={set('phone')} />
-          <TextInput
-            label="Promised for"
-            type="date"
-            value={v.promised}
-            onChange={set('promised')}
-            error={fields['promised']}
-          />
+          <TextInput label="Its own engine" {...form.field('ownEngine')} />
+          <TextInput label="Customer" {...form.field('customer')} />
+          <TextInput label="Telephone" type="tel" {...form.field('phone')} />
+          <DateField label="Promised for" {...form.field('promised')} />
           <Select
             label="Stands in"
             data={[
               { value: '', label: 'Yard' },
               ...(me.data?.shop?.bays ?? []).map((b) => ({ value: b, label: `Bay ${b}` })),
             ]}
-            value={v.bay}
-            onChange={(bay) => setV({ ...v, bay: bay ?? '' })}
+            {...form.field('bay')}
           />
         </div>
         {wrong && (
@@ -113,43 +83,16 @@ export function BookInPage() {
             <Checkbox
               label="The plate really says so"
               checked={waive}
-              onChange={(e) => setWaive(e.currentTarget.checked)}
+              onChange={(e) => form.set({ waive: e.currentTarget.checked })}
             />
-            {waive && (
-              <TextInput
-                label="Who looked, and at what"
-                value={why}
-                onChange={(e) => setWhy(e.currentTarget.value)}
-                mt="xs"
-              />
-            )}
+            {waive && <TextInput label="Who looked, and at what" mt="xs" {...form.field('why')} />}
           </div>
         )}
-        <Textarea
-          label="What the customer wants"
-          value={v.wish}
-          onChange={set('wish')}
-          error={fields['wish']}
-          mt="sm"
-        />
-        <Textarea
-          label="Faults at arrival"
-          value={v.faults}
-          onChange={set('faults')}
-          error={fields['faults']}
-          mt="sm"
-        />
-        {booking.isError && (
-          <p role="alert" className="oxide" style={{ marginTop: 10 }}>
-            {sentenceOf(booking.error)}
-          </p>
-        )}
-        <div className="row-actions">
-          <Button type="submit" loading={booking.isPending}>
-            Book in
-          </Button>
-        </div>
-      </form>
+        <Textarea label="What the customer wants" mt="sm" {...form.field('wish')} />
+        <Textarea label="Faults at arrival" mt="sm" {...form.field('faults')} />
+      </Form>
     </div>
   );
 }
+
+const yearOf = (typed: string): number | undefined => (/^\d{4}$/.test(typed) ? Number(typed) : undefined);

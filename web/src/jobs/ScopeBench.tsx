@@ -7,11 +7,14 @@ import { compareCandidates } from '@bay/core/fit';
 import { factDef } from '@bay/core/facts';
 import { checkIdentity } from '@bay/core/sums';
 import { moveUnit, unitFacts } from '@bay/contract/jobs';
-import { call, keys, newId, sentenceOf } from '../api/index.ts';
+import { useCurrency } from '../money/index.ts';
+import { PriceForm } from './PriceForm.tsx';
+import { showMoney } from '@bay/core/money';
+import { call, keys, newId } from '../api/index.ts';
 import { FactEditor, usualBearer } from '../facts/index.ts';
-import { columns, MeasuredInput, Trouble, VerdictMark } from '../ui/index.ts';
+import { columns, Trouble, VerdictMark } from '../ui/index.ts';
 import { UnitForm } from './UnitForm.tsx';
-import { useChangeJob, useJob, usePut, useRecords } from '../sheet/index.ts';
+import { useChangeJob, useJob, useRecords } from '../sheet/index.ts';
 
 function Wish() {
   const { sheet, mayWrite } = useJob();
@@ -58,9 +61,9 @@ function Wish() {
 function Candidates() {
   const { sheet, mayWrite } = useJob();
   const client = useQueryClient();
-  const put = usePut();
   const prices = useRecords('candidate');
-  const [pricing, setPricing] = useState<{ id: string; cost: string }>();
+  const [pricing, setPricing] = useState<string>();
+  const currency = useCurrency();
   const [adding, setAdding] = useState(false);
   const units = sheet.units.filter((u) => u.role === 'candidate' || u.role === 'engine');
   const facts = useQueries({
@@ -174,38 +177,17 @@ function Candidates() {
                     </td>
                     <td>{r.control ?? <span className="quiet">not known</span>}</td>
                     <td className="num">
-                      {pricing?.id === r.unitId ? (
-                        <form
-                          onSubmit={(e) => {
-                            e.preventDefault();
-                            put.mutate(
-                              {
-                                kind: 'candidate',
-                                key: r.unitId,
-                                data: { ...prices[r.unitId], cost: Number(pricing.cost) },
-                              },
-                              { onSuccess: () => setPricing(undefined) },
-                            );
-                          }}
-                        >
-                          <MeasuredInput
-                            label="Cost"
-                            unit=""
-                            value={pricing.cost}
-                            onChange={(cost) => setPricing({ id: r.unitId, cost })}
-                            autoFocus
-                            error={put.isError ? sentenceOf(put.error) : undefined}
-                          />
-                        </form>
+                      {pricing === r.unitId ? (
+                        <PriceForm unitId={r.unitId} close={() => setPricing(undefined)} />
                       ) : (
                         <button
                           type="button"
                           className="plain-button small bare"
                           disabled={!mayWrite}
-                          onClick={() => setPricing({ id: r.unitId, cost: String(r.cost ?? '') })}
+                          onClick={() => setPricing(r.unitId)}
                           aria-label={`Cost of ${r.name}`}
                         >
-                          {r.cost ?? 'enter'}
+                          {r.cost === undefined ? 'enter' : showMoney(r.cost, currency)}
                         </button>
                       )}
                     </td>

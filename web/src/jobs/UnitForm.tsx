@@ -1,11 +1,10 @@
-import { Button, Select, TextInput } from '@mantine/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { Select, TextInput } from '@mantine/core';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { kindOfRole } from '@bay/core/jobs';
 import { addUnit, listUnits, moveUnit } from '@bay/contract/jobs';
 import type { UnitRole } from '@bay/contract/jobs';
-import { call, fieldsOf, keys, newId } from '../api/index.ts';
-import { Trouble } from '../ui/index.ts';
+import { call, command, keys } from '../api/index.ts';
+import { Form, useForm } from '../ui/index.ts';
 
 /** Brings a unit to a job: a new one, or one that the shop has on the shelf; its facts come with it. */
 export function UnitForm({
@@ -26,39 +25,35 @@ export function UnitForm({
     queryFn: () => call(listUnits, { query: { kind, free: 'true', limit: 200 } }),
   });
   const shelf = units.data?.units ?? [];
-  const [from, setFrom] = useState('new');
-  const [name, setName] = useState('');
-  const [identity, setIdentity] = useState('');
-  const [place, setPlace] = useState('');
-  const saving = useMutation({
-    mutationFn: () =>
-      from === 'new'
-        ? call(addUnit, {
-            body: { commandId: newId(), kind, name, identity, place: place || 'yard', job: { jobId, role } },
-          })
-        : call(moveUnit, {
-            params: { unitId: from },
-            body: {
-              commandId: newId(),
-              place: place || shelf.find((u) => u.id === from)?.place || 'yard',
-              job: { jobId, role },
-            },
-          }),
-    onSuccess: () => {
-      setName('');
-      setIdentity('');
-      void client.invalidateQueries({ queryKey: keys.units() });
-      void client.invalidateQueries({ queryKey: keys.job(jobId) });
-      done?.();
+  const form = useForm({
+    draft: `${jobId}:unit:${role}`,
+    initial: { from: 'new', name: '', identity: '', place: '' },
+    schema: addUnit.body.pick({ name: true, identity: true, place: true }),
+    // One from the shelf has a name already.
+    sent: ({ from, name, identity, place }) => {
+      const known = shelf.find((u) => u.id === from);
+      return { name: known?.name ?? name, identity, place: place.trim() || (known?.place ?? '') };
     },
   });
-  const fields = fieldsOf(saving.error);
+  const { from } = form.values;
   return (
-    <form
-      onSubmit={(e) => {
-        e.preventDefault();
-        saving.mutate();
+    <Form
+      of={form}
+      submit="Add"
+      variant="default"
+      send={async ({ name, identity, place }) => {
+        const job = { jobId, role };
+        await (from === 'new'
+          ? command(addUnit, { body: { kind, name, identity, place, job } }, { label: 'unit added', jobId })
+          : command(moveUnit, { params: { unitId: from }, body: { place, job } }, { label: 'unit moved', jobId }));
+        void client.invalidateQueries({ queryKey: keys.units() });
+        void client.invalidateQueries({ queryKey: keys.job(jobId) });
       }}
+      after={() => {
+        form.startAnew();
+        done?.();
+      }}
+      cancel={done}
     >
       <div className="fields">
         <Select
@@ -67,40 +62,14 @@ export function UnitForm({
             { value: 'new', label: 'A new one' },
             ...shelf.map((u) => ({ value: u.id, label: `${u.name}, ${u.place}` })),
           ]}
-          value={from}
-          onChange={(f) => setFrom(f ?? 'new')}
+          {...form.field('from')}
         />
+        {from === 'new' && <TextInput label="Name" {...form.field('name')} />}
         {from === 'new' && (
-          <TextInput
-            label="Name"
-            value={name}
-            onChange={(e) => setName(e.currentTarget.value)}
-            error={fields['name']}
-          />
+          <TextInput label="Number stamped on it" classNames={{ input: 'mono' }} {...form.field('identity')} />
         )}
-        {from === 'new' && (
-          <TextInput
-            label="Number stamped on it"
-            value={identity}
-            onChange={(e) => setIdentity(e.currentTarget.value)}
-            error={fields['identity']}
-            classNames={{ input: 'mono' }}
-          />
-        )}
-        <TextInput
-          label="Where it is"
-          placeholder="shelf C2"
-          value={place}
-          onChange={(e) => setPlace(e.currentTarget.value)}
-          error={fields['place']}
-        />
+        <TextInput label="Where it is" placeholder="shelf C2" {...form.field('place')} />
       </div>
-      <Trouble of={saving} />
-      <div className="row-actions">
-        <Button type="submit" variant="default" loading={saving.isPending}>
-          Add
-        </Button>
-      </div>
-    </form>
+    </Form>
   );
 }

@@ -1,12 +1,12 @@
 import { TextInput } from '@mantine/core';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { titleOf } from '@bay/core/plan';
 import { markEntry, photoPath } from '@bay/contract/logbook';
 import type { LogEntry } from '@bay/contract/logbook';
 import { may } from '@bay/contract/rights';
 import { command, keys, useMe } from '../api/index.ts';
-import { exactWords, FormModal, timeWords, withDayWords } from '../ui/index.ts';
+import { exactWords, FormDialog, timeWords, useForm, withDayWords } from '../ui/index.ts';
 import { faceOf } from './faces.ts';
 
 /** The words that count now: the last correction, or what was written. */
@@ -26,37 +26,32 @@ function MarkForm({
   close: () => void;
 }) {
   const client = useQueryClient();
-  const [text, setText] = useState(kind === 'corrected' ? wordingOf(entry) : '');
-  const marking = useMutation({
-    mutationFn: () =>
-      command(
-        markEntry,
-        { params: { jobId, entryId: String(entry.id) as unknown as number }, body: { kind, text } },
-        { label: kind === 'corrected' ? 'line corrected' : 'line struck', jobId },
-      ),
-    onSuccess: () => {
-      void client.invalidateQueries({ queryKey: keys.job(jobId) });
-      void client.invalidateQueries({ queryKey: keys.book(jobId) });
-      close();
-    },
+  const form = useForm({
+    draft: `${jobId}:${kind}:${entry.id}`,
+    initial: { text: kind === 'corrected' ? wordingOf(entry) : '' },
+    command: markEntry,
+    sent: ({ text }) => ({ kind, text }),
   });
+  const mark = async (body: { kind: 'corrected' | 'struck'; text: string }): Promise<void> => {
+    await command(
+      markEntry,
+      { params: { jobId, entryId: String(entry.id) as unknown as number }, body },
+      { label: kind === 'corrected' ? 'line corrected' : 'line struck', jobId },
+    );
+    void client.invalidateQueries({ queryKey: keys.job(jobId) });
+    void client.invalidateQueries({ queryKey: keys.book(jobId) });
+  };
   return (
-    <FormModal
+    <FormDialog
       title={kind === 'corrected' ? 'Correct this line' : 'Strike this line'}
       submit={kind === 'corrected' ? 'Correct it' : 'Strike it'}
-      of={marking}
-      disabled={text.trim().length < 2}
-      onSubmit={() => marking.mutate()}
+      of={form}
+      send={mark}
       close={close}
     >
       <p className="quiet">The earlier wording stays readable, with who changed it and when.</p>
-      <TextInput
-        label={kind === 'corrected' ? 'How it should read' : 'Why'}
-        value={text}
-        onChange={(e) => setText(e.currentTarget.value)}
-        data-autofocus
-      />
-    </FormModal>
+      <TextInput label={kind === 'corrected' ? 'How it should read' : 'Why'} data-autofocus {...form.field('text')} />
+    </FormDialog>
   );
 }
 

@@ -1,19 +1,72 @@
 import type { PhotoRecord } from '@bay/core/logbook';
-import { Button, Select, TextInput } from '@mantine/core';
+import { Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { photoPath } from '@bay/contract/logbook';
 import type { RecordData } from '@bay/contract/records';
 import { titleOf } from '@bay/core/plan';
 import { newId } from '../api/index.ts';
-import { useJob, usePut, useRecords } from '../sheet/index.ts';
-import { dayWords, Empty, timeWords, Trouble } from '../ui/index.ts';
-import { PhotoButton } from './PhotoButton.tsx';
+import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
+import { dayWords, Empty, Form, timeWords, Trouble } from '../ui/index.ts';
+import { PhotoDrop } from './PhotoDrop.tsx';
 import { History } from './History.tsx';
 import { PinnedPhoto, pinSortWords } from './PinnedPhoto.tsx';
-import type { Pin, Spot } from './PinnedPhoto.tsx';
+import type { Spot } from './PinnedPhoto.tsx';
 
 type Photo = RecordData<'photo'> & { pending?: boolean };
+
+/** What the photo shows, changed where it stands. */
+function CaptionForm({ photoId, photo }: { photoId: string; photo: Photo }) {
+  const { mayWrite } = useJob();
+  const put = usePut();
+  const form = useRecordForm({
+    kind: 'photo',
+    about: photoId,
+    initial: { caption: photo.caption },
+    sent: ({ caption }) => ({ ...photo, caption }),
+  });
+  if (!mayWrite) return <p>{photo.caption}</p>;
+  return (
+    <Form
+      of={form}
+      submit="Keep"
+      variant="default"
+      disabled={form.values.caption === photo.caption}
+      send={(data) => put.mutateAsync({ kind: 'photo', key: photoId, data })}
+    >
+      <TextInput aria-label="What the photo shows" placeholder="What the photo shows" {...form.field('caption')} />
+    </Form>
+  );
+}
+
+function PinForm({ photoId, number, spot, done }: { photoId: string; number: number; spot: Spot; done: () => void }) {
+  const put = usePut();
+  const form = useRecordForm({
+    kind: 'pin',
+    about: photoId,
+    initial: { sort: 'bag', text: '' },
+    sent: (v) => ({ photoId, number, ...spot, ...v }),
+  });
+  return (
+    <Form
+      className="panel"
+      of={form}
+      submit="Set it"
+      send={(data) => put.mutateAsync({ kind: 'pin', key: newId(), data, revision: 0 })}
+      after={done}
+      cancel={done}
+      cancelWord="Elsewhere"
+    >
+      <b>Pin {number}</b>
+      <Select
+        label="It is"
+        data={Object.entries(pinSortWords).map(([value, label]) => ({ value, label }))}
+        {...form.field('sort')}
+      />
+      <TextInput label="In words" placeholder="bag 031, M10 x 60" data-autofocus autoFocus {...form.field('text')} />
+    </Form>
+  );
+}
 
 /** One photo with its pins: a bolt map, a finding, a measurement, where it is. */
 function OnePhoto({ photoId, photo }: { photoId: string; photo: Photo }) {
@@ -25,23 +78,8 @@ function OnePhoto({ photoId, photo }: { photoId: string; photo: Photo }) {
   const all = Object.values(useRecords('pin')).filter((p) => p.photoId === photoId);
   const [mode, setMode] = useState<'look' | 'pin' | 'arrow'>('look');
   const [spot, setSpot] = useState<Spot>();
-  const [sort, setSort] = useState<Pin['sort']>('bag');
-  const [text, setText] = useState('');
-  const [caption, setCaption] = useState(photo.caption);
   const [at, setAt] = useState<string>();
   const number = Math.max(0, ...all.map((p) => p.number)) + 1;
-  const place = (): void => {
-    if (!spot) return;
-    put.mutate(
-      { kind: 'pin', key: newId(), data: { photoId, number, ...spot, sort, text }, revision: 0 },
-      {
-        onSuccess: () => {
-          setSpot(undefined);
-          setText('');
-        },
-      },
-    );
-  };
   return (
     <div className="photo-open">
       <PinnedPhoto
@@ -55,28 +93,7 @@ function OnePhoto({ photoId, photo }: { photoId: string; photo: Photo }) {
         onPin={setAt}
       />
       <div className="photo-side">
-        <form
-          className="row-actions"
-          style={{ marginTop: 0 }}
-          onSubmit={(e) => {
-            e.preventDefault();
-            put.mutate({ kind: 'photo', key: photoId, data: { ...photo, caption } });
-          }}
-        >
-          <TextInput
-            aria-label="What the photo shows"
-            placeholder="What the photo shows"
-            value={caption}
-            disabled={!mayWrite}
-            onChange={(e) => setCaption(e.currentTarget.value)}
-            style={{ flex: 1 }}
-          />
-          {mayWrite && caption !== photo.caption && (
-            <Button type="submit" variant="default" loading={put.isPending}>
-              Keep
-            </Button>
-          )}
-        </form>
+        <CaptionForm photoId={photoId} photo={photo} />
         <p className="quiet">
           {photo.by}, {photo.at ? `${dayWords(photo.at)} ${timeWords(photo.at)}` : ''}
           {photo.about ? `, on ${titleOf(photo.about).split(/[:,;]/)[0]}` : ''}.{' '}
@@ -107,37 +124,7 @@ function OnePhoto({ photoId, photo }: { photoId: string; photo: Photo }) {
           </p>
         )}
         {spot && (mode === 'pin' || spot.toX !== undefined) && (
-          <form
-            className="panel"
-            onSubmit={(e) => {
-              e.preventDefault();
-              place();
-            }}
-          >
-            <b>Pin {number}</b>
-            <Select
-              label="It is"
-              data={Object.entries(pinSortWords).map(([value, label]) => ({ value, label }))}
-              value={sort}
-              onChange={(s) => setSort((s ?? 'note') as Pin['sort'])}
-            />
-            <TextInput
-              label="In words"
-              placeholder="bag 031, M10 x 60"
-              value={text}
-              onChange={(e) => setText(e.currentTarget.value)}
-              data-autofocus
-              autoFocus
-            />
-            <div className="row-actions">
-              <Button type="submit" loading={put.isPending} disabled={text.trim() === ''}>
-                Set it
-              </Button>
-              <Button variant="subtle" onClick={() => setSpot(undefined)}>
-                Elsewhere
-              </Button>
-            </div>
-          </form>
+          <PinForm photoId={photoId} number={number} spot={spot} done={() => setSpot(undefined)} />
         )}
         <Trouble of={put} />
         <ol className="pin-list">
@@ -187,12 +174,8 @@ export default function PhotosBench() {
       <div className="bench-head">
         <h2>Photos</h2>
         <span className="quiet">{photos.length === 0 ? 'none yet' : `${photos.length}, the newest first`}</span>
-        {mayWrite && (
-          <span className="right">
-            <PhotoButton jobId={sheet.job.id} big />
-          </span>
-        )}
       </div>
+      {mayWrite && <PhotoDrop jobId={sheet.job.id} />}
       {photos.length === 0 && (
         <Empty title="No photo yet">
           Take one from here, from the log bar or from My bench. Pins on it make it a map of bolts.

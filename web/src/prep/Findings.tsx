@@ -1,11 +1,11 @@
 import type { FindingRecord } from '@bay/core/prep';
-import { Button, Modal, Select, TextInput } from '@mantine/core';
+import { Button, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { findings } from '@bay/core/prep';
 import type { UnitRole } from '@bay/core/jobs';
 import { newId } from '../api/index.ts';
-import { useJob, usePut } from '../sheet/index.ts';
-import { dayWords, Empty, FormModal, Trouble } from '../ui/index.ts';
+import { useJob, usePut, useRecordForm } from '../sheet/index.ts';
+import { dayWords, Empty, FormDialog, Trouble } from '../ui/index.ts';
 
 /** Findings of every unit of the job, also of those that only passed through it. */
 export function useFindings(): { key: string; on: UnitRole; data: FindingRecord }[] {
@@ -26,21 +26,22 @@ function FindingForm({ lookedAt, close }: { lookedAt: string | undefined; close:
   const [key] = useState(newId);
   const row = findings.find((f) => f.id === lookedAt);
   const roles = [...new Map(sheet.units.map((u) => [u.role, u.name]))];
-  const [on, setOn] = useState<string>(roles.some(([r]) => r === 'engine') ? 'engine' : 'car');
-  const [what, setWhat] = useState('');
-  const [follows, setFollows] = useState(row?.follows ?? '');
+  const form = useRecordForm({
+    kind: 'finding',
+    about: lookedAt,
+    initial: {
+      on: roles.some(([r]) => r === 'engine') ? 'engine' : 'car',
+      what: '',
+      follows: row?.follows ?? '',
+    },
+    sent: (v) => ({ ...v, ...(lookedAt ? { lookedAt } : {}) }),
+  });
   return (
-    <FormModal
+    <FormDialog
       title={row ? row.lookedAt : 'Something found'}
       submit="Write it down"
-      of={put}
-      disabled={what.trim().length < 3}
-      onSubmit={() =>
-        put.mutate(
-          { kind: 'finding', key, data: { on, what, follows, ...(lookedAt ? { lookedAt } : {}) }, revision: 0 },
-          { onSuccess: close },
-        )
-      }
+      of={form}
+      send={(data) => put.mutateAsync({ kind: 'finding', key, data, revision: 0 })}
       close={close}
     >
       {row && (
@@ -48,42 +49,32 @@ function FindingForm({ lookedAt, close }: { lookedAt: string | undefined; close:
           {row.how}. {row.means}.
         </p>
       )}
-      <Select
-        label="On"
-        data={roles.map(([value, label]) => ({ value, label }))}
-        value={on}
-        onChange={(r) => setOn(r ?? 'car')}
-      />
-      <TextInput label="What was found" value={what} onChange={(e) => setWhat(e.currentTarget.value)} data-autofocus />
-      <TextInput label="What follows" value={follows} onChange={(e) => setFollows(e.currentTarget.value)} />
-    </FormModal>
+      <Select label="On" data={roles.map(([value, label]) => ({ value, label }))} {...form.field('on')} />
+      <TextInput label="What was found" data-autofocus {...form.field('what')} />
+      <TextInput label="What follows" {...form.field('follows')} />
+    </FormDialog>
   );
 }
 
 function Settle({ recordKey, record, close }: { recordKey: string; record: FindingRecord; close: () => void }) {
   const put = usePut();
-  const [how, setHow] = useState('');
+  const form = useRecordForm({
+    kind: 'finding',
+    about: `settle ${recordKey}`,
+    initial: { how: '' },
+    sent: ({ how }) => ({ ...record, settled: { how } }),
+    names: { 'settled.how': 'how' },
+  });
   return (
-    <Modal opened onClose={close} title={record.what}>
-      <TextInput
-        label="How it was settled"
-        value={how}
-        onChange={(e) => setHow(e.currentTarget.value)}
-        data-autofocus
-      />
-      <Trouble of={put} />
-      <div className="row-actions">
-        <Button
-          disabled={how.trim().length < 3}
-          loading={put.isPending}
-          onClick={() =>
-            put.mutate({ kind: 'finding', key: recordKey, data: { ...record, settled: { how } } }, { onSuccess: close })
-          }
-        >
-          Settled
-        </Button>
-      </div>
-    </Modal>
+    <FormDialog
+      title={record.what}
+      submit="Settled"
+      of={form}
+      send={(data) => put.mutateAsync({ kind: 'finding', key: recordKey, data })}
+      close={close}
+    >
+      <TextInput label="How it was settled" data-autofocus {...form.field('how')} />
+    </FormDialog>
   );
 }
 

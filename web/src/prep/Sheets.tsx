@@ -1,10 +1,10 @@
 import type { SheetDef, SheetLimits, SheetRecord, SheetWord } from '@bay/core/prep';
-import { Button, Modal, TextInput } from '@mantine/core';
+import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { judgeSheet, limitNames, measurementDefs, sheetDefs, sheetWords } from '@bay/core/prep';
 import { formatMeasure, parseMeasure } from '@bay/core/units';
-import { useJob, usePut, useRecords } from '../sheet/index.ts';
-import { dayWords, MeasuredInput, Trouble } from '../ui/index.ts';
+import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
+import { dayWords, FormDialog, measured, MeasuredInput } from '../ui/index.ts';
 
 interface LimitsRecord {
   limits: SheetLimits;
@@ -18,6 +18,15 @@ const wordClass: Record<SheetWord, string> = {
   'no-limit': '',
   'not-read': '',
 };
+
+/** Fields of numbers as they are sent: those that were typed. */
+const numbersOf = (typed: Readonly<Record<string, string>>, unit: string): Record<string, number> =>
+  Object.fromEntries(
+    Object.entries(typed).flatMap(([key, text]) => {
+      const value = measured(text, unit);
+      return value === undefined ? [] : [[key, value]];
+    }),
+  );
 
 function PlaceForm({
   def,
@@ -34,116 +43,91 @@ function PlaceForm({
 }) {
   const put = usePut();
   const { sheet } = useJob();
-  const [revision] = useState(
-    () => sheet.records.find((r) => r.kind === 'sheet' && r.key === `${def.id}:${place}`)?.revision ?? 0,
-  );
-  const [typed, setTyped] = useState<Record<string, string>>(() => ({
-    ...Object.fromEntries(Object.entries(record?.readings ?? {}).map(([k, v]) => [k, String(v)])),
-    ...record?.typed,
-  }));
-  const read = def.readings.map(
-    (r) => [r.key, typed[r.key]?.trim() ? parseMeasure(typed[r.key]!, def.unit) : undefined] as const,
-  );
-  const readings = Object.fromEntries(read.flatMap(([key, m]) => (m?.ok ? [[key, m.measure.value]] : [])));
-  const wrong = read.some(([, m]) => m && !m.ok);
+  const key = `${def.id}:${place}`;
+  const [revision] = useState(() => sheet.records.find((r) => r.kind === 'sheet' && r.key === key)?.revision ?? 0);
+  const form = useRecordForm({
+    kind: 'sheet',
+    about: key,
+    initial: Object.fromEntries(
+      def.readings.map((r) => [r.key, record?.typed?.[r.key] ?? String(record?.readings[r.key] ?? '')]),
+    ),
+    sent: (typed) => ({
+      sheet: def.id,
+      place,
+      readings: numbersOf(typed, def.unit),
+      typed: Object.fromEntries(Object.entries(typed).filter(([, text]) => text.trim() !== '')),
+    }),
+    names: Object.fromEntries(def.readings.map((r) => [`readings.${r.key}`, r.key])),
+  });
+  const read = def.readings.flatMap((r) => {
+    const m = form.values[r.key]?.trim() ? parseMeasure(form.values[r.key]!, def.unit) : undefined;
+    return m ? [[r.key, m] as const] : [];
+  });
+  const readings = Object.fromEntries(read.flatMap(([k, m]) => (m.ok ? [[k, m.measure.value]] : [])));
   const verdict = judgeSheet(def.id, readings, limits);
   return (
-    <Modal opened onClose={close} title={`${def.title}, ${def.place} ${place}`} size="lg">
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          put.mutate(
-            {
-              kind: 'sheet',
-              key: `${def.id}:${place}`,
-              data: {
-                sheet: def.id,
-                place,
-                readings,
-                typed: Object.fromEntries(Object.entries(typed).filter(([k]) => readings[k] !== undefined)),
-              },
-              revision,
-            },
-            { onSuccess: close },
-          );
-        }}
-      >
-        <div className="fields">
-          {def.readings.map((r, i) => (
-            <MeasuredInput
-              key={r.key}
-              label={r.label}
-              unit={def.unit}
-              value={typed[r.key] ?? ''}
-              onChange={(t) => setTyped({ ...typed, [r.key]: t })}
-              autoFocus={i === 0}
-            />
-          ))}
-        </div>
-        {verdict.findings.map((f) => (
-          <p key={f.label} style={{ padding: '4px 0' }}>
-            <b>{f.label}</b> <span className="mono">{formatMeasure(f.value, 'mm', 3)}</span>{' '}
-            <span className={`tag ${wordClass[f.word]}`}>{sheetWords[f.word]}</span>
-            <br />
-            <span className="quiet">
-              {f.sum}
-              {f.limit ? `; ${f.limit} (${f.source})` : ''}
-            </span>
-          </p>
+    <FormDialog
+      title={`${def.title}, ${def.place} ${place}`}
+      size="lg"
+      submit="Save readings"
+      of={form}
+      disabled={read.length === 0 || read.some(([, m]) => !m.ok)}
+      send={(data) => put.mutateAsync({ kind: 'sheet', key, data, revision })}
+      cancel={close}
+      cancelWord="Leave it"
+      close={close}
+    >
+      <div className="fields">
+        {def.readings.map((r, i) => (
+          <MeasuredInput key={r.key} label={r.label} unit={def.unit} {...form.field(r.key)} autoFocus={i === 0} />
         ))}
-        <Trouble of={put} />
-        <div className="row-actions">
-          <Button type="submit" loading={put.isPending} disabled={wrong || Object.keys(readings).length === 0}>
-            Save readings
-          </Button>
-          <Button variant="subtle" onClick={close}>
-            Leave it
-          </Button>
-        </div>
-      </form>
-    </Modal>
+      </div>
+      {verdict.findings.map((f) => (
+        <p key={f.label} style={{ padding: '4px 0' }}>
+          <b>{f.label}</b> <span className="mono">{formatMeasure(f.value, 'mm', 3)}</span>{' '}
+          <span className={`tag ${wordClass[f.word]}`}>{sheetWords[f.word]}</span>
+          <br />
+          <span className="quiet">
+            {f.sum}
+            {f.limit ? `; ${f.limit} (${f.source})` : ''}
+          </span>
+        </p>
+      ))}
+    </FormDialog>
   );
 }
 
 function LimitsForm({ def, record, close }: { def: SheetDef; record: LimitsRecord | undefined; close: () => void }) {
   const put = usePut();
-  const [typed, setTyped] = useState<Record<string, string>>(() =>
-    Object.fromEntries(Object.entries(record?.limits ?? {}).map(([k, v]) => [k, String(v)])),
-  );
-  const [source, setSource] = useState(record?.source ?? '');
-  const read = Object.entries(typed)
-    .filter(([, t]) => t.trim() !== '')
-    .map(([k, t]) => [k, parseMeasure(t, 'mm')] as const);
-  const limits = Object.fromEntries(read.flatMap(([k, m]) => (m.ok ? [[k, m.measure.value]] : [])));
+  const names = limitNames[def.id];
+  const form = useRecordForm<Record<string, string>>({
+    kind: 'limits',
+    about: def.id,
+    initial: {
+      ...Object.fromEntries(
+        names.map((name) => [name, String((record?.limits as Record<string, number> | undefined)?.[name] ?? '')]),
+      ),
+      source: record?.source ?? '',
+    },
+    sent: ({ source, ...typed }) => ({ limits: numbersOf(typed, 'mm'), source }),
+    names: Object.fromEntries(names.map((name) => [`limits.${name}`, name])),
+  });
   return (
-    <Modal opened onClose={close} title={`Limits for ${def.title.toLowerCase()}`}>
+    <FormDialog
+      title={`Limits for ${def.title.toLowerCase()}`}
+      submit="Save limits"
+      of={form}
+      send={(data) => put.mutateAsync({ kind: 'limits', key: def.id, data })}
+      close={close}
+    >
       <p className="quiet">
         From the maker's manual. Where none is entered, a rule of common practice is used and marked so.
       </p>
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          put.mutate({ kind: 'limits', key: def.id, data: { limits, source } }, { onSuccess: close });
-        }}
-      >
-        {limitNames[def.id].map((name) => (
-          <MeasuredInput
-            key={name}
-            label={name.replaceAll('-', ' ')}
-            unit="mm"
-            value={typed[name] ?? ''}
-            onChange={(t) => setTyped({ ...typed, [name]: t })}
-          />
-        ))}
-        <TextInput label="Manual and page" value={source} onChange={(e) => setSource(e.currentTarget.value)} />
-        <Trouble of={put} />
-        <div className="row-actions">
-          <Button type="submit" loading={put.isPending} disabled={source.trim() === '' || read.some(([, m]) => !m.ok)}>
-            Save limits
-          </Button>
-        </div>
-      </form>
-    </Modal>
+      {names.map((name) => (
+        <MeasuredInput key={name} label={name.replaceAll('-', ' ')} unit="mm" {...form.field(name)} />
+      ))}
+      <TextInput label="Manual and page" {...form.field('source')} />
+    </FormDialog>
   );
 }
 

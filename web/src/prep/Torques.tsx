@@ -1,13 +1,20 @@
-import { Button, Modal, Select, TextInput } from '@mantine/core';
+import { Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { boltedRoles, jointState } from '@bay/core/prep';
 import type { TorqueRecord } from '@bay/core/prep';
 import { formatMeasure, parseMeasure } from '@bay/core/units';
-import { newId, sentenceOf } from '../api/index.ts';
-import { useJob, usePut, useRecords } from '../sheet/index.ts';
-import { dayWords, Empty, MeasuredInput, Trouble } from '../ui/index.ts';
+import { newId } from '../api/index.ts';
+import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
+import { dayWords, Empty, Form, FormDialog, measured, MeasuredInput } from '../ui/index.ts';
 
 const stages = (t: TorqueRecord): string => t.stagesNm.map((nm) => formatMeasure(nm, 'N·m')).join(' then ');
+
+/** "30 then 40 lbft" as stages, each with what it was taken for. */
+const readStages = (typed: string) =>
+  typed
+    .split(/\s*(?:,|then|\+)\s*/)
+    .filter(Boolean)
+    .map((s) => parseMeasure(s, 'N·m'));
 
 function BoltForm({
   joint,
@@ -21,93 +28,96 @@ function BoltForm({
   close: () => void;
 }) {
   const put = usePut();
-  const [number, setNumber] = useState(bolt);
-  const [stages, setStages] = useState('');
-  const [angle, setAngle] = useState('');
-  const [source, setSource] = useState('');
-  const read = stages
-    .split(/\s*(?:,|then|\+)\s*/)
-    .filter(Boolean)
-    .map((s) => parseMeasure(s, 'N·m'));
-  const deg = angle.trim() === '' ? undefined : parseMeasure(angle, 'deg');
+  const form = useRecordForm({
+    kind: 'torque',
+    about: `${joint} ${bolt}`,
+    initial: { bolt, stages: '', angle: '', source: '' },
+    sent: (v) => ({
+      joint,
+      on,
+      bolt: v.bolt.trim(),
+      stagesNm: readStages(v.stages).flatMap((m) => (m.ok ? [m.measure.value] : [])),
+      angleDeg: measured(v.angle, 'deg'),
+      source: v.source,
+    }),
+    names: { stagesNm: 'stages', angleDeg: 'angle' },
+  });
+  const read = readStages(form.values.stages);
   const bad = read.find((m) => !m.ok);
+  const stages = form.field('stages');
   return (
-    <Modal opened onClose={close} title={`Torque: ${joint}`}>
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          put.mutate(
-            {
-              kind: 'torque',
-              key: `${joint}:${number.trim()}`,
-              data: {
-                joint,
-                on,
-                bolt: number.trim(),
-                stagesNm: read.flatMap((m) => (m.ok ? [m.measure.value] : [])),
-                ...(deg?.ok ? { angleDeg: deg.measure.value } : {}),
-                source,
-              },
-            },
-            { onSuccess: close },
-          );
-        }}
-      >
-        <TextInput label="Bolt" value={number} onChange={(e) => setNumber(e.currentTarget.value)} />
-        <TextInput
-          label="Stages, N·m"
-          placeholder="30 then 40 lbft"
-          value={stages}
-          onChange={(e) => setStages(e.currentTarget.value)}
-          error={bad && !bad.ok ? bad.sentence : undefined}
-          description={read.flatMap((m) => (m.ok ? [m.measure.understood] : [])).join(', then ')}
-          data-autofocus
-        />
-        <MeasuredInput label="Then angle" unit="deg" value={angle} onChange={setAngle} />
-        <TextInput
-          label="Value from"
-          placeholder="manual, page"
-          value={source}
-          onChange={(e) => setSource(e.currentTarget.value)}
-          description="No value known means not tightened."
-        />
-        <Trouble of={put} />
-        <div className="row-actions">
-          <Button
-            type="submit"
-            loading={put.isPending}
-            disabled={
-              number.trim() === '' || (read.length === 0 && !deg?.ok) || bad !== undefined || source.trim() === ''
-            }
-          >
-            Tight
-          </Button>
-        </div>
-      </form>
-    </Modal>
+    <FormDialog
+      title={`Torque: ${joint}`}
+      submit="Tight"
+      of={form}
+      disabled={bad !== undefined}
+      send={(data) => put.mutateAsync({ kind: 'torque', key: `${joint}:${form.values.bolt.trim()}`, data })}
+      close={close}
+    >
+      <TextInput label="Bolt" {...form.field('bolt')} />
+      <TextInput
+        label="Stages, N·m"
+        placeholder="30 then 40 lbft"
+        {...stages}
+        error={bad && !bad.ok ? bad.sentence : stages.error}
+        description={read.flatMap((m) => (m.ok ? [m.measure.understood] : [])).join(', then ')}
+        data-autofocus
+      />
+      <MeasuredInput label="Then angle" unit="deg" {...form.field('angle')} />
+      <TextInput
+        label="Value from"
+        placeholder="manual, page"
+        {...form.field('source')}
+        description="No value known means not tightened."
+      />
+    </FormDialog>
   );
 }
 
 function TakenApart({ record, recordKey, close }: { record: TorqueRecord; recordKey: string; close: () => void }) {
   const put = usePut();
-  const [why, setWhy] = useState('');
+  const form = useRecordForm({
+    kind: 'torque',
+    about: `off ${recordKey}`,
+    initial: { why: '' },
+    sent: ({ why }) => ({ ...record, voided: { why } }),
+    names: { 'voided.why': 'why' },
+  });
   return (
-    <Modal opened onClose={close} title={`Taken off again: ${record.joint}, bolt ${record.bolt}`}>
+    <FormDialog
+      title={`Taken off again: ${record.joint}, bolt ${record.bolt}`}
+      submit="It is off"
+      of={form}
+      send={(data) => put.mutateAsync({ kind: 'torque', key: recordKey, data })}
+      close={close}
+    >
       <p>The torque record becomes void and the joint is open again. The old value stays readable.</p>
-      <TextInput label="Why" value={why} onChange={(e) => setWhy(e.currentTarget.value)} data-autofocus />
-      <Trouble of={put} />
-      <div className="row-actions">
-        <Button
-          disabled={why.trim().length < 3}
-          loading={put.isPending}
-          onClick={() =>
-            put.mutate({ kind: 'torque', key: recordKey, data: { ...record, voided: { why } } }, { onSuccess: close })
-          }
-        >
-          It is off
-        </Button>
+      <TextInput label="Why" data-autofocus {...form.field('why')} />
+    </FormDialog>
+  );
+}
+
+function JointForm() {
+  const put = usePut();
+  const form = useRecordForm({
+    kind: 'joint',
+    initial: { name: '', on: 'engine', bolts: '' },
+    sent: (v) => ({ name: v.name.trim(), on: v.on, bolts: v.bolts === '' ? undefined : Number(v.bolts) }),
+  });
+  return (
+    <Form
+      of={form}
+      submit="Add the joint"
+      variant="default"
+      send={(data) => put.mutateAsync({ kind: 'joint', key: newId(), data, revision: 0 })}
+      after={form.startAnew}
+    >
+      <div className="fields">
+        <TextInput label="Joint" placeholder="main caps" {...form.field('name')} />
+        <TextInput label="Bolts" inputMode="numeric" {...form.field('bolts')} />
+        <Select label="Part of" data={boltedRoles.map((r) => ({ value: r, label: r }))} {...form.field('on')} />
       </div>
-    </Modal>
+    </Form>
   );
 }
 
@@ -116,10 +126,6 @@ export function Torques() {
   const { mayWrite } = useJob();
   const torques = useRecords('torque');
   const joints = useRecords('joint');
-  const put = usePut();
-  const [name, setName] = useState('');
-  const [bolts, setBolts] = useState('');
-  const [on, setOn] = useState<(typeof boltedRoles)[number]>('engine');
   const [tighten, setTighten] = useState<{ joint: string; bolt: string }>();
   const [off, setOff] = useState<string>();
   const named = new Map(Object.values(joints).map((j) => [j.name, j]));
@@ -189,53 +195,7 @@ export function Torques() {
           </div>
         );
       })}
-      {mayWrite && (
-        <form
-          className="row-actions"
-          onSubmit={(e) => {
-            e.preventDefault();
-            put.mutate(
-              { kind: 'joint', key: newId(), data: { name: name.trim(), on, bolts: Number(bolts) }, revision: 0 },
-              { onSuccess: () => setName('') },
-            );
-          }}
-        >
-          <TextInput
-            aria-label="Joint"
-            placeholder="Joint, for example main caps"
-            value={name}
-            onChange={(e) => setName(e.currentTarget.value)}
-          />
-          <TextInput
-            aria-label="Bolts"
-            placeholder="Bolts"
-            inputMode="numeric"
-            value={bolts}
-            onChange={(e) => setBolts(e.currentTarget.value.replace(/\D/g, ''))}
-            w={100}
-          />
-          <Select
-            aria-label="Part of"
-            w={120}
-            data={boltedRoles.map((r) => ({ value: r, label: r }))}
-            value={on}
-            onChange={(r) => setOn(r ?? 'engine')}
-          />
-          <Button
-            type="submit"
-            variant="default"
-            disabled={name.trim().length < 2 || Number(bolts) < 1}
-            loading={put.isPending}
-          >
-            Add the joint
-          </Button>
-          {put.isError && (
-            <span role="alert" className="oxide">
-              {sentenceOf(put.error)}
-            </span>
-          )}
-        </form>
-      )}
+      {mayWrite && <JointForm />}
       {tighten && (
         <BoltForm {...tighten} on={named.get(tighten.joint)?.on ?? 'engine'} close={() => setTighten(undefined)} />
       )}

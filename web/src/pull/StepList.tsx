@@ -1,4 +1,4 @@
-import { Button, Modal, Select, TextInput } from '@mantine/core';
+import { Button, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { twoPeopleAt } from '@bay/core/crew';
 import { becauseWords } from '@bay/core/facts';
@@ -8,7 +8,7 @@ import type { PullLine, PullPlan, StepState, TaskRecord } from '@bay/core/pull';
 import { useCrew } from '../api/index.ts';
 import { History } from '../logbook/index.ts';
 import { useJob, usePut, useRecords } from '../sheet/index.ts';
-import { dayWords, timeWords, Trouble } from '../ui/index.ts';
+import { dayWords, Dialog, timeWords, Trouble } from '../ui/index.ts';
 
 const stateTitle = (id: string): string => workStates.find((s) => s.id === id)?.title ?? id;
 
@@ -42,6 +42,66 @@ function heldWords(state: StepState): string {
   return [after.length > 0 ? `after ${after.join('; ')}${more}` : '', ...ended].filter(Boolean).join('. ');
 }
 
+type Write = (status: TaskRecord['status'], extra?: Record<string, unknown>) => void;
+
+/** What is asked before a step is written: why not, to whom, or whether the danger was minded. */
+function Asking({
+  what,
+  caution,
+  write,
+  busy,
+  close,
+}: {
+  what: 'waive' | 'hand-over' | 'danger';
+  caution: string | undefined;
+  write: Write;
+  busy: boolean;
+  close: () => void;
+}) {
+  const crew = useCrew();
+  const [text, setText] = useState('');
+  const titles = { waive: 'Not needed here', 'hand-over': 'Hand over', danger: 'Before this one' };
+  return (
+    <Dialog close={close} title={titles[what]}>
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          if (what === 'danger') write('done');
+          else if (text.trim() === '') return;
+          else if (what === 'waive') write('waived', { note: text });
+          else write('open', { handedToId: text });
+        }}
+      >
+        {what === 'danger' ? (
+          <>
+            <p className="oxide" style={{ fontWeight: 600 }}>
+              {caution}
+            </p>
+            <p className="quiet">The maker's manual, local code and licensed trades go first.</p>
+          </>
+        ) : what === 'waive' ? (
+          <TextInput label="Why" value={text} onChange={(e) => setText(e.currentTarget.value)} data-autofocus />
+        ) : (
+          <>
+            <Select
+              label="To whom"
+              data={(crew.data?.crew ?? []).map((p) => ({ value: p.id, label: p.name }))}
+              value={text || null}
+              onChange={(t) => setText(t ?? '')}
+            />
+            <p className="quiet">The step goes back to ready and the book says who takes it on.</p>
+          </>
+        )}
+        <div className="row-actions">
+          <Button type="submit" disabled={what !== 'danger' && text.trim() === ''} loading={busy}>
+            {what === 'danger' ? 'Done, with that in mind' : 'Write it'}
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}
+
 function Step({
   line,
   state,
@@ -55,9 +115,7 @@ function Step({
 }) {
   const { sheet, plan, mayWrite } = useJob();
   const put = usePut();
-  const crew = useCrew();
   const [asking, setAsking] = useState<'waive' | 'hand-over' | 'danger'>();
-  const [text, setText] = useState('');
   const { def } = line;
   const write = (status: TaskRecord['status'], extra: Record<string, unknown> = {}) =>
     put.mutate({ kind: 'task', key: recordKey, data: { status, ...extra } }, { onSuccess: () => setAsking(undefined) });
@@ -149,47 +207,13 @@ function Step({
         </div>
       )}
       {asking && (
-        <Modal
-          opened
-          onClose={() => setAsking(undefined)}
-          title={asking === 'waive' ? 'Not needed here' : asking === 'hand-over' ? 'Hand over' : 'Before this one'}
-        >
-          {asking === 'danger' ? (
-            <>
-              <p className="oxide" style={{ fontWeight: 600 }}>
-                {def.caution}
-              </p>
-              <p className="quiet">The maker's manual, local code and licensed trades go first.</p>
-            </>
-          ) : asking === 'waive' ? (
-            <TextInput label="Why" value={text} onChange={(e) => setText(e.currentTarget.value)} data-autofocus />
-          ) : (
-            <>
-              <Select
-                label="To whom"
-                data={(crew.data?.crew ?? []).map((p) => ({ value: p.id, label: p.name }))}
-                value={text || null}
-                onChange={(t) => setText(t ?? '')}
-              />
-              <p className="quiet">The step goes back to ready and the book says who takes it on.</p>
-            </>
-          )}
-          <div className="row-actions">
-            <Button
-              disabled={asking !== 'danger' && text.trim() === ''}
-              loading={put.isPending}
-              onClick={() =>
-                asking === 'danger'
-                  ? write('done')
-                  : asking === 'waive'
-                    ? write('waived', { note: text })
-                    : write('open', { handedToId: text })
-              }
-            >
-              {asking === 'danger' ? 'Done, with that in mind' : 'Write it'}
-            </Button>
-          </div>
-        </Modal>
+        <Asking
+          what={asking}
+          caution={def.caution}
+          write={write}
+          busy={put.isPending}
+          close={() => setAsking(undefined)}
+        />
       )}
     </li>
   );

@@ -1,8 +1,8 @@
-import { Button, Modal, Select, TextInput } from '@mantine/core';
+import { Button, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { schoolQuestions, schoolSides } from '@bay/core/schools';
-import { useJob, usePut } from '../sheet/index.ts';
-import { Trouble } from '../ui/index.ts';
+import { useJob, usePut, useRecordForm } from '../sheet/index.ts';
+import { FormDialog } from '../ui/index.ts';
 
 const sideOf = (id: string) => schoolSides.find((s) => s.id === id);
 
@@ -41,17 +41,43 @@ function Differ({ id, close }: { id: string; close: () => void }) {
   const question = schoolQuestions.find((q) => q.id === id)!;
   const choice = plan.schools.get(id)!;
   const put = usePut();
-  const [side, setSide] = useState(choice.side);
-  const [reason, setReason] = useState('');
-  const chosen = sideOf(side);
+  const form = useRecordForm({
+    kind: 'school',
+    about: id,
+    initial: { side: choice.side, reason: '' },
+    sent: (v) => v,
+  });
+  const chosen = sideOf(form.values.side);
   return (
-    <Modal opened onClose={close} title={question.question} size="lg">
+    <FormDialog
+      title={question.question}
+      size="lg"
+      submit="Take this side here"
+      of={form}
+      send={(data) => put.mutateAsync({ kind: 'school', key: id, data })}
+      close={close}
+      beside={
+        choice.from === 'job' && (
+          <Button
+            variant="default"
+            loading={put.isPending}
+            onClick={() =>
+              put.mutate(
+                { kind: 'school', key: id, data: { side: '', reason: 'as the shop does' } },
+                { onSuccess: close },
+              )
+            }
+          >
+            Back to the shop's
+          </Button>
+        )
+      }
+    >
       <Select
         label="On this job"
         data={question.sides.map((s) => ({ value: s.id, label: sideOf(s.id)?.standsFor ?? s.label }))}
-        value={side}
-        onChange={(s) => setSide(s ?? choice.side)}
         data-autofocus
+        {...form.field('side')}
       />
       {chosen && (
         <div className="words-3">
@@ -66,36 +92,7 @@ function Differ({ id, close }: { id: string; close: () => void }) {
           </p>
         </div>
       )}
-      <TextInput
-        label="Why this job differs"
-        value={reason}
-        onChange={(e) => setReason(e.currentTarget.value)}
-        mt="sm"
-      />
-      <Trouble of={put} />
-      <div className="row-actions">
-        <Button
-          disabled={reason.trim().length < 3}
-          loading={put.isPending}
-          onClick={() => put.mutate({ kind: 'school', key: id, data: { side, reason } }, { onSuccess: close })}
-        >
-          Take this side here
-        </Button>
-        {choice.from === 'job' && (
-          <Button
-            variant="default"
-            loading={put.isPending}
-            onClick={() =>
-              put.mutate(
-                { kind: 'school', key: id, data: { side: '', reason: 'as the shop does' } },
-                { onSuccess: close },
-              )
-            }
-          >
-            Back to the shop's
-          </Button>
-        )}
-      </div>
-    </Modal>
+      <TextInput label="Why this job differs" mt="sm" {...form.field('reason')} />
+    </FormDialog>
   );
 }

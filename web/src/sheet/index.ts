@@ -3,3 +3,4 @@ export * from './TwoVersions.tsx';
 export * from './data-words.ts';
 export * from './progress.ts';
 export * from './useJob.ts';
+export * from './useRecordForm.ts';

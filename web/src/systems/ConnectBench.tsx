@@ -1,8 +1,7 @@
-import { Button, Modal, Select, TextInput } from '@mantine/core';
+import { Button, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { becauseWords, factDef } from '@bay/core/facts';
 import { dropLimits } from '@bay/core/sums';
-import type { LoadKind } from '@bay/core/sums';
 import {
   doubleLabels,
   earths,
@@ -14,16 +13,16 @@ import {
   signalsFor,
   signalWords,
   usualAmpsWords,
+  usualFields,
   usualFuseWords,
   usualMm2Words,
   usualStart,
 } from '@bay/core/systems';
-import type { CircuitDef, CircuitRecord } from '@bay/core/systems';
-import { parseMeasure } from '@bay/core/units';
+import type { CircuitDef, CircuitRecord, UsualField } from '@bay/core/systems';
 import { newId } from '../api/index.ts';
-import { useJob, usePut, useRecords } from '../sheet/index.ts';
+import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { History } from '../logbook/index.ts';
-import { columns, dayWords, Empty, MeasuredInput, Tabs, Trouble, useTab } from '../ui/index.ts';
+import { columns, dayWords, Empty, FormDialog, measured, MeasuredInput, Tabs, Trouble, useTab } from '../ui/index.ts';
 
 type Draft = Omit<CircuitRecord, 'currentA' | 'lengthM' | 'areaMm2' | 'fuseA'> & {
   currentA: string;
@@ -31,7 +30,7 @@ type Draft = Omit<CircuitRecord, 'currentA' | 'lengthM' | 'areaMm2' | 'fuseA'> &
   areaMm2: string;
   fuseA: string;
 };
-const measured = [
+const measuredFields = [
   ['currentA', 'Current', 'A'],
   ['lengthM', 'Length one way', 'm'],
   ['areaMm2', 'Wire', 'mm²'],
@@ -60,6 +59,7 @@ function fromUsual(def: CircuitDef): Draft {
     lengthM: '',
     areaMm2: written(areaMm2),
     fuseA: written(fuseA),
+    usual: usualFields.filter((key) => usualStart(def)[key] !== undefined),
     labelA: '',
     labelB: '',
   };
@@ -95,108 +95,91 @@ function CircuitForm({
   const [revision] = useState(() =>
     isNew ? 0 : (sheet.records.find((r) => r.kind === 'circuit' && r.key === recordKey)?.revision ?? 0),
   );
-  const [v, setV] = useState(draft);
-  const read = Object.fromEntries(
-    measured.map(([key, , unit]) => [key, v[key].trim() === '' ? undefined : parseMeasure(v[key], unit)]),
-  );
-  const wrong = Object.values(read).some((m) => m && !m.ok);
-  const number = (key: string): number | undefined => {
-    const m = read[key];
-    return m?.ok ? m.measure.value : undefined;
+  // What nobody has changed since it was filled in from the usual ones is marked as that, here and in the record.
+  const usual = (now: Draft): UsualField[] => (draft.usual ?? []).filter((key) => now[key] === draft[key]);
+  const form = useRecordForm({
+    kind: 'circuit',
+    about: isNew ? `new ${draft.title}` : recordKey,
+    initial: draft,
+    sent: (v) => ({
+      ...v,
+      ...Object.fromEntries(measuredFields.map(([key, , unit]) => [key, measured(v[key], unit)])),
+      usual: usual(v),
+    }),
+  });
+  const v = form.values;
+  const number = (key: (typeof measuredFields)[number][0], unit: string): number | undefined => {
+    const value = measured(v[key], unit);
+    return typeof value === 'number' ? value : undefined;
   };
   const record: CircuitRecord = {
     ...v,
-    currentA: number('currentA'),
-    lengthM: number('lengthM'),
-    areaMm2: number('areaMm2'),
-    fuseA: number('fuseA'),
+    currentA: number('currentA', 'A'),
+    lengthM: number('lengthM', 'm'),
+    areaMm2: number('areaMm2', 'mm²'),
+    fuseA: number('fuseA', 'A'),
   };
   const verdict = judgeCircuit(record);
   return (
-    <Modal opened onClose={close} title={isNew ? 'New circuit' : v.title} size="lg">
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          put.mutate({ kind: 'circuit', key: recordKey, data: { ...record }, revision }, { onSuccess: close });
-        }}
-      >
-        <TextInput
-          label="Circuit"
-          value={v.title}
-          onChange={(e) => setV({ ...v, title: e.currentTarget.value })}
-          data-autofocus
-        />
-        <div className="fields">
-          <TextInput label="From" value={v.from} onChange={(e) => setV({ ...v, from: e.currentTarget.value })} />
-          <TextInput label="To" value={v.to} onChange={(e) => setV({ ...v, to: e.currentTarget.value })} />
-          <TextInput label="Signal" value={v.signal} onChange={(e) => setV({ ...v, signal: e.currentTarget.value })} />
-          <Select
-            label="Load"
-            data={Object.keys(dropLimits)}
-            value={v.load}
-            onChange={(load) => setV({ ...v, load: (load ?? 'engine unit') as LoadKind })}
+    <FormDialog
+      title={isNew ? 'New circuit' : v.title}
+      size="lg"
+      submit="Save the circuit"
+      of={form}
+      send={(data) => put.mutateAsync({ kind: 'circuit', key: recordKey, data, revision })}
+      close={close}
+      cancel={close}
+      cancelWord="Leave it"
+    >
+      <TextInput label="Circuit" data-autofocus {...form.field('title')} />
+      <div className="fields">
+        <TextInput label="From" {...form.field('from')} />
+        <TextInput label="To" {...form.field('to')} />
+        <TextInput label="Signal" {...form.field('signal')} />
+        <Select label="Load" data={Object.keys(dropLimits)} {...form.field('load')} />
+        {measuredFields.map(([key, label, unit]) => (
+          <MeasuredInput
+            key={key}
+            label={label}
+            unit={unit}
+            {...form.field(key)}
+            {...(usual(v).includes(key as UsualField) ? { description: 'Usual, not measured' } : {})}
           />
-          {measured.map(([key, label, unit]) => (
-            <MeasuredInput
-              key={key}
-              label={label}
-              unit={unit}
-              value={v[key]}
-              onChange={(t) => setV({ ...v, [key]: t })}
-            />
+        ))}
+        <TextInput label="Label at end A" classNames={{ input: 'mono' }} {...form.field('labelA')} />
+        <TextInput label="Label at end B" classNames={{ input: 'mono' }} {...form.field('labelB')} />
+      </div>
+      {verdict.wanted && (
+        <div className="notice">
+          Wanted: <b className="mono">{verdict.wanted.areaMm2} mm²</b>, fuse{' '}
+          <b className="mono">{verdict.wanted.fuseA} A</b>, loses {verdict.wanted.dropV.toFixed(2)} V of{' '}
+          {verdict.wanted.limitV} V allowed. Decided by {verdict.wanted.decidedBy}.{' '}
+          <button
+            type="button"
+            className="plain-button small bare"
+            onClick={() => form.set({ areaMm2: String(verdict.wanted!.areaMm2), fuseA: String(verdict.wanted!.fuseA) })}
+          >
+            Take both
+          </button>
+        </div>
+      )}
+      <ul>
+        {verdict.findings
+          .filter((f) => f.weight === 'error')
+          .map((f) => (
+            <li key={f.sentence} className="oxide">
+              {f.sentence}.
+            </li>
           ))}
-          <TextInput
-            label="Label at end A"
-            value={v.labelA}
-            onChange={(e) => setV({ ...v, labelA: e.currentTarget.value })}
-            classNames={{ input: 'mono' }}
-          />
-          <TextInput
-            label="Label at end B"
-            value={v.labelB}
-            onChange={(e) => setV({ ...v, labelB: e.currentTarget.value })}
-            classNames={{ input: 'mono' }}
-          />
-        </div>
-        {verdict.wanted && (
-          <div className="notice">
-            Wanted: <b className="mono">{verdict.wanted.areaMm2} mm²</b>, fuse{' '}
-            <b className="mono">{verdict.wanted.fuseA} A</b>, loses {verdict.wanted.dropV.toFixed(2)} V of{' '}
-            {verdict.wanted.limitV} V allowed. Decided by {verdict.wanted.decidedBy}.{' '}
-            <button
-              type="button"
-              className="plain-button small bare"
-              onClick={() =>
-                setV({ ...v, areaMm2: String(verdict.wanted!.areaMm2), fuseA: String(verdict.wanted!.fuseA) })
-              }
-            >
-              Take both
-            </button>
-          </div>
-        )}
-        <ul>
-          {verdict.findings
-            .filter((f) => f.weight === 'error')
-            .map((f) => (
-              <li key={f.sentence} className="oxide">
-                {f.sentence}.
-              </li>
-            ))}
-        </ul>
-        {!isNew && <History jobId={sheet.job.id} about={recordKey} title={v.title} />}
-        <Trouble of={put} />
-        <div className="row-actions">
-          <Button type="submit" loading={put.isPending} disabled={wrong || v.title.trim().length < 2}>
-            Save the circuit
-          </Button>
-          <Button variant="subtle" onClick={close}>
-            Leave it
-          </Button>
-        </div>
-      </form>
-    </Modal>
+      </ul>
+      {!isNew && <History jobId={sheet.job.id} about={recordKey} title={v.title} />}
+    </FormDialog>
   );
 }
+
+/** A size with its unit, and whether it only stands there because it usually does. */
+const size = (c: CircuitRecord, key: UsualField, unit: string) =>
+  c[key] === undefined ? '' : `${c[key]} ${unit}${c.usual?.includes(key) ? ' (usual)' : ''}`;
 
 function Circuits() {
   const { plan, mayWrite } = useJob();
@@ -255,9 +238,9 @@ function Circuits() {
                     <td className="mono">
                       {c.labelA || '?'} – {c.labelB || '?'}
                     </td>
-                    <td className="num">{c.currentA === undefined ? '' : `${c.currentA} A`}</td>
-                    <td className="num">{c.areaMm2 === undefined ? '' : `${c.areaMm2} mm²`}</td>
-                    <td className="num">{c.fuseA === undefined ? '' : `${c.fuseA} A`}</td>
+                    <td className="num">{size(c, 'currentA', 'A')}</td>
+                    <td className="num">{size(c, 'areaMm2', 'mm²')}</td>
+                    <td className="num">{size(c, 'fuseA', 'A')}</td>
                     <td className="num">{verdict.dropV === undefined ? '' : `${verdict.dropV.toFixed(2)} V`}</td>
                     <td>
                       {wrong.map((f) => (

@@ -8,6 +8,7 @@ interface Props {
   unit: string;
   value: string;
   onChange: (typed: string) => void;
+  onBlur?: () => void;
   error?: string | undefined;
   autoFocus?: boolean;
   description?: string;
@@ -21,6 +22,7 @@ export function MeasuredInput({
   unit,
   value,
   onChange,
+  onBlur,
   error,
   autoFocus,
   description,
@@ -37,6 +39,7 @@ export function MeasuredInput({
         label={unit === '' ? label : `${label}, ${unit}`}
         value={value}
         onChange={(e) => onChange(e.currentTarget.value)}
+        {...(onBlur ? { onBlur } : {})}
         error={sentence}
         inputMode="text"
         autoComplete="off"

@@ -29,3 +29,6 @@ export const today = (): string => now().format('YYYY-MM-DD');
 /** Dates inside a sentence as people say them. */
 export const withDayWords = (sentence: string): string =>
   sentence.replace(/\b\d{4}-\d{2}-\d{2}\b/g, (date) => dayWords(date));
+
+/** The day so many days from now, ISO. */
+export const dayAfter = (days: number): string => now().add(days, 'day').format('YYYY-MM-DD');

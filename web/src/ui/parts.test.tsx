@@ -4,18 +4,9 @@ import { cleanup, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { MemoryRouter, useLocation } from 'react-router';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, describe, expect, it } from 'vitest';
 import { stations } from '@bay/core/jobs';
-import {
-  FormModal,
-  MeasuredInput,
-  StationLine,
-  Sum,
-  Tabs,
-  Trouble,
-  useTab,
-  VerdictMark,
-} from './index.ts';
+import { MeasuredInput, StationLine, Sum, Tabs, Trouble, useTab, VerdictMark } from './index.ts';
 
 afterEach(cleanup);
 
@@ -49,52 +40,6 @@ describe('a field for a measured value', () => {
   it('has no unit in its label where it takes a plain number', () => {
     show(<Field unit="" />);
     expect(screen.getByLabelText('Bell face')).toBeTruthy();
-  });
-});
-
-describe('a form in a dialog', () => {
-  const form = (over: Partial<React.ComponentProps<typeof FormModal>> = {}) => {
-    const [onSubmit, close] = [vi.fn(), vi.fn()];
-    show(
-      <FormModal
-        title="A finding"
-        submit="Write it"
-        of={{ error: null, isPending: false }}
-        onSubmit={onSubmit}
-        close={close}
-        {...over}
-      >
-        <input aria-label="What" />
-      </FormModal>,
-    );
-    return { onSubmit, close };
-  };
-  it('sends with Enter and with its button', async () => {
-    const { onSubmit } = form();
-    await userEvent.type(screen.getByLabelText('What'), 'a crack{Enter}');
-    await userEvent.click(screen.getByRole('button', { name: 'Write it' }));
-    expect(onSubmit).toHaveBeenCalledTimes(2);
-  });
-  it('does not send twice while the first is on its way, nor what is not allowed', async () => {
-    const sending = form({ of: { error: null, isPending: true } });
-    await userEvent.type(screen.getByLabelText('What'), '{Enter}');
-    expect(sending.onSubmit).not.toHaveBeenCalled();
-    cleanup();
-    const barred = form({ disabled: true });
-    await userEvent.type(screen.getByLabelText('What'), '{Enter}');
-    expect(barred.onSubmit).not.toHaveBeenCalled();
-  });
-  it('says what went wrong beside the button and stays open', () => {
-    const { close } = form({
-      of: { error: new Error('The server is not there.'), isPending: false },
-    });
-    expect(within(screen.getByRole('dialog')).getByRole('alert').textContent).not.toBe('');
-    expect(close).not.toHaveBeenCalled();
-  });
-  it('closes with Escape', async () => {
-    const { close } = form();
-    await userEvent.keyboard('{Escape}');
-    expect(close).toHaveBeenCalledOnce();
   });
 });
 

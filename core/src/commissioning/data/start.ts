@@ -100,12 +100,12 @@ export const roadTest: readonly RoadTestStep[] = [
 
 /** What comes back after hand over. */
 export const followUpDefs: readonly FollowUpDef[] = [
-  { id: 'fu-nuts', trigger: '50 to 100 km', what: 'wheel and shaft bolts, clamps, drips' },
-  { id: 'fu-week', trigger: '7 days or first cold start after a night outside', what: 'leaks, level, rest current under 50 mA (CP), cold start heard' },
-  { id: 'fu-settle', trigger: '30 days or 500 km', what: 'gaps of sump, hood, exhaust again (cushions settle), bolts of mounts, alignment, early oil' },
-  { id: 'fu-second-oil', trigger: '1500 km', what: 'oil and filter; litres used since the start' },
-  { id: 'fu-diesel-filter', trigger: '1000 km after tank work, any fuel kind', what: 'filter, water drain, clear hose' },
-  { id: 'fu-valves', trigger: '19 000 km (12 000 miles) on older mechanical diesels, or builder\'s figure', what: 'lash table' },
+  { id: 'fu-nuts', trigger: '50 to 100 km', atKm: 100, what: 'wheel and shaft bolts, clamps, drips' },
+  { id: 'fu-week', trigger: '7 days or first cold start after a night outside', afterDays: 7, what: 'leaks, level, rest current under 50 mA (CP), cold start heard' },
+  { id: 'fu-settle', trigger: '30 days or 500 km', atKm: 500, afterDays: 30, what: 'gaps of sump, hood, exhaust again (cushions settle), bolts of mounts, alignment, early oil' },
+  { id: 'fu-second-oil', trigger: '1500 km', atKm: 1500, what: 'oil and filter; litres used since the start' },
+  { id: 'fu-diesel-filter', trigger: '1000 km after tank work, any fuel kind', atKm: 1000, what: 'filter, water drain, clear hose' },
+  { id: 'fu-valves', trigger: '19 000 km (12 000 miles) on older mechanical diesels, or builder\'s figure', atKm: 19_000, what: 'lash table' },
   { id: 'fu-run-after', trigger: 'tune final, final engine unit in', what: 'rollers or timed run beside rec-power-before' },
   { id: 'fu-weigh-after', trigger: 'before papers', what: 'axle masses beside rec-axle-masses and rec-axle-limits, lamp aim, springs' },
   { id: 'fu-season', trigger: 'first frost and first heat', what: 'mixture test, heater, fan, hot start' },

@@ -1,0 +1,106 @@
+import { Autocomplete, Select, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { factDef } from '@bay/core/facts';
+import { kitStatuses, orderStops } from '@bay/core/kit';
+import type { KitLine, KitRecord, KitStatus } from '@bay/core/kit';
+import { typedMoney } from '@bay/core/money';
+import { FactEditor, usualBearer } from '../facts/index.ts';
+import { useCurrency } from '../money/index.ts';
+import { useJob, usePut, useRecordForm } from '../sheet/index.ts';
+import { Because, Form, money, MoneyInput, words } from '../ui/index.ts';
+import { useSupplierByName, useSuppliers } from './useSuppliers.ts';
+
+export const statusWords: Record<KitStatus, string> = {
+  wanted: 'Wanted',
+  ordered: 'Ordered',
+  here: 'Here',
+  fitted: 'Fitted',
+  'sent-back': 'Sent back',
+  'not-needed': 'Not needed',
+};
+
+function KitForm({ line, record }: { line: KitLine; record: KitRecord | undefined }) {
+  const { plan } = useJob();
+  const put = usePut();
+  const currency = useCurrency();
+  const suppliers = useSuppliers();
+  const supplierByName = useSupplierByName();
+  const form = useRecordForm({
+    kind: 'kit',
+    about: line.def.id,
+    initial: {
+      status: record?.status ?? ('wanted'),
+      options: record?.options ?? line.filled.map((f) => f.text).join(', '),
+      supplier: suppliers.find((s) => s.id === record?.supplierId)?.name ?? '',
+      price: record?.price === undefined ? '' : typedMoney(record.price, currency),
+      note: record?.note ?? '',
+    },
+    sent: (v) => ({
+      status: v.status,
+      options: words(v.options),
+      note: words(v.note),
+      price: money(v.price, currency),
+    }),
+  });
+  const { status, options, note, supplier } = form.values;
+  const stops = orderStops(line, plan.facts, { ...record, status, options });
+  const ordering = status === 'ordered' && stops.length > 0;
+  return (
+    <Form
+      of={form}
+      submit="Save"
+      disabled={ordering || (status === 'not-needed' && note.trim() === '')}
+      send={async (data) =>
+        put.mutateAsync({
+          kind: 'kit',
+          key: line.def.id,
+          data: { ...data, supplierId: await supplierByName.mutateAsync(supplier) },
+        })
+      }
+    >
+      <div className="fields">
+        <Select
+          label="State"
+          data={kitStatuses.map((value) => ({ value, label: statusWords[value] }))}
+          {...form.field('status')}
+        />
+        <TextInput label="Exact options" {...form.field('options')} />
+        <Autocomplete size="md" label="From" data={suppliers.map((s) => s.name)} {...form.field('supplier')} />
+        <MoneyInput label="Paid" currency={currency} {...form.field('price')} />
+        <TextInput label={status === 'not-needed' ? 'Why not' : 'Note'} {...form.field('note')} />
+      </div>
+      {ordering && <p className="oxide">Not to be ordered yet: {stops.join('; ')}.</p>}
+    </Form>
+  );
+}
+
+/** One kit line opened: what to settle, what stops the order, where it comes from and what it cost. */
+export function KitCard({ line, record }: { line: KitLine; record: KitRecord | undefined }) {
+  const { plan, mayWrite } = useJob();
+  const [fact, setFact] = useState<string>();
+  return (
+    <div className="card-open">
+      <p>
+        <b>Settle before ordering:</b> {line.def.options}
+      </p>
+      <p className="quiet">
+        Left out: {line.def.leftOut}. Usually {line.def.price.join(' / ')} (low, likely, high; estimates, in no
+        currency).
+      </p>
+      {line.filled.length > 0 && <p className="quiet">From the cards: {line.filled.map((f) => f.text).join('; ')}</p>}
+      <Because ids={line.because} facts={plan.facts} />
+      {line.blanks.length > 0 && (
+        <div className="row-actions">
+          <span className="ochre">The order stops at a blank:</span>
+          {line.blanks.map((id) => (
+            <button key={id} type="button" className="plain-button small" onClick={() => setFact(id)}>
+              {factDef(id).label}
+            </button>
+          ))}
+        </div>
+      )}
+      {mayWrite && <KitForm line={line} record={record} />}
+      {fact && <FactEditor factId={fact} bearer={usualBearer(fact)} close={() => setFact(undefined)} />}
+    </div>
+  );
+}

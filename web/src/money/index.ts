@@ -1,0 +1,3 @@
+export { CurrencySelect } from './CurrencySelect.tsx';
+export { ShopCurrency } from './ShopCurrency.tsx';
+export { useCurrency } from './useCurrency.ts';

@@ -1,0 +1,62 @@
+import '@mantine/dates/styles.css';
+import { DateInput, DateTimePicker } from '@mantine/dates';
+import dayjs from 'dayjs';
+import customParseFormat from 'dayjs/plugin/customParseFormat.js';
+
+dayjs.extend(customParseFormat);
+
+interface Props {
+  label: string;
+  /** ISO day ("2026-11-26"), or minute ("2026-11-26T09:30") in the device's own time; empty where none is chosen. */
+  value: string;
+  onChange: (next: string) => void;
+  onBlur?: () => void;
+  error?: string | undefined;
+  description?: string;
+}
+
+const typedForms = ['YYYY-MM-DD', 'D MMM YYYY', 'D MMM', 'ddd D MMM YYYY', 'D.M.YYYY', 'D.M.', 'D/M/YYYY'];
+
+/** "26 Nov", "26.11.2026" and "2026-11-26" are the same day; a day without a year is the next one that comes. */
+export function readDay(typed: string, today: string): string | null {
+  for (const form of typedForms) {
+    const day = dayjs(typed.trim(), form, true);
+    if (!day.isValid()) continue;
+    if (form.includes('YYYY')) return day.format('YYYY-MM-DD');
+    const here = day.year(dayjs(today).year());
+    return (here.isBefore(today, 'day') ? here.add(1, 'year') : here).format('YYYY-MM-DD');
+  }
+  return null;
+}
+
+/** A day, typed as people say it or picked. */
+export function DateField({ value, onChange, ...rest }: Props) {
+  return (
+    <DateInput
+      size="md"
+      clearable
+      firstDayOfWeek={1}
+      valueFormat="ddd D MMM YYYY"
+      placeholder="26 Nov"
+      dateParser={(typed) => readDay(typed, dayjs().format('YYYY-MM-DD'))}
+      value={value || null}
+      onChange={(day) => onChange(day ?? '')}
+      {...rest}
+    />
+  );
+}
+
+/** A day and a time of it. */
+export function MinuteField({ value, onChange, ...rest }: Props) {
+  return (
+    <DateTimePicker
+      size="md"
+      clearable
+      firstDayOfWeek={1}
+      valueFormat="ddd D MMM YYYY HH:mm"
+      value={value ? value.replace('T', ' ') : null}
+      onChange={(minute) => onChange((minute ?? '').replace(' ', 'T').slice(0, 16))}
+      {...rest}
+    />
+  );
+}

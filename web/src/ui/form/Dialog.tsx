@@ -1,0 +1,34 @@
+import { Modal } from '@mantine/core';
+import type { ModalProps } from '@mantine/core';
+import { Form } from './Form.tsx';
+import { useReturnFocus } from './useReturnFocus.ts';
+import type { Typed } from './useForm.ts';
+
+/** A dialog that is open as long as it is there; the focus goes back to what opened it. */
+export function Dialog({
+  title,
+  close,
+  children,
+  ...rest
+}: Omit<ModalProps, 'opened' | 'onClose' | 'title'> & { title: React.ReactNode; close: () => void }) {
+  useReturnFocus();
+  return (
+    <Modal opened onClose={close} title={title} {...rest}>
+      {children}
+    </Modal>
+  );
+}
+
+/** A form in a dialog, which closes when it is sent. */
+export function FormDialog<V extends Typed, I>({
+  title,
+  close,
+  size,
+  ...form
+}: { title: string; close: () => void; size?: string } & Omit<React.ComponentProps<typeof Form<V, I>>, 'after'>) {
+  return (
+    <Dialog title={title} close={close} {...(size ? { size } : {})}>
+      <Form {...form} after={close} />
+    </Dialog>
+  );
+}
