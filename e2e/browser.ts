@@ -259,13 +259,13 @@ export class Browser {
 
   /** Somebody else at this device: name and PIN. */
   async switchTo(name: string, pin: string): Promise<void> {
-    await (await this.find('.who')).click();
+    await (await this.find('.app-who')).click();
     await this.press(name, '[role=dialog]');
     await this.type(`PIN of ${name}`, pin);
     await this.press('Here I am', '[role=dialog]');
     await this.driver.wait(
       async () =>
-        ((await (await this.find('.who')).getAttribute('aria-label')) ?? '').startsWith(name),
+        ((await (await this.find('.app-who')).getAttribute('aria-label')) ?? '').startsWith(name),
       patience,
     );
   }
@@ -292,7 +292,7 @@ export class Browser {
   /** Is anything wider than the window, or the column of stations wider than its place? */
   tooWide(): Promise<boolean> {
     return this.driver.executeScript<boolean>(`
-      const column = document.querySelector('nav.line');
+      const column = document.querySelector('nav.app-line');
       const upright = column && getComputedStyle(column).display !== 'flex';
       return document.documentElement.scrollWidth > window.innerWidth + 1 || Boolean(upright && column.scrollWidth > column.clientWidth + 1);`);
   }

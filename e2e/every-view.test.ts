@@ -32,7 +32,7 @@ describe('at 390 px', () => {
       await b.see(words, '#main');
       expect(await b.tooWide()).toBe(false);
       const small = await b.driver.executeScript<string[]>(`
-      return [...document.querySelectorAll('button, a.plain, .line a, .row-button')].filter((e) => e.offsetParent !== null && !e.closest('[role=listbox]'))
+      return [...document.querySelectorAll('button, a.plain, .app-line a, .row-button')].filter((e) => e.offsetParent !== null && !e.closest('[role=listbox]'))
         .filter((e) => { const r = e.getBoundingClientRect(); return r.height > 0 && r.height < 43.5; }).map((e) => e.textContent.trim().slice(0, 30)).slice(0, 5);`);
       expect(
         small.filter((s) => s !== 'Find or do Ctrl K'),
@@ -64,7 +64,7 @@ describe('by keyboard alone', () => {
     await b.keys('/');
     expect(await focused()).toMatch(/^INPUT Log bar/);
     await b.keys('looked at by keyboard', Key.ENTER);
-    await b.see('looked at by keyboard', '.book');
+    await b.see('looked at by keyboard', '.logbook-book');
     await b.keys(Key.ESCAPE);
     await b.keys('7');
     await b.see('Oil before spark');
@@ -79,14 +79,14 @@ describe('by keyboard alone', () => {
     await b.keys('C-103');
     await b.see('Engine loom, one plug cut', '[role=dialog]');
     await b.keys(Key.ENTER);
-    await b.see('C-103', '.label-sheet');
+    await b.see('C-103', '.parts-label-sheet');
   });
 
   it('a fact is found, opened, typed and saved without a mouse', async () => {
     await b.go(`/jobs/${job('Corvane')}/facts?of=own-engine`);
     const filter = await b.field('Find a fact');
     await filter.sendKeys('engine length');
-    await b.see('not known', '.bench');
+    await b.see('not known', '.app-bench');
     await b.keys(Key.TAB, Key.TAB);
     expect(await focused()).toMatch(/^BUTTON Engine length/);
     await b.keys(Key.ENTER);
@@ -95,7 +95,7 @@ describe('by keyboard alone', () => {
     await b.keys('19 3/8', Key.ENTER);
     await b.see(/Saved/, '[role=dialog]');
     await b.keys(Key.ENTER);
-    await b.see('19 3/8', '.bench');
+    await b.see('19 3/8', '.app-bench');
   });
 
   it('focus is always to be seen', async () => {

@@ -64,7 +64,7 @@ const book = async (jobId: string) =>
   (await manager.good(readLog, { params: { jobId }, query: { limit: 200 } })).entries;
 const sent = () =>
   b.driver.wait(
-    async () => (await b.count('.outbox-button')) === 0,
+    async () => (await b.count('.app-outbox-button')) === 0,
     20_000,
     'something still waits',
   );
@@ -72,30 +72,30 @@ const sent = () =>
 describe('without a network', () => {
   it('the shell and the jobs that were open load all the same', async () => {
     await b.go(`/jobs/${job('Larkfield')}/pull`);
-    await b.see('Out with 2.2 four', '.bench');
+    await b.see('Out with 2.2 four', '.app-bench');
     await b.shellKept();
     await b.readingKept(`"job","${job('Larkfield')}"`);
     await away();
     await b.go(`/jobs/${job('Larkfield')}/pull`);
-    await b.see('Out with 2.2 four', '.bench');
-    await b.see('What you write is kept on this device', '.offline');
+    await b.see('Out with 2.2 four', '.app-bench');
+    await b.see('What you write is kept on this device', '.app-offline');
     await b.go('/');
     await b.see('The Yard', '#main');
   });
 
   it('lines, ticks and photos wait on the device, for everybody to see', async () => {
     await b.go(`/jobs/${job('Larkfield')}/pull`);
-    await b.see('Out with 2.2 four', '.bench');
+    await b.see('Out with 2.2 four', '.app-bench');
     await write('typed behind the lift');
-    await b.see('1 waiting to be sent', '.top');
-    expect(await b.see('typed behind the lift', '.book')).toContain('waits to be sent');
+    await b.see('1 waiting to be sent', '.app-top');
+    expect(await b.see('typed behind the lift', '.logbook-book')).toContain('waits to be sent');
     await b.press('Start', '.step.free');
-    await b.see('2 waiting to be sent', '.top');
+    await b.see('2 waiting to be sent', '.app-top');
     await b.chooseFiles('Photo', photo);
-    await b.see('3 waiting to be sent', '.top');
-    await b.see('waits on this device', '.uploads');
+    await b.see('3 waiting to be sent', '.app-top');
+    await b.see('waits on this device', '.logbook-uploads');
     await write('held: waiting for a stud, Thursday');
-    await b.see('4 waiting to be sent', '.top');
+    await b.see('4 waiting to be sent', '.app-top');
     await b.press('4 waiting to be sent');
     const list = await b.see('On this device only');
     expect(list).toMatch(/line written[\s\S]*step started[\s\S]*photo added[\s\S]*line written/);
@@ -115,7 +115,7 @@ describe('without a network', () => {
     const profile = await b.putAside();
     b = await Browser.open(base, profile);
     await b.go(`/jobs/${job('Larkfield')}/pull`);
-    await b.see('4 waiting to be sent', '.top');
+    await b.see('4 waiting to be sent', '.app-top');
     await back();
     await sent();
     const lines = (await book(job('Larkfield'))).slice(-4);
@@ -126,7 +126,7 @@ describe('without a network', () => {
     ).toHaveLength(1);
     const { records } = await manager.good(jobs.readJob, { params: { jobId: job('Larkfield') } });
     expect(records.filter((r) => r.kind === 'photo')).toHaveLength(1);
-    await b.unseen('waits to be sent', '.book');
+    await b.unseen('waits to be sent', '.logbook-book');
   });
 });
 
@@ -142,14 +142,14 @@ describe('what two wrote at once', () => {
     await b.type('Joint', 'head');
     await b.type('Bolts', '10');
     await b.press('Add the joint');
-    await b.see('head', '.bench');
+    await b.see('head', '.app-bench');
     await b.readingKept('"name":"head"');
     await away();
-    await b.press('Tighten a bolt', '.bench');
+    await b.press('Tighten a bolt', '.app-bench');
     await b.type('Stages, N·m', '40');
     await b.type('Value from', 'memory, behind the lift', '[role=dialog]');
     await b.press('Tight', '[role=dialog]');
-    await b.see('1 waiting to be sent', '.top');
+    await b.see('1 waiting to be sent', '.app-top');
     await back();
     // Before the tablet gets through, somebody else writes the same bolt.
     await manager.call(putRecord, {
@@ -161,7 +161,7 @@ describe('what two wrote at once', () => {
       },
     });
     await b.see(/1 to decide|Everything is sent/, 'body', 20_000);
-    if ((await b.count('.outbox-button')) === 0)
+    if ((await b.count('.app-outbox-button')) === 0)
       return expect.fail('the tablet was faster than the manager');
     await b.press('1 to decide');
     const both = await b.see('What you typed', '[role=dialog]');
@@ -179,16 +179,16 @@ describe('what two wrote at once', () => {
 
   it('two tabs of one device send what waits once', async () => {
     await b.go(`/jobs/${jobId()}/pull`);
-    await b.see('Out with', '.bench');
+    await b.see('Out with', '.app-bench');
     await away();
     await write('one of two tabs');
-    await b.see('1 waiting to be sent', '.top');
+    await b.see('1 waiting to be sent', '.app-top');
     const first = await b.driver.getWindowHandle();
     await b.driver.switchTo().newWindow('tab');
     await b.go(`/jobs/${jobId()}/pull`);
-    await b.see('1 waiting to be sent', '.top');
+    await b.see('1 waiting to be sent', '.app-top');
     await write('two of two tabs');
-    await b.see('2 waiting to be sent', '.top');
+    await b.see('2 waiting to be sent', '.app-top');
     await back();
     await sent();
     await b.driver.close();
@@ -204,14 +204,14 @@ describe('what two wrote at once', () => {
       source: `(() => { const Real = Date, ahead = 86400000; class Wrong extends Real { constructor(...a) { a.length === 0 ? super(Real.now() + ahead) : super(...a); } static now() { return Real.now() + ahead; } } window.Date = Wrong; })()`,
     });
     await b.go(`/jobs/${jobId()}/pull`);
-    await b.see('Out with', '.bench');
+    await b.see('Out with', '.app-bench');
     expect(await b.driver.executeScript<number>('return Date.now()')).toBeGreaterThan(
       Date.now() + 80_000_000,
     );
     await away();
     const typed = Date.now();
     await write('held: waiting for paint, tomorrow');
-    await b.see('1 waiting to be sent', '.top');
+    await b.see('1 waiting to be sent', '.app-top');
     await back();
     await sent();
     const last = (await book(jobId())).at(-1)!;
@@ -228,16 +228,16 @@ describe('what two wrote at once', () => {
   it('what one person wrote is not sent under the name of the next', async () => {
     await away();
     await write('written by Osk');
-    await b.see('1 waiting to be sent', '.top');
+    await b.see('1 waiting to be sent', '.app-top');
     // Somebody else takes the tablet while it waits: the box is kept, the session is another.
     await b.driver.executeScript(`
       return new Promise((done) => { const open = indexedDB.open('bay-outbox'); open.onsuccess = () => { const t = open.result.transaction('waiting', 'readwrite').objectStore('waiting'); t.getAll().onsuccess = (e) => { for (const w of e.target.result) t.put({ ...w, personId: '00000000-0000-4000-8000-00000000dead', by: 'Somebody Else' }, w.order); }; t.transaction.oncomplete = done; }; });`);
     await back();
     await b.go(`/jobs/${jobId()}/pull`);
-    await b.see('1 waiting to be sent', '.top');
+    await b.see('1 waiting to be sent', '.app-top');
     // What the one who is here writes goes out, past what waits for the other.
     await write('written by the next');
-    await b.see('written by the next', '.book');
+    await b.see('written by the next', '.logbook-book');
     await b.driver.wait(
       async () => (await book(jobId())).some((l) => l.text === 'written by the next'),
       20_000,

@@ -49,46 +49,46 @@ const selection = () =>
 describe('the log bar', () => {
   it('names what it took, and Tab goes from piece to piece', async () => {
     await b.go(`/jobs/${job('Brockhurst')}/prep`);
-    await b.see('3.0 turbo-diesel six', '.bench');
+    await b.see('3.0 turbo-diesel six', '.app-bench');
     await b.type(bar, 'torque main caps 5 30 Nm + 90 deg');
-    await b.see('torque: main caps, bolt 5, 30 N·m', '.log-bar');
+    await b.see('torque: main caps, bolt 5, 30 N·m', '.logbook-log-bar');
     await b.keys(Key.TAB);
     expect(await selection()).toBe('main caps');
     await b.keys(Key.TAB);
     expect(await selection()).toBe('5');
     await b.keys('6');
-    await b.see('bolt 6, 30 N·m', '.log-bar');
+    await b.see('bolt 6, 30 N·m', '.logbook-log-bar');
     await b.keys(Key.ENTER);
-    await b.see('torque: main caps, bolt 6', '.book');
+    await b.see('torque: main caps, bolt 6', '.logbook-book');
   });
 
   it('points at the word that broke a line', async () => {
     await b.type(bar, 'moved the radio to shelf 1');
-    await b.see('No part has the words "the radio"', '.log-bar');
+    await b.see('No part has the words "the radio"', '.logbook-log-bar');
     await b.keys(Key.TAB);
     expect(await selection()).toBe('the radio');
   });
 
   it('suggests what a line belongs to, and that thing shows it in its history', async () => {
     await b.go(`/jobs/${job('Larkfield')}/pull`);
-    await b.see('Out with 2.2 four', '.bench');
+    await b.see('Out with 2.2 four', '.app-bench');
     await b.type(bar, 'penetrating oil gone, studs still seized');
-    await b.see('belongs to: Penetrating oil on exhaust studs', '.log-bar');
+    await b.see('belongs to: Penetrating oil on exhaust studs', '.logbook-log-bar');
     await b.press('Log it');
-    await b.see('studs still seized', '.book');
+    await b.see('studs still seized', '.logbook-book');
     await b.press('History: Penetrating oil on exhaust studs');
-    await b.see('studs still seized', '.history-lines');
+    await b.see('studs still seized', '.logbook-history-lines');
   });
 
   it('turns one line into a bag, a decision, a question', async () => {
     await write('bagged 4 mount bolts M12 x 45, bag 088, shelf E2');
-    await b.see('bagged 4 mount bolts M12 x 45, bag 088, shelf E2', '.book');
+    await b.see('bagged 4 mount bolts M12 x 45, bag 088, shelf E2', '.logbook-book');
     await write('decided: pipe cut over pipe saved, because both studs are gone');
-    await b.see('decided: pipe cut over pipe saved', '.book');
+    await b.see('decided: pipe cut over pipe saved', '.logbook-book');
     await write('@OT where is the stud puller?');
-    await b.see('asked of Osk Tiller: where is the stud puller?', '.book');
+    await b.see('asked of Osk Tiller: where is the stud puller?', '.logbook-book');
     await b.go(`/jobs/${job('Larkfield')}/takeover`);
-    const sheet = await b.see('Where things are', '.takeover');
+    const sheet = await b.see('Where things are', '.handover-takeover');
     expect(sheet).toContain('bag 088');
     expect(sheet).toContain('where is the stud puller?');
   });
@@ -97,48 +97,48 @@ describe('the log bar', () => {
 describe('undo', () => {
   it('takes the last thing back by its button and by Ctrl Z', async () => {
     await b.go(`/jobs/${job('Larkfield')}/pull`);
-    await b.see('Out with 2.2 four', '.bench');
+    await b.see('Out with 2.2 four', '.app-bench');
     await write('written by mistake');
     await b.see('Line written', '.undo-strip');
     await b.press('Undo', '.undo-strip');
-    await b.see('undone: written by mistake', '.book');
+    await b.see('undone: written by mistake', '.logbook-book');
     await b.press('Start', '.step.free');
     await b.see('Step started', '.undo-strip');
-    await b.see('On it', '.bench');
+    await b.see('On it', '.app-bench');
     await b.driver.executeScript('document.activeElement.blur()');
     await b.driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();
-    await b.see(/undone: started: /, '.book');
-    await b.unseen('On it,', '.bench');
+    await b.see(/undone: started: /, '.logbook-book');
+    await b.unseen('On it,', '.app-bench');
   });
 });
 
 describe('the book', () => {
   it('is searched by words, with the hit marked, on this job and on all', async () => {
     await b.go(`/jobs/${job('Wendling')}/fit`);
-    await b.press('Search', '.book');
+    await b.press('Search', '.logbook-book');
     await b.type('Search this book', 'radiator hose');
-    await b.see('tried: radiator hose of the estate', '.book-lines');
-    await b.find('.book-lines mark');
+    await b.see('tried: radiator hose of the estate', '.logbook-book-lines');
+    await b.find('.logbook-book-lines mark');
     await b.go('/logbook?q=ridge');
     expect(await b.see('Journal 4', '.panel')).toContain('1971 Brockhurst flat-bed');
   });
 
   it('is narrowed by kind', async () => {
     await b.go(`/jobs/${job('Wendling')}/fit`);
-    await b.press('Search', '.book');
+    await b.press('Search', '.logbook-book');
     await b.choose('Kind', 'Bags of bolts');
-    await b.see('bag 032', '.book-lines');
-    await b.unseen('judged', '.book-lines');
-    await b.press('The whole book', '.book');
-    await b.see('held: waits for bell adapter plate', '.book-lines');
+    await b.see('bag 032', '.logbook-book-lines');
+    await b.unseen('judged', '.logbook-book-lines');
+    await b.press('The whole book', '.logbook-book');
+    await b.see('held: waits for bell adapter plate', '.logbook-book-lines');
   });
 
   it('goes back page by page to its first line', async () => {
     await b.go(`/jobs/${job('Wendling')}/fit`);
-    await b.see('held: waits for bell adapter plate', '.book-lines');
+    await b.see('held: waits for bell adapter plate', '.logbook-book-lines');
     const first = async () => {
-      await b.driver.executeScript('document.querySelector(".book-lines").scrollTop = 0');
-      return (await (await b.find('.book-lines')).getText()).includes(
+      await b.driver.executeScript('document.querySelector(".logbook-book-lines").scrollTop = 0');
+      return (await (await b.find('.logbook-book-lines')).getText()).includes(
         'booked in: 1982 Wendling camper',
       );
     };
@@ -148,62 +148,64 @@ describe('the book', () => {
   it('keeps both wordings of a line that was corrected, and strikes what was wrong', async () => {
     await b.go(`/jobs/${job('Larkfield')}/pull`);
     await write('gap is 14 mm');
-    await b.see('gap is 14 mm', '.book');
+    await b.see('gap is 14 mm', '.logbook-book');
     const open = () =>
-      b.driver.executeScript('[...document.querySelectorAll(".book .entry")].at(-1).click()');
+      b.driver.executeScript(
+        '[...document.querySelectorAll(".logbook-book .logbook-entry")].at(-1).click()',
+      );
     await open();
-    await b.press('Correct', '.book');
+    await b.press('Correct', '.logbook-book');
     await b.type('How it should read', 'gap is 41 mm', '[role=dialog]');
     await b.press('Correct it', '[role=dialog]');
-    await b.see('gap is 41 mm', '.book');
-    await b.see('Written: gap is 14 mm', '.book');
-    await b.press('Strike', '.book');
+    await b.see('gap is 41 mm', '.logbook-book');
+    await b.see('Written: gap is 14 mm', '.logbook-book');
+    await b.press('Strike', '.logbook-book');
     await b.type('Why', 'wrong car', '[role=dialog]');
     await b.press('Strike it', '[role=dialog]');
-    await b.see('Struck: wrong car', '.book');
-    expect(await b.count('.book-line.out s')).toBeGreaterThan(0);
+    await b.see('Struck: wrong car', '.logbook-book');
+    expect(await b.count('.logbook-book-line.out s')).toBeGreaterThan(0);
   });
 });
 
 describe('photos', () => {
   it('several at once, what is no picture is said, and a pin is set with the keyboard', async () => {
     await b.go(`/jobs/${job('Larkfield')}/photos`);
-    await b.see('No photo yet', '.bench');
+    await b.see('No photo yet', '.app-bench');
     await b.chooseFiles('Photo', ...files);
-    await b.see('3 of 3 photos', '.uploads');
-    const said = await b.see('no picture that can be read', '.uploads');
+    await b.see('3 of 3 photos', '.logbook-uploads');
+    const said = await b.see('no picture that can be read', '.logbook-uploads');
     expect(said).toMatch(/one\.jpg: in the book/);
-    await b.press('Close', '.uploads');
-    await b.driver.wait(async () => (await b.count('.photo-grid li')) === 2, 8000);
-    await b.press('Photo: no words yet', '.photo-grid');
+    await b.press('Close', '.logbook-uploads');
+    await b.driver.wait(async () => (await b.count('.logbook-photo-grid li')) === 2, 8000);
+    await b.press('Photo: no words yet', '.logbook-photo-grid');
     await b.type('What the photo shows', 'front pipe');
-    await b.press('Keep', '.photo-side');
-    await b.see('front pipe', '.photo-grid');
+    await b.press('Keep', '.logbook-photo-side');
+    await b.see('front pipe', '.logbook-photo-grid');
     await b.press('Set a pin');
-    await b.driver.executeScript('document.querySelector(".pinned").focus()');
+    await b.driver.executeScript('document.querySelector(".logbook-pinned").focus()');
     await b.keys(Key.ARROW_LEFT, Key.ARROW_UP, Key.ENTER);
     await b.type('In words', 'stud 3, seized');
     await b.press('Set it');
-    await b.see('stud 3, seized', '.pin-list');
-    await b.find('.pinned .pin-number[aria-label^="Pin 1"]');
-    await b.see('pin 1, bag: stud 3, seized', '.book');
+    await b.see('stud 3, seized', '.logbook-pin-list');
+    await b.find('.logbook-pinned .logbook-pin-number[aria-label^="Pin 1"]');
+    await b.see('pin 1, bag: stud 3, seized', '.logbook-book');
   });
 });
 
 describe('taking over, clocks, waiting', () => {
   it('the sheet says what is in the middle, what is provisional, and what was done since', async () => {
     await b.go(`/jobs/${job('Brockhurst')}/takeover`);
-    const sheet = await b.see('Since you were last on it', '.takeover');
+    const sheet = await b.see('Since you were last on it', '.handover-takeover');
     expect(sheet).toMatch(/Bores, cylinder 4: 2 of 6 read/);
     expect(sheet).toContain('Battery disconnected');
-    await b.press('Add one', '.takeover');
+    await b.press('Add one', '.handover-takeover');
     await b.type('What', 'sump, 4 bolts', '[role=dialog]');
     await b.press('Write it down', '[role=dialog]');
-    await b.see('sump, 4 bolts', '.provisional');
+    await b.see('sump, 4 bolts', '.handover-provisional');
     await b.press('I take over');
-    await b.see('Nothing was written since.', '.takeover');
+    await b.see('Nothing was written since.', '.handover-takeover');
     await b.go(`/jobs/${job('Brockhurst')}/start?tab=gates&gate=First%20crank`);
-    await b.see('Provisional: sump, 4 bolts', '.bench');
+    await b.see('Provisional: sump, 4 bolts', '.app-bench');
   });
 
   it('a question is answered where it waits', async () => {
@@ -211,7 +213,7 @@ describe('taking over, clocks, waiting', () => {
     await b.type('Answer: may the hatch edge be cut back by 12 mm?', 'yes, deburr and paint it');
     await b.press('Answer', '#main li:last-child');
     await b.unseen('may the hatch edge', '#main');
-    await b.see('1 waits for you', '.top');
+    await b.see('1 waits for you', '.app-top');
     await b.press('Approve');
     await b.see('Nobody waits for you', '#main');
   });
@@ -221,12 +223,12 @@ describe('taking over, clocks, waiting', () => {
     await b.switchTo('Osk Tiller', '2001');
     // A technician's phone opens at their own bench.
     await b.go('/');
-    await b.see('dowels checked for length', '.bench-step.big');
-    await b.press('Done', '.bench-step.big');
+    await b.see('dowels checked for length', '.crew-bench-step.big');
+    await b.press('Done', '.crew-bench-step.big');
     await b.see('You are on nothing', '#main');
     await b.press('Start: ', '#main');
-    await b.find('.bench-step.big .bench-clock');
-    await b.press('Pause', '.bench-step.big');
+    await b.find('.crew-bench-step.big .crew-bench-clock');
+    await b.press('Pause', '.crew-bench-step.big');
     await b.see('You are on nothing', '#main');
     await b.press('Write it down');
     await b.type('Line', 'found: thread pulled', '[role=dialog]');
@@ -239,13 +241,13 @@ describe('taking over, clocks, waiting', () => {
   it('the hours stand beside the estimate, and a clock is corrected with a reason', async () => {
     await b.size(1280, 800);
     await b.go(`/jobs/${job('Wendling')}/hours`);
-    await b.see('dowels checked for length', '.bench');
+    await b.see('dowels checked for length', '.app-bench');
     await b.press('By person');
     await b.see('Osk Tiller', '.data');
     await b.press('Correct the clock: ');
     await b.type('Why', 'tapped late', '[role=dialog]');
     await b.press('Correct it', '[role=dialog]');
-    await b.see('Osk Tiller: tapped late', '.bench');
+    await b.see('Osk Tiller: tapped late', '.app-bench');
   });
 });
 
@@ -273,9 +275,9 @@ describe('a person with another name', () => {
 describe('the whole book as a table', () => {
   it('is one click away from searching it', async () => {
     await b.go(`/jobs/${job('Larkfield')}/pull`);
-    await b.press('Search', '.book');
+    await b.press('Search', '.logbook-book');
     const table = await b.driver.executeAsyncScript<string>(
-      'const done = arguments[0]; fetch(document.querySelector(".book-table").href).then((r) => r.text()).then(done, (e) => done(String(e)))',
+      'const done = arguments[0]; fetch(document.querySelector(".logbook-book-table").href).then((r) => r.text()).then(done, (e) => done(String(e)))',
     );
     expect(table.split('\r\n')[0]).toBe('when,kind,station,who,line,marks');
     expect(table).toContain('Rafe Songhurst,drained: 6.2 L coolant');
@@ -285,11 +287,11 @@ describe('the whole book as a table', () => {
 describe('the customer', () => {
   it('opens a link, sees how it goes, and answers', async () => {
     await b.go(`/jobs/${job('Wendling')}/takeover`);
-    await b.press('Ask', '.takeover');
+    await b.press('Ask', '.handover-takeover');
     await b.choose('What is asked', 'An approval');
     await b.choose('Of whom', 'The customer, by their link');
     await b.type('In words', 'Shall we renew the clutch while it is out', '[role=dialog]');
-    await b.type('Amount', '380', '[role=dialog]');
+    await b.type('Amount, EUR', '380', '[role=dialog]');
     await b.press('Ask', '[role=dialog]');
     await b.go(`/jobs/${job('Wendling')}/hand-over`);
     await b.press('Make a link');
@@ -307,7 +309,7 @@ describe('the customer', () => {
     } finally {
       await customer.close();
     }
-    await b.see('the customer says yes: Shall we renew the clutch', '.book');
+    await b.see('the customer says yes: Shall we renew the clutch', '.logbook-book');
     expect(await b.complaints()).toEqual([]);
   });
 });

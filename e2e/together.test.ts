@@ -41,9 +41,9 @@ describe('two people on one job', () => {
       'hatch over intake looked at twice',
     );
     await two.press('Log it');
-    await one.see('hatch over intake looked at twice', '.book');
+    await one.see('hatch over intake looked at twice', '.logbook-book');
     expect(await one.driver.executeScript('return window.loadedOnce')).toBe(true);
-    expect(await one.see('hatch over intake', '.book')).toMatch(/OT hatch over intake/);
+    expect(await one.see('hatch over intake', '.logbook-book')).toMatch(/OT hatch over intake/);
   });
 
   it('a verdict follows a fact that somebody else measures', async () => {
@@ -71,7 +71,7 @@ describe('two people on one job', () => {
     expect(both).toContain('84.011');
     expect(both).toContain('84.022');
     await two.press('Mine counts');
-    await one.see('middle, along 84.022', '.book');
+    await one.see('middle, along 84.022', '.logbook-book');
   });
 
   it('the Floor moves while one looks at it', async () => {
@@ -79,17 +79,17 @@ describe('two people on one job', () => {
     await one.see('Larkfield saloon');
     await two.go(`/jobs/${job('Larkfield')}/pull`);
     await two.press('Start', '.step.free');
-    await one.see(/OT is on it|74 steps|Bay|0405/, '.crew-ribbon');
+    await one.see(/OT is on it|74 steps|Bay|0405/, '.floor-crew-ribbon');
     await two.type('Log bar: write a line, plain or in shorthand', 'released: hoist chain');
     await two.press('Log it');
-    await one.see('Held by nothing', '.yard');
+    await one.see('Held by nothing', '.floor-yard');
   });
 
   it('another person takes the tablet, and the book has the right name', async () => {
     await two.switchTo('Della Pruitt', '2003');
     await two.type('Log bar: write a line, plain or in shorthand', 'taken over from Osk');
     await two.press('Log it');
-    await two.see('DP taken over from Osk', '.book');
+    await two.see('DP taken over from Osk', '.logbook-book');
   });
 
   it('a server that stops mid-way is said, and what was typed waits on the device', async () => {
@@ -99,8 +99,8 @@ describe('two people on one job', () => {
     secondRuns = false;
     await two.type('Log bar: write a line, plain or in shorthand', 'typed without a server');
     await two.press('Log it');
-    await two.see('1 waiting to be sent', '.top');
-    await two.see('What you write is kept on this device', '.offline');
-    expect(await two.see('typed without a server', '.book')).toMatch(/waits to be sent/);
+    await two.see('1 waiting to be sent', '.app-top');
+    await two.see('What you write is kept on this device', '.app-offline');
+    expect(await two.see('typed without a server', '.logbook-book')).toMatch(/waits to be sent/);
   });
 });

@@ -69,7 +69,7 @@ export function lookOver(half: 0 | 1): void {
       await b.see(words, '#main');
       expect(await b.tooWide()).toBe(false);
       // The book stands beside every station; it is looked at once, on the first of them.
-      const but = name === 'scope' ? undefined : '.book';
+      const but = name === 'scope' ? undefined : '.logbook-book';
       expect(await b.axe(undefined, but)).toEqual([]);
       // Night changes colours and nothing else: what depends on colour is looked at again.
       await b.driver.executeScript(

@@ -30,7 +30,7 @@ describe('wrong input gets a sentence and loses nothing', () => {
   });
 
   it('2: a wrong PIN', async () => {
-    await (await b.find('.who')).click();
+    await (await b.find('.app-who')).click();
     await b.press('Jun Varga', '[role=dialog]');
     await b.type('PIN of Jun Varga', '9999');
     await b.press('Here I am');
@@ -67,9 +67,9 @@ describe('wrong input gets a sentence and loses nothing', () => {
     await b.go(`/jobs/${job('Sorrel')}/start?tab=find`);
     await b.choose('Or any other', 'Volts at the pump plug while it should run');
     await b.type('Reading, V', 'plenty');
-    await b.see('does not start with a number', '.next-test');
+    await b.see('does not start with a number', '.diagnosis-next-test');
     await b.type('Reading, V', '11.4');
-    await b.see('Type the battery volts of the same moment.', '.next-test');
+    await b.see('Type the battery volts of the same moment.', '.diagnosis-next-test');
     expect(await b.enabled('Record')).toBe(false);
   });
 
@@ -95,10 +95,10 @@ describe('wrong input gets a sentence and loses nothing', () => {
     await b.type('Reason, it stays in the job book', 'the lift is needed elsewhere');
     await b.see('Two people sign this', '[role=dialog]');
     await b.press('Override, signed', '[role=dialog]');
-    await b.see('Waits for the second signature', '.bench');
+    await b.see('Waits for the second signature', '.app-bench');
     // The other person signs at this tablet: a tap on their name, and their own PIN.
     await b.press('Second signature at this tablet: Belts, fan, tools, sleeves');
-    await b.find('[role=dialog] .person-tiles');
+    await b.find('[role=dialog] .crew-person-tiles');
     expect(await (await b.find('[role=dialog]')).getText()).not.toContain(demoShop.manager.name);
     await b.press('Osk Tiller', '[role=dialog]');
     await b.type('PIN of Osk Tiller', '9999', '[role=dialog]');
@@ -106,18 +106,18 @@ describe('wrong input gets a sentence and loses nothing', () => {
     await b.see('That PIN is not right.', '[role=dialog]');
     await b.type('PIN of Osk Tiller', '2001', '[role=dialog]');
     await b.press('Signed, Osk Tiller', '[role=dialog]');
-    await b.see('second signature Osk Tiller', '.bench');
+    await b.see('second signature Osk Tiller', '.app-bench');
   });
 
   it('9: shorthand that breaks off is kept as a note with a hint', async () => {
     await b.go(`/jobs/${job('Wendling')}/scope`);
     await b.type('Log bar: write a line, plain or in shorthand', 'bore 3 very wide');
-    await b.see(/note\. very wide: .*does not start with a number/, '.log-bar');
+    await b.see(/note\. very wide: .*does not start with a number/, '.logbook-log-bar');
   });
 
   it('10: an order that stops at a blank', async () => {
     await b.go(`/jobs/${job('Wendling')}/kit`);
-    await b.press('Gearbox mount, angle shims and wedges', '.bench');
+    await b.press('Gearbox mount, angle shims and wedges', '.app-bench');
     await b.choose('State', 'Ordered');
     await b.see('Not to be ordered yet: Mount place is not known', '.card-open');
     expect(await b.enabled('Save')).toBe(false);
@@ -140,11 +140,11 @@ describe('wrong input gets a sentence and loses nothing', () => {
 
   it('a handed-over step cannot be done before what it needs', async () => {
     await b.go(`/jobs/${job('Larkfield')}/pull`);
-    await b.see('Out with', '.bench');
+    await b.see('Out with', '.app-bench');
     await b.driver.executeScript(
       `[...document.querySelectorAll('.counts button')].find((e) => / open:/.test(e.getAttribute('aria-label'))).click()`,
     );
-    const held = await b.see('ended by Low-voltage battery', '.bench');
+    const held = await b.see('ended by Low-voltage battery', '.app-bench');
     expect(held).toContain('needs "body has power"');
     expect(await b.complaints()).toEqual([]);
   });

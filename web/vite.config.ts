@@ -1,8 +1,11 @@
+import { basename, dirname } from 'node:path';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 
 export default defineConfig({
   plugins: [react()],
+  // The name of a class says where it is from: `.floor-strip` is `.strip` of floor/floor.module.css.
+  css: { modules: { generateScopedName: (name, file) => `${basename(dirname(file))}-${name}` } },
   build: {
     target: 'es2022',
     chunkSizeWarningLimit: 900,

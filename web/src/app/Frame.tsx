@@ -7,6 +7,7 @@ import { Failed, Loading } from '../ui/index.ts';
 import { useWaiting } from '../crew/useWaiting.ts';
 import { Mark } from './Mark.tsx';
 import { OutboxButton, useDraining } from './Outbox.tsx';
+import styles from './app.module.css';
 
 const Finder = lazy(() => import('./Finder.tsx'));
 const Notes = lazy(() => import('./Notes.tsx'));
@@ -79,12 +80,12 @@ export function Frame() {
       <a className="skip" href="#main">
         To the content
       </a>
-      <header className="top">
-        <NavLink to="/" className="brand" aria-label="Veteran Bay, to the Floor">
+      <header className={styles['top']}>
+        <NavLink to="/" className={styles['brand']} aria-label="Veteran Bay, to the Floor">
           <Mark />
           <span>Veteran Bay</span>
         </NavLink>
-        <button type="button" className="find-button" onClick={() => setFinding(true)}>
+        <button type="button" className={styles['find-button']} onClick={() => setFinding(true)}>
           Find or do <kbd>Ctrl K</kbd>
         </button>
         <nav aria-label="Places">
@@ -97,23 +98,23 @@ export function Frame() {
             ))}
         </nav>
         {waiting > 0 && (
-          <NavLink to="/waiting" className="waits-for-you">
+          <NavLink to="/waiting" className={styles['waits-for-you']}>
             {waiting} {waiting === 1 ? 'waits' : 'wait'} for you
           </NavLink>
         )}
         <OutboxButton open={() => setSending(true)} />
         <button
           type="button"
-          className="who"
+          className={styles['who']}
           onClick={() => setWho(true)}
           aria-label={`${person.name} is at this device. Change`}
         >
           <span className="disc">{person.initials}</span>
-          <span className="who-name">{person.name}</span>
+          <span className={styles['who-name']}>{person.name}</span>
         </button>
       </header>
       {!up && (
-        <div className="offline" role="status">
+        <div className={styles['offline']} role="status">
           No line to the server. What you write is kept on this device and sent when it is back; what others do shows
           then.
         </div>

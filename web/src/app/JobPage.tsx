@@ -11,6 +11,7 @@ import { dayWords, Failed, fromToday, Loading, StationMark, stationState, Troubl
 import { benchOf, besideViews, viewOf } from './benches.ts';
 import { ConflictDialog, JobCtx, progressOf, useChangeJob, useJob, usePlanOf, useSheet } from '../sheet/index.ts';
 import type { Conflict } from '../sheet/index.ts';
+import styles from './app.module.css';
 
 function JobHead({ unfold }: { unfold: () => void }) {
   const { sheet, mayWrite } = useJob();
@@ -19,7 +20,7 @@ function JobHead({ unfold }: { unfold: () => void }) {
   const changing = useChangeJob();
   const bays = me.data?.shop?.bays ?? [];
   return (
-    <div className="job-head">
+    <div className={styles['job-head']}>
       <span className="mono quiet">{job.number}</span>
       <h1 style={{ fontSize: 23 }}>{job.carName}</h1>
       <span className="gets">gets {job.engineName ?? 'an engine to be chosen'}</span>
@@ -36,10 +37,10 @@ function JobHead({ unfold }: { unfold: () => void }) {
           disabled={!mayWrite || changing.isPending}
           onChange={(bay) => changing.mutate({ bay: bay || null })}
         />
-        <Link className="plain-button take-over" to={`/jobs/${job.id}/takeover`}>
+        <Link className={`plain-button ${styles['take-over']}`} to={`/jobs/${job.id}/takeover`}>
           Take over
         </Link>
-        <button type="button" className="plain-button fold" onClick={unfold}>
+        <button type="button" className={`plain-button ${styles['fold']}`} onClick={unfold}>
           Logbook
         </button>
       </div>
@@ -57,7 +58,7 @@ function Line({ view }: { view: string }) {
     nav.current?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' });
   }, [view]);
   return (
-    <nav ref={nav} className="line" aria-label="Stations">
+    <nav ref={nav} className={styles['line']} aria-label="Stations">
       {stations.map((s) => {
         const { said, waits } = progress[s.id];
         return (
@@ -76,7 +77,7 @@ function Line({ view }: { view: string }) {
         );
       })}
       <hr />
-      <div className="side-views">
+      <div className={styles['side-views']}>
         {besideViews.map(({ id, name, icon: Icon }) => (
           <Link
             key={id}
@@ -158,11 +159,11 @@ export function JobPage() {
   const apart = viewOf(view)?.place === 'apart';
   return (
     <JobCtx value={{ sheet: sheet.data, plan, ...rights, conflict: setClash }}>
-      <div className="job">
+      <div className={styles['job']}>
         <JobHead unfold={() => setUnfolded(!unfolded)} />
-        <div className={`job-body${apart ? ' folded' : ''}`}>
+        <div className={`${styles['job-body']}${apart ? ' folded' : ''}`}>
           <Line view={view} />
-          <section className="bench" aria-label={viewOf(view)?.name ?? view} tabIndex={-1}>
+          <section className={styles['bench']} aria-label={viewOf(view)?.name ?? view} tabIndex={-1}>
             {Bench ? (
               <Suspense fallback={<Loading />}>
                 <Bench key={view} />

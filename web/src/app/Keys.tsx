@@ -1,5 +1,6 @@
 import { Kbd } from '@mantine/core';
 import { Dialog } from '../ui/index.ts';
+import styles from './app.module.css';
 
 const keys = [
   ['Ctrl K', 'Find anything or do anything'],
@@ -22,7 +23,7 @@ const keys = [
 export default function Keys({ close }: { close: () => void }) {
   return (
     <Dialog close={close} title="Keys">
-      <div className="keys">
+      <div className={styles['keys']}>
         {keys.map(([key, what]) => (
           <div key={key} style={{ display: 'contents' }}>
             <span>

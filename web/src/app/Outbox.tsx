@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useSyncExternalStore } from 'react';
 import { drain, keys, outbox } from '../api/index.ts';
 import type { Waiting } from '../api/index.ts';
+import styles from './app.module.css';
 
 export const useOutbox = (): readonly Waiting[] => useSyncExternalStore(outbox.watch, outbox.now);
 
@@ -32,7 +33,7 @@ export function OutboxButton({ open }: { open: () => void }) {
   if (all.length === 0) return null;
   const waiting = all.length - stuck;
   return (
-    <button type="button" className="outbox-button" onClick={open}>
+    <button type="button" className={styles['outbox-button']} onClick={open}>
       {waiting > 0 && `${waiting} waiting to be sent`}
       {waiting > 0 && stuck > 0 && ', '}
       {stuck > 0 && `${stuck} to decide`}

@@ -18,9 +18,15 @@ const kindWords: Record<WorkKind, string> = {
 /** Clocks on work that is no step of the plan: a fault, a part made, waiting, rework. */
 export function ClockForm({ jobId, station, close }: { jobId: string; station: StationId; close: () => void }) {
   const { start } = useClock();
+  const initial: { title: string; work: WorkKind; station: StationId; redoes: string } = {
+    title: '',
+    work: 'work',
+    station,
+    redoes: '',
+  };
   const form = useForm({
     draft: `${jobId}:clock`,
-    initial: { title: '', work: 'work', station, redoes: '' },
+    initial,
     command: startClock,
     sent: ({ redoes, ...v }) => ({ ...v, redoes: v.work === 'rework' ? redoes : undefined }),
   });

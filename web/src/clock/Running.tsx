@@ -3,6 +3,7 @@ import type { ClockRow } from '@bay/contract/clock';
 import { useMe } from '../api/index.ts';
 import { sinceWords, Trouble } from '../ui/index.ts';
 import { useClock } from './useClock.ts';
+import styles from './clock.module.css';
 
 /** Draws again each half minute, so that a running clock is seen to run. */
 export function useTick(seconds = 30): void {
@@ -20,9 +21,9 @@ export function Running({ clocks }: { clocks: readonly ClockRow[] }) {
   useTick();
   if (clocks.length === 0) return null;
   return (
-    <span className="running">
+    <span className={styles['running']}>
       {clocks.map((c) => (
-        <span key={c.id} className="running-one" title={`${c.person}: ${c.title}`}>
+        <span key={c.id} className={styles['running-one']} title={`${c.person}: ${c.title}`}>
           <span className="disc">{c.initials}</span> <span className="mono">{sinceWords(c.startedAt)}</span>
           {c.personId === me?.id && (
             <button

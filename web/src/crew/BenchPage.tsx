@@ -12,6 +12,7 @@ import { call, command, keys, nowIso, sentenceOf, useMe } from '../api/index.ts'
 import { useClock, useTick } from '../clock/index.ts';
 import { PhotoButton } from '../logbook/index.ts';
 import { Empty, Failed, FormDialog, Loading, sinceWords, today, Trouble, useForm } from '../ui/index.ts';
+import styles from './crew.module.css';
 
 /** Writes where a step stands from outside of its job's page. */
 function useStep() {
@@ -105,7 +106,7 @@ function QuickLine({
 
 function StepCard({ step, big = false, children }: { step: BenchStep; big?: boolean; children: React.ReactNode }) {
   return (
-    <div className={`panel bench-step${big ? ' big' : ''}`}>
+    <div className={`panel ${styles['bench-step']}${big ? ' big' : ''}`}>
       <p className="quiet">
         <Link to={`/jobs/${step.jobId}/${step.station}`}>
           {step.bay ? `Bay ${step.bay}` : 'Yard'}, {step.number} {step.carName}
@@ -113,7 +114,7 @@ function StepCard({ step, big = false, children }: { step: BenchStep; big?: bool
         , {stationName(step.station)}
         {step.mine && <span className="tag ochre"> for you</span>}
       </p>
-      <p className="bench-title">{step.title}</p>
+      <p className={styles['bench-title']}>{step.title}</p>
       {step.minutes && (
         <p className="quiet">
           {step.minutes[0]} to {step.minutes.at(-1)} min (estimate){step.thenWait ? `. ${step.thenWait}` : ''}
@@ -149,7 +150,7 @@ export function BenchPage() {
   const mayWrite = me?.role !== 'onlooker';
   const at = running?.jobId ?? step?.jobId ?? next[0]?.jobId ?? jobs[0]?.id;
   return (
-    <div className="page my-bench">
+    <div className={`page ${styles['my-bench']}`}>
       <div className="page-head">
         <h1>My bench</h1>
         <span className="quiet">{me?.name}</span>
@@ -157,12 +158,12 @@ export function BenchPage() {
       {step ? (
         <StepCard step={step} big>
           {running && (
-            <p className="bench-clock mono" aria-label="Time on this step">
+            <p className={`${styles['bench-clock']} mono`} aria-label="Time on this step">
               {sinceWords(running.startedAt)}
             </p>
           )}
           {mayWrite && (
-            <div className="big-actions">
+            <div className={styles['big-actions']}>
               <Button size="lg" loading={stepping.isPending} onClick={() => stepping.mutate({ step, status: 'done' })}>
                 Done
               </Button>
@@ -173,11 +174,11 @@ export function BenchPage() {
           )}
         </StepCard>
       ) : running ? (
-        <div className="panel bench-step big">
+        <div className={`panel ${styles['bench-step']} big`}>
           <p className="quiet">On the clock</p>
-          <p className="bench-title">{running.title}</p>
-          <p className="bench-clock mono">{sinceWords(running.startedAt)}</p>
-          <div className="big-actions">
+          <p className={styles['bench-title']}>{running.title}</p>
+          <p className={`${styles['bench-clock']} mono`}>{sinceWords(running.startedAt)}</p>
+          <div className={styles['big-actions']}>
             <Button size="lg" variant="default" loading={stop.isPending} onClick={() => stop.mutate(running.jobId)}>
               Clock off
             </Button>
@@ -189,7 +190,7 @@ export function BenchPage() {
       <Trouble of={stepping} />
       <Trouble of={stop} />
       {mayWrite && at && (
-        <div className="big-actions">
+        <div className={styles['big-actions']}>
           <PhotoButton jobId={at} {...(step ? { about: step.key } : {})} big />
           <Button size="lg" variant="default" onClick={() => setWriting(true)}>
             Write it down

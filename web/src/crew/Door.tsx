@@ -3,6 +3,7 @@ import { setUpShop, signIn } from '@bay/contract/crew';
 import { call, useEntering } from '../api/index.ts';
 import { CurrencySelect } from '../money/index.ts';
 import { Form, useForm } from '../ui/index.ts';
+import styles from './crew.module.css';
 
 function SignIn() {
   const entering = useEntering((body: { email: string; password: string }) => call(signIn, { body }));
@@ -51,5 +52,5 @@ function SetUp() {
 
 /** Before anybody of a shop is known on this device. */
 export function Door({ needsSetup }: { needsSetup: boolean }) {
-  return <main className="door">{needsSetup ? <SetUp /> : <SignIn />}</main>;
+  return <main className={styles['door']}>{needsSetup ? <SetUp /> : <SignIn />}</main>;
 }

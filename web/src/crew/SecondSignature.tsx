@@ -8,6 +8,7 @@ import { setPin } from '@bay/contract/crew';
 import type { Person } from '@bay/contract/crew';
 import { command, keys, useCrew, useMe } from '../api/index.ts';
 import { Dialog, Form, Trouble, useForm } from '../ui/index.ts';
+import styles from './crew.module.css';
 
 const setPinRule = setPin.body.pick({ pin: true });
 
@@ -57,7 +58,7 @@ function WithPin({ of, close }: { of: HalfSigned; close: () => void }) {
       {!person ? (
         <>
           <p className="quiet">Who signs with you? They tap their own name and type their own PIN.</p>
-          <div className="person-tiles">
+          <div className={styles['person-tiles']}>
             {others.map((p) => (
               <button key={p.id} type="button" aria-label={p.name} onClick={() => setPerson(p)}>
                 <span className="disc">{p.initials}</span> {p.name}

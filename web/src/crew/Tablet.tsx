@@ -4,6 +4,7 @@ import { signOut, switchPerson } from '@bay/contract/crew';
 import type { Person } from '@bay/contract/crew';
 import { call, sentenceOf, useCrew, useEntering } from '../api/index.ts';
 import { dropAllDrafts, Failed, Form, Loading, useForm } from '../ui/index.ts';
+import styles from './crew.module.css';
 
 /** Tap a name, type a PIN: two seconds. */
 export function PickPerson({ onDone }: { onDone?: () => void }) {
@@ -15,7 +16,7 @@ export function PickPerson({ onDone }: { onDone?: () => void }) {
   if (crew.isError && !crew.data) return <Failed sentence={sentenceOf(crew.error)} again={() => void crew.refetch()} />;
   if (!person) {
     return (
-      <div className="person-tiles">
+      <div className={styles['person-tiles']}>
         {crew.data.crew.map((p) => (
           <button key={p.id} type="button" aria-label={p.name} disabled={!p.hasPin} onClick={() => setPerson(p)}>
             <span className="disc">{p.initials}</span> {p.name}
@@ -26,7 +27,7 @@ export function PickPerson({ onDone }: { onDone?: () => void }) {
   }
   return (
     <Form
-      className="pin-form"
+      className={styles['pin-form']}
       of={form}
       submit="Here I am"
       send={async ({ pin }) => {

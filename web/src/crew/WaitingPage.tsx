@@ -180,7 +180,7 @@ export function WaitingPage() {
       )}
       <ul>
         {items.map((item) => (
-          <li key={item.sort + item.key} className="panel waiting-item">
+          <li key={item.sort + item.key} className="panel">
             <p>
               <span className="tag ochre">{sorts[item.sort]}</span>{' '}
               <Link

@@ -17,6 +17,7 @@ import { titleOf as planTitle } from '@bay/core/plan';
 import { newId } from '../api/index.ts';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { dayWords, Empty, Form, FormDialog, timeWords, Trouble } from '../ui/index.ts';
+import styles from './diagnosis.module.css';
 
 const systems = [...new Set(faults.map((f) => f.system))];
 const titleOf = (id: string): string =>
@@ -170,7 +171,7 @@ function SuspectRow({ s, close }: { s: Suspect; close: (id: string) => void }) {
           {percent(s.now)}
         </span>
       </button>
-      <div className="bar" aria-hidden="true">
+      <div className={styles['bar']} aria-hidden="true">
         <i style={{ width: `${s.now * 100}%` }} />
         <s style={{ left: `${s.before * 100}%` }} />
       </div>
@@ -278,7 +279,7 @@ function OpenedCase({ caseId, record }: { caseId: string; record: CaseRecord }) 
       <div className="grid-2">
         <div>
           {best && (
-            <div className="panel next-test">
+            <div className={`panel ${styles['next-test']}`}>
               <div className="bench-head" style={{ marginBottom: 2 }}>
                 <span className="quiet">{chosen === best.observation.id ? 'Chosen test' : 'Next best test'}</span>
                 <span className="right mono quiet">{best.observation.minutes} min</span>

@@ -1,5 +1,6 @@
 import { interfaceOf } from '@bay/core/fit';
 import type { ChainLink } from '@bay/core/fit';
+import styles from './fit.module.css';
 
 /** The chain a way out sets off: one column a step further, a filled end where somebody looked again. */
 export function KnockOnDrawing({ start, links }: { start: string; links: readonly ChainLink[] }) {
@@ -21,7 +22,7 @@ export function KnockOnDrawing({ start, links }: { start: string; links: readonl
   return (
     <figure style={{ margin: '12px 0 0' }} className="scroll-x">
       <svg
-        className="chain"
+        className={styles['chain']}
         width={width}
         height={height}
         viewBox={`0 0 ${width} ${height}`}

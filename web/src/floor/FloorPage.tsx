@@ -7,19 +7,20 @@ import type { Strip } from '@bay/contract/jobs';
 import { stationName } from '@bay/core/jobs';
 import { call, keys, sentenceOf } from '../api/index.ts';
 import { dayWords, Empty, Failed, fromToday, Loading, sinceWords, StationLine, withDayWords } from '../ui/index.ts';
+import styles from './floor.module.css';
 
 function BayStrip({ strip, bay }: { strip: Strip; bay: string }) {
   return (
     <li>
       <Link
         to={`/jobs/${strip.id}/${strip.station}`}
-        className="strip"
+        className={styles['strip']}
         aria-label={`Bay ${bay}, job ${strip.number}, ${strip.carName}`}
       >
-        <span className="bay-number" aria-hidden="true">
+        <span className={styles['bay-number']} aria-hidden="true">
           {bay}
         </span>
-        <span className="strip-car">
+        <span className={styles['strip-car']}>
           <b>{strip.carName}</b>
           <span className="gets">
             gets <b>{strip.engineName ?? 'an engine to be chosen'}</b>
@@ -28,7 +29,7 @@ function BayStrip({ strip, bay }: { strip: Strip; bay: string }) {
             {strip.number}, {strip.customer}
           </span>
         </span>
-        <span className="strip-work">
+        <span className={styles['strip-work']}>
           <p>
             <b>{stationName(strip.station)}</b>, {strip.doing}
             {strip.onIt.length > 0 && (
@@ -37,7 +38,7 @@ function BayStrip({ strip, bay }: { strip: Strip; bay: string }) {
           </p>
           <StationLine at={strip.station} signed={strip.signedStations} />
         </span>
-        <span className={`strip-state ${strip.state.kind}`}>
+        <span className={`${styles['strip-state']} ${strip.state.kind}`}>
           <b>{strip.state.title}</b>
           <span>{withDayWords(strip.state.sentence)}</span>
           {strip.promised && (
@@ -94,7 +95,7 @@ function HandedOver() {
       )}
       {open && finished.data && jobs.length === 0 && <p className="quiet">No job was handed over yet.</p>}
       {open && (
-        <ul className="yard">
+        <ul className={styles['yard']}>
           {jobs.map((j) => (
             <li key={j.id}>
               <Link to={`/jobs/${j.id}/hand-over`}>
@@ -150,7 +151,7 @@ export function FloorPage() {
   const full = bays.filter((b) => inBay(b)).length;
   return (
     <>
-      <ul className="crew-ribbon" aria-label="Crew">
+      <ul className={styles['crew-ribbon']} aria-label="Crew">
         {crew.map((p) => (
           <li key={p.id} title={p.name}>
             <span className={`disc ${p.on ? '' : 'free'}`}>{p.initials}</span>
@@ -185,8 +186,8 @@ export function FloorPage() {
             return strip ? (
               <BayStrip key={bay} bay={bay} strip={strip} />
             ) : (
-              <li key={bay} className="strip" style={{ gridTemplateColumns: '64px 1fr', minHeight: 64 }}>
-                <span className="bay-number" aria-hidden="true">
+              <li key={bay} className={styles['strip']} style={{ gridTemplateColumns: '64px 1fr', minHeight: 64 }}>
+                <span className={styles['bay-number']} aria-hidden="true">
                   {bay}
                 </span>
                 <span className="quiet" style={{ alignSelf: 'center', padding: '0 16px' }}>
@@ -206,7 +207,7 @@ export function FloorPage() {
           </Empty>
         ) : (
           <>
-            <ul className="yard">
+            <ul className={styles['yard']}>
               {yard.map((s) => (
                 <YardCar key={s.id} strip={s} />
               ))}

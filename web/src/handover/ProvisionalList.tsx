@@ -1,17 +1,20 @@
 import { Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { provisionalKindOf, provisionalKinds } from '@bay/core/commissioning';
+import type { ProvisionalKindId } from '@bay/core/commissioning';
 import { titleOf } from '@bay/core/plan';
 import { newId } from '../api/index.ts';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { dayWords, FormDialog, Trouble, words } from '../ui/index.ts';
+import styles from './handover.module.css';
 
 function ProvisionalForm({ close }: { close: () => void }) {
   const put = usePut();
   const [key] = useState(newId);
+  const initial: { kind: ProvisionalKindId; what: string; ends: string } = { kind: 'loose', what: '', ends: '' };
   const form = useRecordForm({
     kind: 'provisional',
-    initial: { kind: 'loose', what: '', ends: '' },
+    initial,
     sent: ({ ends, ...v }) => ({ ...v, ends: words(ends) }),
   });
   const def = provisionalKindOf(form.values.kind);
@@ -50,7 +53,7 @@ export function ProvisionalList() {
       {plan.provisional.length === 0 && (
         <p className="quiet">Nothing is loose, tacked, borrowed, capped or on trial.</p>
       )}
-      <ul className="provisional">
+      <ul className={styles['provisional']}>
         {plan.provisional.map((p) => (
           <li key={p.key}>
             <span className="tag ochre">{provisionalKindOf(p.kind).title}</span> <b>{p.title}</b>

@@ -9,10 +9,11 @@ import { useJob } from '../sheet/index.ts';
 import { dayWords, fromToday, sinceWords, timeWords, Trouble, withDayWords } from '../ui/index.ts';
 import { AskForm } from './AskForm.tsx';
 import { ProvisionalList } from './ProvisionalList.tsx';
+import styles from './handover.module.css';
 
 function Part({ title, children, empty }: { title: string; children: React.ReactNode; empty?: string | false }) {
   return (
-    <section className="panel sheet-part">
+    <section className={`panel ${styles['sheet-part']}`}>
       <h3>{title}</h3>
       {empty ? <p className="quiet">{empty}</p> : children}
     </section>
@@ -41,7 +42,7 @@ export default function TakeoverBench() {
   const s = takeoverOf(job, sheet, plan, sheet.running);
   const fresh = since.data?.entries.filter((e) => !e.marks.some((m) => m.kind !== 'corrected')) ?? [];
   return (
-    <div className="takeover">
+    <div className={styles['takeover']}>
       <div className="bench-head">
         <h2>
           Takeover sheet <span className="quiet only-print">{`${job.number} ${job.carName}`}</span>
@@ -70,7 +71,7 @@ export default function TakeoverBench() {
           {h.due ? `, due ${dayWords(h.due)}, ${fromToday(h.due)}` : ''}
         </p>
       ))}
-      <div className="sheet-grid">
+      <div className={styles['sheet-grid']}>
         <Part title="In the middle" empty={s.middle.length === 0 && 'Nothing is half done.'}>
           <ul>
             {s.middle.map((m) => (
@@ -99,7 +100,7 @@ export default function TakeoverBench() {
           <p className="quiet">The maker's manual, local code and licensed trades go first.</p>
         </Part>
         <Part title="Next free steps" empty={s.next.length === 0 && 'Nothing is free.'}>
-          <ol className="numbered">
+          <ol className={styles['numbered']}>
             {s.next.map((n) => (
               <li key={n.key}>
                 {n.title}

@@ -29,7 +29,7 @@ function KitForm({ line, record }: { line: KitLine; record: KitRecord | undefine
     kind: 'kit',
     about: line.def.id,
     initial: {
-      status: record?.status ?? ('wanted'),
+      status: record?.status ?? 'wanted',
       options: record?.options ?? line.filled.map((f) => f.text).join(', '),
       supplier: suppliers.find((s) => s.id === record?.supplierId)?.name ?? '',
       price: record?.price === undefined ? '' : typedMoney(record.price, currency),

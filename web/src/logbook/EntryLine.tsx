@@ -8,6 +8,7 @@ import { may } from '@bay/contract/rights';
 import { command, keys, useMe } from '../api/index.ts';
 import { exactWords, FormDialog, timeWords, useForm, withDayWords } from '../ui/index.ts';
 import { faceOf } from './faces.ts';
+import styles from './logbook.module.css';
 
 /** The words that count now: the last correction, or what was written. */
 export const wordingOf = (entry: LogEntry): string =>
@@ -85,14 +86,14 @@ export function EntryLine({
   const corrected = entry.marks.some((m) => m.kind === 'corrected');
   const photo = entry.kind === 'photo' && entry.data['record'] === 'photo' ? String(entry.data['key']) : undefined;
   return (
-    <div className={`book-line kind-${entry.kind}${out ? ' out' : ''}`}>
+    <div className={`${styles['book-line']} kind-${entry.kind}${out ? ' out' : ''}`}>
       <time dateTime={entry.at} title={exactWords(entry.at)}>
         {timeWords(entry.at)}
       </time>
       <div>
         {lead}
-        <button type="button" className="entry" aria-expanded={open} onClick={() => setOpen(!open)}>
-          <span className="face" title={face.word} aria-hidden="true">
+        <button type="button" className={styles['entry']} aria-expanded={open} onClick={() => setOpen(!open)}>
+          <span className={styles['face']} title={face.word} aria-hidden="true">
             <face.Icon size={15} />
           </span>
           <b title={entry.by}>{entry.initials}</b>{' '}
@@ -102,10 +103,10 @@ export function EntryLine({
           {corrected && <span className="quiet"> corrected</span>}
         </button>
         {photo && !out && (
-          <img className="book-thumb" src={photoPath(photo, 'thumb')} alt={entry.text} loading="lazy" />
+          <img className={styles['book-thumb']} src={photoPath(photo, 'thumb')} alt={entry.text} loading="lazy" />
         )}
         {open && (
-          <div className="entry-more">
+          <div className={styles['entry-more']}>
             <p className="quiet">
               {face.word}, {entry.by}, {exactWords(entry.at)}
             </p>

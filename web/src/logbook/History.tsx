@@ -4,6 +4,7 @@ import { readLog } from '@bay/contract/logbook';
 import { call, keys } from '../api/index.ts';
 import { dayWords, Trouble } from '../ui/index.ts';
 import { EntryLine } from './EntryLine.tsx';
+import styles from './logbook.module.css';
 
 /** What was ever written about one step, part, interface or circuit; read when somebody asks. */
 export function History({ jobId, about, title }: { jobId: string; about: string; title: string }) {
@@ -25,7 +26,7 @@ export function History({ jobId, about, title }: { jobId: string; about: string;
         History
       </button>
       {open && (
-        <div className="history-lines">
+        <div className={styles['history-lines']}>
           <Trouble of={lines} />
           {lines.data?.entries.length === 0 && <p className="quiet">Nothing is written about it yet.</p>}
           {lines.data?.entries.map((entry) => (

@@ -12,6 +12,7 @@ import { command, keys, newId, nowIso, sentenceOf, useCrew, useMe } from '../api
 import { useJob } from '../sheet/index.ts';
 import { today } from '../ui/index.ts';
 import { PhotoButton } from './PhotoButton.tsx';
+import styles from './logbook.module.css';
 
 /** Kinds of line that do not name by themselves what they belong to. */
 const belongsSomewhere = new Set<LineDraft['kind']>([
@@ -88,7 +89,8 @@ export function LogBar() {
       return client.invalidateQueries({ queryKey: keys.job(jobId) });
     },
   });
-  if (!mayWrite) return <div className="log-bar quiet">Onlookers read the book; they do not write in it.</div>;
+  if (!mayWrite)
+    return <div className={`${styles['log-bar']} quiet`}>Onlookers read the book; they do not write in it.</div>;
   const broken = draft?.kind === 'note' ? draft.at : undefined;
   const stops = draft ? (broken ? [broken] : draft.pieces) : [];
   /** Tab selects the next piece, so that typing corrects it; behind the last one Tab leaves the bar as everywhere. */
@@ -102,8 +104,8 @@ export function LogBar() {
   };
   const hint = draft?.kind === 'note' && draft.hint !== undefined;
   return (
-    <div className="log-bar">
-      <span className="key" aria-hidden="true">
+    <div className={styles['log-bar']}>
+      <span className={styles['key']} aria-hidden="true">
         /
       </span>
       <form
@@ -112,7 +114,7 @@ export function LogBar() {
           if (line.trim() !== '' && !writing.isPending) writing.mutate(line);
         }}
       >
-        <div className="log-field">
+        <div className={styles['log-field']}>
           <input
             ref={field}
             aria-label="Log bar: write a line, plain or in shorthand"
@@ -131,14 +133,14 @@ export function LogBar() {
             }}
             autoComplete="off"
           />
-          <span id="took" role="status" className={draft ? `took${hint ? ' hint' : ''}` : ''}>
+          <span id="took" role="status" className={draft ? `${styles['took']}${hint ? ' hint' : ''}` : ''}>
             {draft ? understoodWords(draft) : ''}
-            {broken && <span className="mono broken-words"> {line.slice(broken.from, broken.to)}</span>}
+            {broken && <span className={`mono ${styles['broken-words']}`}> {line.slice(broken.from, broken.to)}</span>}
           </span>
           {draft && belongsTo && (
             <button
               type="button"
-              className="about-chip"
+              className={styles['about-chip']}
               title="It belongs to this. Tap if it does not."
               onClick={() => setAbout('none')}
             >
@@ -146,7 +148,7 @@ export function LogBar() {
             </button>
           )}
           {writing.isError && (
-            <span role="alert" className="took hint">
+            <span role="alert" className={`${styles['took']} hint`}>
               {sentenceOf(writing.error)}
             </span>
           )}

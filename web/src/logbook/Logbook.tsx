@@ -13,6 +13,7 @@ import { dayWords } from '../ui/index.ts';
 import { EntryLine } from './EntryLine.tsx';
 import { isNarrowed, useBook, useFound } from './useBook.ts';
 import type { BookFilter } from './useBook.ts';
+import styles from './logbook.module.css';
 
 type Row = { day: string; key: string } | { entry: LogEntry; hit?: string };
 
@@ -43,7 +44,7 @@ function Filters({
   const crew = useCrew().data?.crew ?? [];
   const choose = (name: keyof BookFilter) => (value: string | null) => set({ ...filter, [name]: value ?? '' });
   return (
-    <div className="book-filters">
+    <div className={styles['book-filters']}>
       <TextInput
         aria-label="Search this book"
         placeholder="Search words"
@@ -163,8 +164,8 @@ export function Logbook({ shut }: { shut: boolean }) {
   };
   const narrowed = isNarrowed(clean) || searching;
   return (
-    <aside className={`book${shut ? ' shut' : ''}`} aria-label="Logbook">
-      <div className="book-head">
+    <aside className={`${styles['book']}${shut ? ' shut' : ''}`} aria-label="Logbook">
+      <div className={styles['book-head']}>
         <h2 style={{ fontSize: 18 }}>Logbook</h2>
         <button
           type="button"
@@ -181,12 +182,12 @@ export function Logbook({ shut }: { shut: boolean }) {
       </div>
       {looking && <Filters filter={filter} set={setFilter} search={search} setSearch={setSearch} />}
       {looking && (
-        <a className="book-table" href={readLogTable.path.replace(':jobId', jobId)} download>
+        <a className={styles['book-table']} href={readLogTable.path.replace(':jobId', jobId)} download>
           The whole book as a table (CSV)
         </a>
       )}
       {clean.about && (
-        <p className="book-about">
+        <p className={styles['book-about']}>
           On: {titleOf(clean.about).split(/[:,;]/)[0]}{' '}
           <button type="button" className="plain-button small bare" onClick={() => setFilter({})}>
             Everything
@@ -195,7 +196,7 @@ export function Logbook({ shut }: { shut: boolean }) {
       )}
       <div
         ref={box}
-        className="book-lines"
+        className={styles['book-lines']}
         // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- what scrolls must be reachable by keyboard
         tabIndex={0}
         role="log"
@@ -205,7 +206,7 @@ export function Logbook({ shut }: { shut: boolean }) {
         {!searching && book.more && (
           <button
             type="button"
-            className="plain-button small bare book-earlier"
+            className={`plain-button small bare ${styles['book-earlier']}`}
             disabled={book.loading}
             onClick={earlier}
           >
@@ -226,7 +227,7 @@ export function Logbook({ shut }: { shut: boolean }) {
                 style={{ position: 'absolute', top: 0, left: 0, right: 0, transform: `translateY(${item.start}px)` }}
               >
                 {'day' in row ? (
-                  <div className="book-day">{row.day}</div>
+                  <div className={styles['book-day']}>{row.day}</div>
                 ) : (
                   <EntryLine
                     jobId={jobId}
@@ -240,7 +241,7 @@ export function Logbook({ shut }: { shut: boolean }) {
           })}
         </div>
       </div>
-      <div className="book-foot">
+      <div className={styles['book-foot']}>
         <Foot />
       </div>
     </aside>

@@ -2,6 +2,7 @@ import { IconCamera } from '@tabler/icons-react';
 import { useRef } from 'react';
 import { useUploads } from './photos.ts';
 import { Uploads } from './Uploads.tsx';
+import styles from './logbook.module.css';
 
 /** From camera or file, several at once, with progress and cancel. */
 export function PhotoButton({
@@ -33,7 +34,7 @@ export function PhotoButton({
       />
       <button
         type="button"
-        className={`plain-button photo-button${big ? ' big' : ''}`}
+        className={`plain-button ${styles['photo-button']}${big ? ' big' : ''}`}
         aria-label={`Add a ${label.toLowerCase()}`}
         onClick={() => picker.current?.click()}
       >

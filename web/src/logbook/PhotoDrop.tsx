@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { mostPhotoBytes } from '@bay/contract/logbook';
 import { useUploads } from './photos.ts';
 import { Uploads } from './Uploads.tsx';
+import styles from './logbook.module.css';
 
 /** Where photos are dropped, chosen or taken, several at once. */
 export function PhotoDrop({ jobId, about }: { jobId: string; about?: string }) {
@@ -29,7 +30,7 @@ export function PhotoDrop({ jobId, about }: { jobId: string; about?: string }) {
         }
         inputProps={{ 'aria-label': 'Photo: choose or take' }}
         aria-label="Add a photo: drop it here, or press Enter to choose one"
-        className="photo-drop"
+        className={styles['photo-drop']}
       >
         <IconCamera size={24} aria-hidden="true" /> Drop photos here, or tap to choose or take them
       </Dropzone>

@@ -12,6 +12,7 @@ import { PhotoDrop } from './PhotoDrop.tsx';
 import { History } from './History.tsx';
 import { PinnedPhoto, pinSortWords } from './PinnedPhoto.tsx';
 import type { Spot } from './PinnedPhoto.tsx';
+import styles from './logbook.module.css';
 
 type Photo = RecordData<'photo'> & { pending?: boolean };
 
@@ -81,7 +82,7 @@ function OnePhoto({ photoId, photo }: { photoId: string; photo: Photo }) {
   const [at, setAt] = useState<string>();
   const number = Math.max(0, ...all.map((p) => p.number)) + 1;
   return (
-    <div className="photo-open">
+    <div className={styles['photo-open']}>
       <PinnedPhoto
         photoId={photoId}
         photo={photo}
@@ -92,7 +93,7 @@ function OnePhoto({ photoId, photo }: { photoId: string; photo: Photo }) {
         at={at}
         onPin={setAt}
       />
-      <div className="photo-side">
+      <div className={styles['photo-side']}>
         <CaptionForm photoId={photoId} photo={photo} />
         <p className="quiet">
           {photo.by}, {photo.at ? `${dayWords(photo.at)} ${timeWords(photo.at)}` : ''}
@@ -127,17 +128,17 @@ function OnePhoto({ photoId, photo }: { photoId: string; photo: Photo }) {
           <PinForm photoId={photoId} number={number} spot={spot} done={() => setSpot(undefined)} />
         )}
         <Trouble of={put} />
-        <ol className="pin-list">
+        <ol className={styles['pin-list']}>
           {pins.map(([key, p]) => (
             <li key={key} className={at === key ? 'at' : ''}>
               <button
                 type="button"
-                className="pin-row"
+                className={styles['pin-row']}
                 onClick={() => setAt(at === key ? undefined : key)}
                 aria-pressed={at === key}
               >
-                <span className="pin-number">{p.number}</span> <span className="tag">{pinSortWords[p.sort]}</span>{' '}
-                {p.text}
+                <span className={styles['pin-number']}>{p.number}</span>{' '}
+                <span className="tag">{pinSortWords[p.sort]}</span> {p.text}
               </button>
               {mayWrite && (
                 <button
@@ -182,7 +183,7 @@ export default function PhotosBench() {
         </Empty>
       )}
       {one && !isPending(one) && <OnePhoto key={open} photoId={open} photo={one} />}
-      <ul className="photo-grid">
+      <ul className={styles['photo-grid']}>
         {photos.map(([id, p]) => (
           <li key={id}>
             <button
@@ -196,7 +197,7 @@ export default function PhotosBench() {
               ) : (
                 <img src={photoPath(id, 'thumb')} alt="" loading="lazy" />
               )}
-              <span className="photo-caption">{p.caption || <span className="quiet">no words yet</span>}</span>
+              <span>{p.caption || <span className="quiet">no words yet</span>}</span>
               {pins.some((x) => x.photoId === id) && (
                 <span className="tag teal">{pins.filter((x) => x.photoId === id).length} pins</span>
               )}

@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 import { photoPath } from '@bay/contract/logbook';
 import type { RecordData } from '@bay/contract/records';
+import styles from './logbook.module.css';
 
 export type Pin = RecordData<'pin'>;
 /** A place on the photo, in shares of width and height; with a second point, an arrow. */
@@ -59,13 +60,13 @@ export function PinnedPhoto({
         x2={p.toX * w}
         y2={p.toY * h}
         markerEnd="url(#tip)"
-        className="pin-arrow"
+        className={styles['pin-arrow']}
       />
     ) : null;
   return (
     <div
       ref={box}
-      className={`pinned${setting ? ' setting' : ''}`}
+      className={`${styles['pinned']}${setting ? ` ${styles['setting']}` : ''}`}
       style={{ aspectRatio: `${w} / ${h}` }}
       tabIndex={setting ? 0 : undefined}
       role={setting ? 'application' : 'group'}
@@ -98,7 +99,7 @@ export function PinnedPhoto({
         {spot && arrow(spot, 'new')}
         {setting && (
           <path
-            className="cross"
+            className={styles['cross']}
             d={`M${cross.x * w - w * 0.03} ${cross.y * h} h${w * 0.06} M${cross.x * w} ${cross.y * h - w * 0.03} v${w * 0.06}`}
           />
         )}
@@ -107,7 +108,7 @@ export function PinnedPhoto({
         <button
           key={key}
           type="button"
-          className={`pin-number${at === key ? ' at' : ''}`}
+          className={`${styles['pin-number']}${at === key ? ' at' : ''}`}
           style={{ left: `${p.x * 100}%`, top: `${p.y * 100}%` }}
           aria-label={`Pin ${p.number}, ${pinSortWords[p.sort]}: ${p.text}`}
           onClick={(e) => {
@@ -118,7 +119,9 @@ export function PinnedPhoto({
           {p.number}
         </button>
       ))}
-      {spot && <span className="pin-number new" style={{ left: `${spot.x * 100}%`, top: `${spot.y * 100}%` }} />}
+      {spot && (
+        <span className={`${styles['pin-number']} new`} style={{ left: `${spot.x * 100}%`, top: `${spot.y * 100}%` }} />
+      )}
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import type { Upload, useUploads } from './photos.ts';
+import styles from './logbook.module.css';
 
 const words: Record<Upload['state'], string> = {
   waits: 'waits',
@@ -15,7 +16,7 @@ export function Uploads({ of: { uploads, again, cancel, clear } }: { of: ReturnT
   const under = uploads.filter((u) => u.state === 'waits' || u.state === 'sending').length;
   const over = uploads.length - under;
   return (
-    <div className="uploads panel" role="status" aria-label="Photos on their way">
+    <div className={`${styles['uploads']} panel`} role="status" aria-label="Photos on their way">
       <p>
         <b>
           {over} of {uploads.length} photos

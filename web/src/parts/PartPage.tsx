@@ -7,6 +7,7 @@ import { readPart } from '@bay/contract/parts';
 import { History } from '../logbook/index.ts';
 import { call, keys, sentenceOf } from '../api/index.ts';
 import { dayWords, Failed, Loading } from '../ui/index.ts';
+import styles from './parts.module.css';
 
 /** What a label opens: the part, where it is, whose it is; and the label itself to print. */
 export function PartPage() {
@@ -43,7 +44,7 @@ export function PartPage() {
           <Button onClick={() => window.print()}>Print the label</Button>
         </span>
       </div>
-      <div className="label-sheet">
+      <div className={styles['label-sheet']}>
         {code.data ? (
           <img src={code.data} width={128} height={128} alt={`QR code of ${address}`} />
         ) : (
