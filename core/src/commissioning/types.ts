@@ -23,6 +23,8 @@ export type ProofKind =
 
 export interface PrimingWay {
   id: string;
+  /** The option of the fact that chooses it. */
+  value?: string;
   way: string;
   pro: string;
   contra: string;

@@ -69,7 +69,3 @@ const unitKinds: Record<FactSubject, 'car' | 'engine' | 'gearbox' | 'job'> = {
 
 /** On what kind of unit facts of a subject hang; choices hang on the job itself. */
 export const bearerOf = (subject: FactSubject): 'car' | 'engine' | 'gearbox' | 'job' => unitKinds[subject];
-
-/** Words of a table with the names of facts instead of their ids: "grade by gbx-fluid" as "grade by fluid". */
-export const withFactLabels = (words: string): string =>
-  words.replace(/\b(?:rec|don|eng|gbx|cho)-[a-z0-9-]+/g, (id) => (isFactId(id) ? factDef(id).label.toLowerCase() : id));

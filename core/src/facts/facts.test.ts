@@ -8,7 +8,6 @@ import {
   readFact,
   showFact,
   showPart,
-  withFactLabels,
 } from './index.ts';
 
 describe('the content', () => {
@@ -94,6 +93,5 @@ describe('reading what was typed', () => {
     expect(partName('rec-bay-length', 'to-core-rear-face')).toBe('Bay length, to core rear face');
     expect(() => factDef('rec-nothing')).toThrow(/Unknown fact/);
     expect(() => factPart('eng-mass', 'nothing')).toThrow(/no part/);
-    expect(withFactLabels('grade by gbx-fluid')).toBe('grade by fluid');
   });
 });

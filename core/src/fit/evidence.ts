@@ -16,6 +16,13 @@ export function clearanceOf(id: string): Clearance {
   return found;
 }
 
+/** A sentence with the least gaps it speaks of as numbers: "at least {cl-hood} over every point". */
+export const withGaps = (words: string): string =>
+  words.replace(/\{(cl-[a-z-]+)\}/g, (_, id: string) => {
+    const gap = clearanceOf(id);
+    return `${gap.staticMm} mm${gap.rockMm.some((r) => r > 0) ? ' and rock' : ''}`;
+  });
+
 export const mountMaterials = ['rubber', 'polyurethane', 'solid'] as const;
 
 const naming = { name: partName, unit: (factId: string, partKey: string) => factPart(factId, partKey).unit ?? '' };

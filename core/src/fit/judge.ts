@@ -1,4 +1,4 @@
-import { withFactLabels } from '../facts/index.ts';
+import { factDef, isFactId } from '../facts/index.ts';
 import type { FactRead } from '../rules/sum.ts';
 import { sameValue } from '../rules/value.ts';
 import type { Books } from '../rules/evidence.ts';
@@ -82,7 +82,7 @@ function forecastOf(def: InterfaceDef, books: Books): Verdict {
   if (fitRule) return runRule(fitRule, books);
   return {
     word: 'not-measured',
-    headline: `a person judges this: take ${withFactLabels(def.takeFirst)} first`,
+    headline: `a person judges this: take ${isFactId(def.takeFirst) ? factDef(def.takeFirst).label.toLowerCase() : def.takeFirst} first`,
     because: [],
     needs: [],
     sum: [],

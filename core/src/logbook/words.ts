@@ -52,7 +52,7 @@ export function pick<T extends Named>(said: string, things: readonly T[], what: 
   const share = (t: T): number => wanted.length / wordsOf(t.title).length;
   const ranked = [...hits].sort((a, b) => share(b) - share(a));
   if (ranked.length === 1 || share(ranked[0]!) >= 1.5 * share(ranked[1]!)) return { hit: ranked[0]! };
-  const named = ranked.slice(0, 2).map((t) => `"${t.title.split(/[:,;]/)[0]!}"`);
+  const named = ranked.slice(0, 2).map((t) => `"${t.title}"`);
   return {
     sentence: `${hits.length} ${what}s have these words: ${named.join(', ')}${hits.length > 2 ? ' and more' : ''}. Say more.`,
   };

@@ -7,7 +7,7 @@ import { fitContent } from '../fit/content.ts';
 import { kitContent } from '../kit/content.ts';
 import { prepContent } from '../prep/content.ts';
 import { pullContent } from '../pull/content.ts';
-import { danglingIds, idsIn, familiesOf, stringsIn } from '../rules/content.ts';
+import { codedSentences, danglingIds, idsIn, familiesOf, stringsIn } from '../rules/content.ts';
 import type { CapabilityContent } from '../rules/content.ts';
 import { schoolsContent } from '../schools/content.ts';
 import { systemsContent } from '../systems/content.ts';
@@ -49,6 +49,7 @@ function unusedFacts(): string[] {
  */
 export const contentFaults = (): string[] => [
   ...danglingIds(allContent),
+  ...codedSentences(allContent),
   ...allContent.flatMap((c) => c.faults?.() ?? []),
   ...unusedFacts(),
 ];

@@ -22,8 +22,12 @@ const titles = new Map<string, string>([
 /** What a task record speaks of; a step of taking a donor apart has the title of the step it is. */
 export const taskTitle = (key: string): string => titleOf(key.replace(/^donor-/, ''));
 
-/** The first clause of a long title: enough for a strip. */
-export const firstClause = (title: string): string => title.split(/[:,;]/)[0]!;
+const shorts = new Map<string, string>(
+  [...pullSteps, ...buildSteps].flatMap((s) => (s.short === undefined ? [] : [[s.id, s.short] as const])),
+);
+
+/** The few words of a line of the plan where it has some, for a strip or a list; its whole title otherwise. */
+export const shortTitleOf = (id: string): string => shorts.get(id.replace(/^donor-/, '')) ?? taskTitle(id);
 
 /** What a line of the plan is called, for screens that show an id's name. */
 export function titleOf(id: string): string {

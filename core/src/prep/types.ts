@@ -42,6 +42,8 @@ export interface MeasurementDef {
 export interface BuildStepDef {
   id: string;
   title: string;
+  /** A few words, where the title says more than a line holds. */
+  short?: string;
   after: readonly string[];
   why: string;
   how: string;

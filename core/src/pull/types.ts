@@ -4,6 +4,8 @@ export interface PullStepDef {
   id: string;
   phase: string;
   title: string;
+  /** A few words, where the title says more than a line holds. */
+  short?: string;
   /** Only at the car's own engine; without it the step serves donors too. */
   role?: string;
   when: Condition;
@@ -35,8 +37,8 @@ export interface WorkState {
   title: string;
   atStart: boolean;
   lostBy: readonly string[];
-  lostWords: string;
+  lostWords?: string;
   givenBy: readonly string[];
-  givenWords: string;
+  givenWords?: string;
   proof: string;
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { allContent, contentFaults } from '../plan/index.ts';
-import { danglingIds } from './content.ts';
+import { codedSentences, danglingIds } from './content.ts';
 
 describe('the content check', () => {
   it('finds nothing in the content as it is', () => expect(contentFaults()).toEqual([]));
@@ -18,6 +18,20 @@ describe('the content check', () => {
     ['as a key', { gaps: { 'cl-none': 3 } }, 'cl-none'],
   ])('finds an id that leads nowhere %s', (_where, line, id) =>
     expect(withLine(line)).toEqual([`kit-of-a-test speaks of ${id}, which does not exist`]),
+  );
+  it.each([
+    ['an id', 'shell turned before bld-front-torque', 1],
+    ['a code of a table', 'about 5 mm (CP)', 1],
+    ['another code', 'mk; about 5 mm', 1],
+    ['a gap that is filled in', 'at least {cl-hood} over every point', 0],
+    ['plain words', 'MANual of the maker, take-off first', 0],
+  ])('finds %s in a sentence that people read', (_what, why, faults) =>
+    expect(
+      codedSentences([
+        ...others,
+        { capability: 'kit', definitions: [{ id: 'kit-x', why } as never] },
+      ]),
+    ).toHaveLength(faults),
   );
   it('finds an id given twice', () =>
     expect(withLine({ id: kit.definitions[0]!.id })).toContain(

@@ -67,3 +67,20 @@ export function danglingIds(contents: readonly CapabilityContent[]): string[] {
   }
   return [...new Set(found)];
 }
+
+/** Codes of tables, which say nothing to somebody at the car. */
+const tableCodes = /(?<![\w-])(?:CP|MAN|LAW|STD|mk)(?![\w-])/;
+
+/** Sentences that people read in which an id or a code of a table stands; `{id}` is filled in where it is shown. */
+export function codedSentences(contents: readonly CapabilityContent[]): string[] {
+  const families = familiesOf(contents.flatMap((c) => c.definitions.map((d) => d.id)));
+  return contents.flatMap((c) =>
+    c.definitions.flatMap((definition) =>
+      [...stringsIn(definition)]
+        .filter((text) => /\s/.test(text))
+        .map((text) => text.replace(/\{[a-z0-9-]+\}/g, ''))
+        .filter((text) => tableCodes.test(text) || idsIn(text, families).length > 0)
+        .map((text) => `${definition.id} says "${text}"`),
+    ),
+  );
+}

@@ -1,6 +1,6 @@
 import * as contract from '@bay/contract/logbook';
 import type { Registry } from '../http/register.ts';
-import { withMoney } from '../money/store.ts';
+import { withMoney } from '../db/sees-money.ts';
 import { noteChange, runCommand } from './run.ts';
 import { undoCommand } from './undo.ts';
 

@@ -1,7 +1,7 @@
 import * as contract from '@bay/contract/jobs';
 import type { JobHead, Strip } from '@bay/contract/jobs';
 import type { ClockRow } from '@bay/contract/clock';
-import { firstClause } from '@bay/core/plan';
+import { shortTitleOf } from '@bay/core/plan';
 import { runningClocks } from '../clock/store.ts';
 import type { Tx } from '../db/connection.ts';
 import type { Caller, Registry } from '../http/register.ts';
@@ -11,6 +11,9 @@ import { readDigests } from './digest.ts';
 /** Cars of the yard that come at once; the rest is asked for page by page. */
 const yardPage = 40;
 const finishedPage = 20;
+
+/** What somebody is clocked on, in few words: the step it is, or what they typed. */
+const whatOf = (c: ClockRow): string => (c.about ? shortTitleOf(c.about) : c.title);
 
 async function stripsOf(
   tx: Tx,
@@ -23,7 +26,7 @@ async function stripsOf(
     const { state, doing } = digests.get(job.id)!;
     const onIt = running
       .filter((c) => c.jobId === job.id)
-      .map((c) => ({ initials: c.initials, name: c.person, what: firstClause(c.title), since: c.startedAt }));
+      .map((c) => ({ initials: c.initials, name: c.person, what: whatOf(c), since: c.startedAt }));
     return { ...job, state, doing, onIt };
   });
 }
@@ -62,7 +65,7 @@ export function floorRoutes(on: Registry): void {
                 jobId: head.id,
                 number: head.number,
                 bay: head.bay,
-                what: firstClause(clock.title),
+                what: whatOf(clock),
                 since: clock.startedAt,
               }
             : null,

@@ -1,5 +1,5 @@
 import { faults, rankSuspects, startWeights } from '@bay/core/diagnosis';
-import { firstClause, titleOf } from '@bay/core/plan';
+import { shortTitleOf } from '@bay/core/plan';
 import type { Plan } from '@bay/core/plan';
 import { stepStates } from '@bay/core/pull';
 import { recordsOf } from '@bay/core/records';
@@ -28,7 +28,7 @@ export function stateOf(material: Material, plan: Plan, today: string): Strip['s
     return {
       kind: 'waits',
       title: `Waits for you: ${symptom}`,
-      sentence: `${Math.round(first.now * 100)} % ${firstClause(suspect)}`,
+      sentence: `${Math.round(first.now * 100)} % ${suspect}`,
     };
   }
   const holds = Object.values(recordsOf(material, 'hold'))
@@ -73,7 +73,7 @@ export function doingOf(job: JobHead, material: Material, plan: Plan): string {
     case 'pull': {
       const states = [...stepStates(plan.pull, tasks)];
       const next = states.find(([, s]) => s.status === 'on-it') ?? states.find(([, s]) => s.status === 'free');
-      return `${states.filter(([, s]) => s.status === 'done' || s.status === 'waived').length} of ${states.length} steps${next ? `. Next: ${firstClause(titleOf(next[0]))}` : ''}`;
+      return `${states.filter(([, s]) => s.status === 'done' || s.status === 'waived').length} of ${states.length} steps${next ? `. Next: ${shortTitleOf(next[0])}` : ''}`;
     }
     case 'prep':
       return `${plural(Object.keys(recordsOf(material, 'sheet')).length, 'sheet')} read, ${plural(Object.keys(recordsOf(material, 'torque')).length, 'torque')} on record`;

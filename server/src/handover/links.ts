@@ -11,7 +11,7 @@ import { notFound, Refusal } from '../http/problem.ts';
 import { failedTries } from '../http/rate-limit.ts';
 import type { Registry } from '../http/register.ts';
 import { readHead } from '../jobs/store.ts';
-import { withMoney } from '../money/store.ts';
+import { withMoney } from '../db/sees-money.ts';
 import { announce } from '../live/events.ts';
 
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');

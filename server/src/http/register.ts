@@ -7,7 +7,7 @@ import type { Role } from '@bay/contract/crew';
 import type { Change } from '@bay/contract/live';
 import type { Db, Tx } from '../db/connection.ts';
 import { inShop } from '../db/connection.ts';
-import { seesMoneyByRole } from '../money/store.ts';
+import { seesMoneyByRole } from '../db/sees-money.ts';
 import { badInput, fieldsOf, Refusal } from './problem.ts';
 
 /** Who calls: known for every access but "open". */

@@ -1,4 +1,5 @@
 import { kitLineOf, kitLines } from '@bay/core/kit';
+import { noteChange } from '../commands/run.ts';
 import { badInput, notFound } from '../http/problem.ts';
 import { kindRule } from '../records/kind.ts';
 
@@ -28,6 +29,10 @@ export const kitKinds = [
         (await tx.selectFrom('supplier').select('id').where('id', '=', data.supplierId).executeTakeFirst());
       if (!known) throw badInput({ 'data.supplierId': 'This supplier is not in the list.' });
       return data;
+    },
+    after: async (_tx, data, { before, caller }) => {
+      if (data.supplierId !== before?.supplierId) noteChange(caller, { kind: 'suppliers' });
+      return Promise.resolve();
     },
     describe: (data, { key }) =>
       `${words[data.status]}: ${kitLineOf(key).title}${data.options ? `, ${data.options}` : ''}${data.note ? ` (${data.note})` : ''}`,

@@ -1,3 +1,4 @@
+import '@mantine/core/styles/Notification.css';
 import '@mantine/notifications/styles.css';
 import { Notifications, notifications } from '@mantine/notifications';
 import { useHotkeys } from '@mantine/hooks';

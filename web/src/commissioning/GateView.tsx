@@ -1,9 +1,10 @@
+import { titleOf } from '@bay/core/plan';
 import { Checkbox, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { bandWords, readingOf, refuseProof, wantsSecond } from '@bay/core/commissioning';
 import type { GateLineState, GateState } from '@bay/core/commissioning';
 import { twoPeopleAt } from '@bay/core/crew';
-import { becauseWords, withFactLabels } from '@bay/core/facts';
+import { becauseWords } from '@bay/core/facts';
 import { SecondSignature } from '../crew/index.ts';
 import { useMe } from '../api/index.ts';
 import { useJob, usePut, useRecordForm } from '../sheet/index.ts';
@@ -53,9 +54,9 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
   const proof = proofOf(form.values);
   const refused = refuseProof(line.def, proof);
   return (
-    <Dialog close={close} title={withFactLabels(line.def.mustBe)} size="lg">
+    <Dialog close={close} title={line.def.mustBe} size="lg">
       <p className="quiet">
-        Proof wanted: {withFactLabels(line.def.proofWords)}. Left out: {line.def.why}.
+        Proof wanted: {line.def.proofWords}. Left out: {line.def.why}.
       </p>
       {line.blockers.map((b) => (
         <p key={b.sentence} className="notice oxide-notice">
@@ -119,7 +120,7 @@ export function GateView({ gate }: { gate: GateState }) {
     key: l.def.id,
     revision: sheet.records.find((r) => r.kind === 'gate' && r.key === l.def.id)?.revision ?? 0,
     firstId: l.proof?.override?.byId ?? l.proof?.byId,
-    what: withFactLabels(l.def.mustBe),
+    what: l.def.mustBe,
   });
   return (
     <>
@@ -141,17 +142,17 @@ export function GateView({ gate }: { gate: GateState }) {
             </span>
             <div>
               <p className="title">
-                {withFactLabels(l.def.mustBe)}{' '}
+                {l.def.mustBe}{' '}
                 {l.def.harm && <span className="tag oxide">harm: two signatures to override</span>}{' '}
                 <span className={`tag ${stateTag[l.state]}`}>{stateWords[l.state]}</span>
               </p>
               <p className="meta">
-                {withFactLabels(l.def.proofWords)}
+                {l.def.proofWords}
                 {l.because.length > 0
                   ? `. Because ${l.because.map((id) => becauseWords(id, plan.facts)).join(' · ')}`
                   : ''}
                 {l.applies === 'waits'
-                  ? `. Depends on ${l.needs.map((id) => becauseWords(id, plan.facts).split(':')[0]).join(', ')}, not known`
+                  ? `. Depends on ${l.needs.map((id) => titleOf(id)).join(', ')}, not known`
                   : ''}
               </p>
               {twoPeopleAt(l.def.id) && l.state !== 'proved' && <p className="meta ochre">{twoPeopleAt(l.def.id)}</p>}

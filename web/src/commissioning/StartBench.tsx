@@ -35,7 +35,7 @@ function PrimingForm() {
     },
     sent: (v) => ({ way: v.way, bar: measured(v.bar, 'bar'), seconds: measured(v.seconds, 's'), note: words(v.note) }),
   });
-  const chosen = primingWays.find((w) => form.values.way !== null && w.way.includes(form.values.way));
+  const chosen = primingWays.find((w) => w.value !== undefined && w.value === form.values.way);
   return (
     <Form
       of={form}

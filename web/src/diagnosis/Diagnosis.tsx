@@ -12,7 +12,7 @@ import {
   rankSuspects,
   startWeights,
 } from '@bay/core/diagnosis';
-import { becauseWords, isFactId, withFactLabels } from '@bay/core/facts';
+import { becauseWords, isFactId } from '@bay/core/facts';
 import { titleOf as planTitle } from '@bay/core/plan';
 import { newId } from '../api/index.ts';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
@@ -287,7 +287,7 @@ function OpenedCase({ caseId, record }: { caseId: string; record: CaseRecord }) 
               <h3 style={{ fontSize: 20 }}>{best.observation.question}</h3>
               <p className="quiet">
                 Tells {best.bits.toFixed(2)} bit, {best.bitsPerMinute.toFixed(2)} bit a minute.{' '}
-                {withFactLabels(best.observation.needs)}
+                {best.observation.needs}
               </p>
               {best.observation.risk > 0 && (
                 <p className={best.observation.risk >= 2 ? 'oxide' : 'quiet'}>{riskWords[best.observation.risk]}</p>

@@ -166,7 +166,7 @@ export default function DonorBench() {
                       {mayWrite && (
                         <TickOff
                           takeId={line.part.id}
-                          title={line.part.title.split(',')[0]!}
+                          title={line.part.title}
                           done={() => setOpen(undefined)}
                         />
                       )}

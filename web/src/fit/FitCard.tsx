@@ -1,6 +1,6 @@
 import { Button, Checkbox, Select, TextInput, Textarea } from '@mantine/core';
 import { useState } from 'react';
-import { clearanceOf, interfaceOf, knockOnChain } from '@bay/core/fit';
+import { interfaceOf, knockOnChain, withGaps } from '@bay/core/fit';
 import type { FitLine, FitRecord } from '@bay/core/fit';
 import { partName } from '@bay/core/facts';
 import { kitLineOf } from '@bay/core/kit';
@@ -23,13 +23,6 @@ import { KnockOnDrawing } from './KnockOnDrawing.tsx';
 const judgedWords = ['bolts-up', 'adapt', 'clash'] as const;
 const wordOptions = judgedWords.map((value) => ({ value, label: verdictWords[value] }));
 type JudgedWord = (typeof judgedWords)[number];
-
-/** Words of a row with the least gaps as numbers instead of their ids. */
-const withGaps = (words: string): string =>
-  words.replace(/cl-[a-z-]+/g, (id) => {
-    const gap = clearanceOf(id);
-    return `${gap.staticMm} mm${gap.rockMm.some((r) => r > 0) ? ' and rock' : ''}`;
-  });
 
 type Save = (next: Record<string, unknown>) => Promise<unknown>;
 

@@ -2,7 +2,7 @@ import { Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { provisionalKindOf, provisionalKinds } from '@bay/core/commissioning';
 import type { ProvisionalKindId } from '@bay/core/commissioning';
-import { titleOf } from '@bay/core/plan';
+import { shortTitleOf } from '@bay/core/plan';
 import { newId } from '../api/index.ts';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { dayWords, FormDialog, Trouble, words } from '../ui/index.ts';
@@ -61,7 +61,7 @@ export function ProvisionalList() {
               {' '}
               {p.by}
               {p.since ? `, ${dayWords(p.since)}` : ''}. Ends:{' '}
-              {p.endedBy ? titleOf(p.endedBy).split(/[:;]/)[0] : p.endsWith}. None at {p.forbiddenAt.toLowerCase()}.
+              {p.endedBy ? shortTitleOf(p.endedBy) : p.endsWith}. None at {p.forbiddenAt.toLowerCase()}.
             </span>
             {mayWrite && p.from === 'person' && (
               <button

@@ -76,7 +76,7 @@ export default function TakeoverBench() {
           <ul>
             {s.middle.map((m) => (
               <li key={m.title + m.how}>
-                <b>{m.title.split(/[:;]/)[0]}</b>: {m.how}
+                <b>{m.title}</b>: {m.how}
                 <span className="quiet">
                   {' '}
                   {m.by}
@@ -93,7 +93,7 @@ export default function TakeoverBench() {
           <ul>
             {s.cautions.map((c) => (
               <li key={c.title}>
-                <b>{c.title.split(/[:,;]/)[0]}</b>: <span className="oxide">{c.caution}</span>
+                <b>{c.title}</b>: <span className="oxide">{c.caution}</span>
               </li>
             ))}
           </ul>

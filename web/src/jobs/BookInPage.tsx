@@ -4,7 +4,7 @@ import { checkIdentity } from '@bay/core/sums';
 import { bookIn } from '@bay/contract/jobs';
 import { command, useMe } from '../api/index.ts';
 import { DateField } from '../ui/DateField.tsx';
-import { Form, useForm } from '../ui/index.ts';
+import { Form, useForm, words } from '../ui/index.ts';
 
 /** Books a car in; the identity number is looked over while it is typed. */
 export function BookInPage() {
@@ -29,7 +29,11 @@ export function BookInPage() {
     command: bookIn,
     sent: ({ name, modelYear, identity, waive, why, promised, bay, ...v }) => ({
       ...v,
-      car: { name, modelYear: yearOf(modelYear) as number, identity },
+      car: {
+        name, // What is no year is sent as it is, so that the rule says so.
+        modelYear: (yearOf(modelYear) ?? words(modelYear)) as number,
+        identity,
+      },
       ...(promised ? { promised } : {}),
       ...(bay ? { bay } : {}),
       ...(waive && why.trim() ? { identityWaived: why } : {}),

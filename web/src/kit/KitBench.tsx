@@ -1,3 +1,4 @@
+import { titleOf } from '@bay/core/plan';
 import { useState } from 'react';
 import { factDef } from '@bay/core/facts';
 import { showMoney } from '@bay/core/money';
@@ -75,7 +76,7 @@ export default function KitBench() {
                           (l.blanks.length > 0
                             ? `stops at: ${l.blanks.map((id) => factDef(id).label.toLowerCase()).join(', ')}`
                             : waits
-                              ? `waits for ${l.needs.map((id) => (/^(rec|don|eng|gbx|cho)-/.test(id) ? factDef(id).label.toLowerCase() : id)).join(', ')}`
+                              ? `waits for ${l.needs.map((id) => titleOf(id).toLowerCase()).join(', ')}`
                               : '')}
                       </span>
                       <span className="word">{statusWords[record?.status ?? 'wanted']}</span>

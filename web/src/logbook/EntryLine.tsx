@@ -1,7 +1,7 @@
 import { TextInput } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { titleOf } from '@bay/core/plan';
+import { shortTitleOf, titleOf } from '@bay/core/plan';
 import { markEntry, photoPath } from '@bay/contract/logbook';
 import type { LogEntry } from '@bay/contract/logbook';
 import { may } from '@bay/contract/rights';
@@ -120,7 +120,7 @@ export function EntryLine({
             <div className="row-actions">
               {entry.about && showAbout && titleOf(entry.about) !== entry.about && (
                 <button type="button" className="plain-button small" onClick={() => showAbout(entry.about!)}>
-                  All on: {titleOf(entry.about).split(/[:,;]/)[0]}
+                  All on: {shortTitleOf(entry.about)}
                 </button>
               )}
               {mine && !out && entry.data['pending'] !== true && (

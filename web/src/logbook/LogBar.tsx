@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
-import { lineContextOf, thingsOf } from '@bay/core/plan';
+import { lineContextOf, shortTitleOf, thingsOf } from '@bay/core/plan';
 import { readLogLine, suggestAbout, understoodWords } from '@bay/core/logbook';
 import type { LineDraft, Thing } from '@bay/core/logbook';
 import type { JobSheet } from '@bay/contract/jobs';
@@ -144,7 +144,7 @@ export function LogBar() {
               title="It belongs to this. Tap if it does not."
               onClick={() => setAbout('none')}
             >
-              belongs to: {belongsTo.title.split(/[:,;]/)[0]} ✕
+              belongs to: {shortTitleOf(belongsTo.key)} ✕
             </button>
           )}
           {writing.isError && (

@@ -4,7 +4,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { stations } from '@bay/core/jobs';
 import { kindWords } from '@bay/core/logbook';
-import { titleOf } from '@bay/core/plan';
+import { shortTitleOf } from '@bay/core/plan';
 import { readLogTable } from '@bay/contract/logbook';
 import type { LogEntry } from '@bay/contract/logbook';
 import { useCrew } from '../api/index.ts';
@@ -188,7 +188,7 @@ export function Logbook({ shut }: { shut: boolean }) {
       )}
       {clean.about && (
         <p className={styles['book-about']}>
-          On: {titleOf(clean.about).split(/[:,;]/)[0]}{' '}
+          On: {shortTitleOf(clean.about)}{' '}
           <button type="button" className="plain-button small bare" onClick={() => setFilter({})}>
             Everything
           </button>

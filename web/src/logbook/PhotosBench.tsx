@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { photoPath } from '@bay/contract/logbook';
 import type { RecordData } from '@bay/contract/records';
-import { titleOf } from '@bay/core/plan';
+import { shortTitleOf } from '@bay/core/plan';
 import { newId } from '../api/index.ts';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { dayWords, Empty, Form, timeWords, Trouble } from '../ui/index.ts';
@@ -97,7 +97,7 @@ function OnePhoto({ photoId, photo }: { photoId: string; photo: Photo }) {
         <CaptionForm photoId={photoId} photo={photo} />
         <p className="quiet">
           {photo.by}, {photo.at ? `${dayWords(photo.at)} ${timeWords(photo.at)}` : ''}
-          {photo.about ? `, on ${titleOf(photo.about).split(/[:,;]/)[0]}` : ''}.{' '}
+          {photo.about ? `, on ${shortTitleOf(photo.about)}` : ''}.{' '}
           <a href={photoPath(photoId, 'original')}>The original</a>
         </p>
         {mayWrite && (

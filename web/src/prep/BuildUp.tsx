@@ -29,7 +29,7 @@ export function BuildUp() {
                 </p>
                 {status === 'held' && (
                   <p className="meta ochre">
-                    Held: after {heldBy.map((f) => byId.get(f)!.title.split(/[:,;]/)[0]).join('; ')}
+                    Held: after {heldBy.map((f) => byId.get(f)!.short ?? byId.get(f)!.title).join('; ')}
                   </p>
                 )}
                 {twoPeopleAt(id) && status !== 'done' && <p className="meta ochre">{twoPeopleAt(id)}</p>}

@@ -2,13 +2,19 @@ import { Button, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { twoPeopleAt } from '@bay/core/crew';
 import { becauseWords } from '@bay/core/facts';
-import { titleOf } from '@bay/core/plan';
+import { shortTitleOf, titleOf } from '@bay/core/plan';
 import { stepStates, workStates } from '@bay/core/pull';
 import type { PullLine, PullPlan, StepState, TaskRecord } from '@bay/core/pull';
 import { useCrew } from '../api/index.ts';
 import { History } from '../logbook/index.ts';
 import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { dayWords, Dialog, timeWords, Trouble } from '../ui/index.ts';
+
+/** What usually gives a state: the steps that do, and what else does. */
+const givers = (id: string): string => {
+  const state = workStates.find((s) => s.id === id);
+  return [...(state?.givenBy ?? []).map(shortTitleOf), ...(state?.givenWords ? [state.givenWords] : [])].join(', ');
+};
 
 const stateTitle = (id: string): string => workStates.find((s) => s.id === id)?.title ?? id;
 
@@ -35,10 +41,9 @@ const dangerous = new Set([
 function heldWords(state: StepState): string {
   const after = state.heldBy
     .slice(0, 3)
-    .map(titleOf)
-    .map((t) => t.split(/[:,;]/)[0]!);
+    .map(shortTitleOf);
   const more = state.heldBy.length > 3 ? ` and ${state.heldBy.length - 3} more` : '';
-  const ended = state.ended.map((e) => `needs "${stateTitle(e.state)}", ended by ${titleOf(e.by).split(/[:,;]/)[0]!}`);
+  const ended = state.ended.map((e) => `needs "${stateTitle(e.state)}", ended by ${shortTitleOf(e.by)}`);
   return [after.length > 0 ? `after ${after.join('; ')}${more}` : '', ...ended].filter(Boolean).join('. ');
 }
 
@@ -137,7 +142,7 @@ function Step({
         {state.status === 'held' && <p className="meta ochre">Held: {heldWords(state)}</p>}
         {line.needs.length > 0 && (
           <p className="meta">
-            Depends on {line.needs.map((id) => becauseWords(id, plan.facts).split(':')[0]).join(', ')}: not known yet
+            Depends on {line.needs.map((id) => titleOf(id)).join(', ')}: not known yet
           </p>
         )}
         {line.because.length > 0 && (
@@ -243,7 +248,7 @@ export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: strin
           {c.edges
             .map(
               (e) =>
-                `${titleOf(e.from).split(/[:,;]/)[0]!} before ${titleOf(e.to).split(/[:,;]/)[0]!}${e.why.kind === 'state' ? ` (${e.why.how === 'ends' ? 'which ends' : 'which gives'} "${stateTitle(e.why.state)}")` : ''}`,
+                `${shortTitleOf(e.from)} before ${shortTitleOf(e.to)}${e.why.kind === 'state' ? ` (${e.why.how === 'ends' ? 'which ends' : 'which gives'} "${stateTitle(e.why.state)}")` : ''}`,
             )
             .join(', and ')}
           . Change a school or say which one is not needed.
@@ -251,12 +256,8 @@ export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: strin
       ))}
       {plan.unmet.map((u) => (
         <div key={u.step + u.state} className="notice ochre-notice">
-          "{titleOf(u.step).split(/[:,;]/)[0]}" needs "{stateTitle(u.state)}" and no step of this plan gives it. Usual:{' '}
-          {(workStates.find((s) => s.id === u.state)?.givenWords ?? '').replace(
-            /rm-[a-z0-9-]+/g,
-            (id) => titleOf(id).split(/[:,;]/)[0]!,
-          )}
-          .
+          "{shortTitleOf(u.step)}" needs "{stateTitle(u.state)}" and no step of this plan gives it. Usual:{' '}
+          {givers(u.state)}.
         </div>
       ))}
       <div className="counts">

@@ -451,7 +451,7 @@ export default function ConnectBench() {
               rows: practiceRules.filter((r) => r.group === g).map((r) => [r.rule, r.number, r.basis, r.why]),
             })),
             { g: 'What a label and its row say', rows: labelColumns.map((c) => [c.rule, c.content]) },
-            { g: 'Heat', rows: heatMeans.map((h) => [h.means, h.use, 'CP', h.caution]) },
+            { g: 'Heat', rows: heatMeans.map((h) => [h.means, h.use, 'common practice', h.caution]) },
           ].map(({ g, rows }) => (
             <section key={g}>
               <h3 className="group-title">{g}</h3>

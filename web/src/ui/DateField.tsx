@@ -1,4 +1,5 @@
 import '@mantine/dates/styles.css';
+import type { DateInputProps } from '@mantine/dates';
 import { DateInput, DateTimePicker } from '@mantine/dates';
 import dayjs from 'dayjs';
 import customParseFormat from 'dayjs/plugin/customParseFormat.js';
@@ -29,13 +30,20 @@ export function readDay(typed: string, today: string): string | null {
   return null;
 }
 
+/** The week begins on Monday; red is for what harms, not for Sundays. */
+const calendar: Pick<DateInputProps, 'firstDayOfWeek' | 'weekendDays' | 'highlightToday'> = {
+  firstDayOfWeek: 1,
+  weekendDays: [],
+  highlightToday: true,
+};
+
 /** A day, typed as people say it or picked. */
 export function DateField({ value, onChange, ...rest }: Props) {
   return (
     <DateInput
       size="md"
       clearable
-      firstDayOfWeek={1}
+      {...calendar}
       valueFormat="ddd D MMM YYYY"
       placeholder="26 Nov"
       dateParser={(typed) => readDay(typed, dayjs().format('YYYY-MM-DD'))}
@@ -52,7 +60,7 @@ export function MinuteField({ value, onChange, ...rest }: Props) {
     <DateTimePicker
       size="md"
       clearable
-      firstDayOfWeek={1}
+      {...calendar}
       valueFormat="ddd D MMM YYYY HH:mm"
       value={value ? value.replace('T', ' ') : null}
       onChange={(minute) => onChange((minute ?? '').replace(' ', 'T').slice(0, 16))}

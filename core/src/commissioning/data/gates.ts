@@ -13,7 +13,7 @@ export const gateLines: readonly GateLineDef[] = [
   },
   {
     id: 'gate-cu-pickup', gate: 'Engine closed up', mustBe: 'Pick-up bolted and braced, new ring, distance to sump floor read', when: when('cho-sump != donor-sump or eng-condition in {rebuilt, stood}'),
-    proof: [{ reading: { unit: 'mm', min: 6, max: 10 } }, { photo: true }], proofWords: 'reading 6 to 10 mm (CP; MAN first), photo', why: 'torn ring sucks air',
+    proof: [{ reading: { unit: 'mm', min: 6, max: 10 } }, { photo: true }], proofWords: 'reading 6 to 10 mm (common practice; the manual first), photo', why: 'torn ring sucks air',
   },
   {
     id: 'gate-cu-fasteners', gate: 'Engine closed up', mustBe: 'Every inside fastener group has value, source, who, witness mark; none "unknown"', when: when('eng-condition in {rebuilt, stood}'), proof: [{ record: true }], proofWords: 'record',
@@ -24,7 +24,7 @@ export const gateLines: readonly GateLineDef[] = [
     when: when('kit-timing-set fitted or eng-cam-drive missing or eng-condition = rebuilt'), proof: [{ photo: true }, { reading: { unit: 'deg', count: 2 } }], proofWords: 'photo, reading: mean of two stops', why: 'a mark can lie, two proofs cannot both',
   },
   {
-    id: 'gate-cu-lash', gate: 'Engine closed up', mustBe: 'Valve lash table filled, found and set', when: when('eng-cam-follower in {flat-tappet, finger, bucket}'), proof: [{ record: true }], proofWords: 'record per valve, MAN limits',
+    id: 'gate-cu-lash', gate: 'Engine closed up', mustBe: 'Valve lash table filled, found and set', when: when('eng-cam-follower in {flat-tappet, finger, bucket}'), proof: [{ record: true }], proofWords: 'record per valve, limits of the manual',
     why: 'tight valves read as low compression',
   },
   {
@@ -39,11 +39,11 @@ export const gateLines: readonly GateLineDef[] = [
   },
   {
     id: 'gate-ei-hv', gate: 'Engine in', mustBe: 'High-voltage system isolated, waited at least 5 min or as the manual says, proven dead at two points, by an authorised person', harm: true, when: when('rec-hv-system = yes'),
-    proof: [{ reading: { unit: 'V', count: 2 } }, { signature: true, people: 2 }], proofWords: 'reading 0 V with meter proven before and after, signatures (LAW, MAN first)', why: 'death',
+    proof: [{ reading: { unit: 'V', count: 2 } }, { signature: true, people: 2 }], proofWords: 'reading 0 V with meter proven before and after, signatures (local law, the manual first)', why: 'death',
   },
   {
     id: 'gate-ei-lift', gate: 'Engine in', mustBe: 'Sling, leveller, hoist rated at the boom place in use for the computed mass with 25 % over; legs at 45 deg or more from level; nobody under the load', harm: true,
-    when: when('always'), proof: [{ record: true }, { photo: true }], proofWords: 'record of cho-unit-lift and mass, photo of rigging', why: 'the largest printed rating is not the one in use',
+    when: when('always'), proof: [{ record: true }, { photo: true }], proofWords: 'record of what is lifted and its mass, photo of rigging', why: 'the largest printed rating is not the one in use',
   },
   { id: 'gate-ei-roles', gate: 'Engine in', mustBe: 'Caller, hoist, two spotters named; car chocked, supported', when: when('always'), proof: [{ signature: true }], proofWords: 'signature', why: 'shouted guesses' },
   { id: 'gate-ei-verdicts', gate: 'Engine in', mustBe: 'No Clash open, every Adapt has a chosen resolution, trial gaps written', when: when('always'), proof: [{ record: true }], proofWords: 'record', why: 'in and out three times' },
@@ -56,22 +56,22 @@ export const gateLines: readonly GateLineDef[] = [
   },
   {
     id: 'gate-ei-converter', gate: 'Engine in', mustBe: 'Converter home, depth written, gap to flexplate read, bolts counted', when: when('gbx-kind in {automatic-hydraulic, automatic-electronic, transaxle-automatic}'),
-    proof: [{ reading: { unit: 'mm', min: 3, max: 5 } }], proofWords: 'reading 3 to 5 mm (CP; MAN first)', why: 'pump broken at the bell bolts',
+    proof: [{ reading: { unit: 'mm', min: 3, max: 5 } }], proofWords: 'reading 3 to 5 mm (common practice; the manual first)', why: 'pump broken at the bell bolts',
   },
   { id: 'gate-ei-fragile', gate: 'Engine in', mustBe: 'Protruding and rear fittings off or guarded', when: when('always'), proof: [{ photo: true }], proofWords: 'photo', why: 'crushed on the firewall' },
   { id: 'gate-ei-final-units', gate: 'Engine in', mustBe: 'Changes made on mock-up units copied to the real ones; provisional parts listed', when: when('always'), proof: [{ record: true }], proofWords: 'record', why: 'drilled after paint' },
   { id: 'gate-ei-bare', gate: 'Engine in', mustBe: 'Paint off earth points, flywheel, bell and sensor faces', when: when('kit-clean-paint fitted'), proof: [{ photo: true }], proofWords: 'photo', why: 'no earth, no true running' },
   { id: 'gate-ei-last-chance', gate: 'Engine in', mustBe: 'Last-chance sheet read: what is cheap now with hours it costs later', when: when('always'), proof: [{ signature: true }], proofWords: 'signature', why: 'seal, sensor, hose behind the engine' },
   {
-    id: 'gate-fc-oil-level', gate: 'First crank (no fuel, no spark)', mustBe: 'Oil of the right grade, level read, remote circuit counted in', when: when('always'), proof: [{ reading: { unit: 'L' } }], proofWords: 'reading, litres, eng-oil-spec',
+    id: 'gate-fc-oil-level', gate: 'First crank (no fuel, no spark)', mustBe: 'Oil of the right grade, level read, remote circuit counted in', when: when('always'), proof: [{ reading: { unit: 'L' } }], proofWords: 'reading, litres, oil grade and amount',
     why: 'a pump that sucks air primes nothing',
   },
   {
-    id: 'gate-fc-fluids', gate: 'First crank (no fuel, no spark)', mustBe: 'Gearbox, axle, transfer, steering, clutch and coolant filled or signed as not needed', when: when('always'), proof: [{ record: true }], proofWords: 'litres each, grade by gbx-fluid',
+    id: 'gate-fc-fluids', gate: 'First crank (no fuel, no spark)', mustBe: 'Gearbox, axle, transfer, steering, clutch and coolant filled or signed as not needed', when: when('always'), proof: [{ record: true }], proofWords: 'litres each, grade by the gearbox',
     why: 'gearbox filled after the start has a dry shaft',
   },
   {
-    id: 'gate-fc-priming', gate: 'First crank (no fuel, no spark)', mustBe: 'Priming school chosen by eng-condition and don-storage-months, its preparation done', when: when('always'), proof: [{ record: true }], proofWords: 'record cho-oil-priming',
+    id: 'gate-fc-priming', gate: 'First crank (no fuel, no spark)', mustBe: 'Way of priming chosen by the condition of the engine and how long it stood, its preparation done', when: when('always'), proof: [{ record: true }], proofWords: 'record of the way of priming',
     why: 'bearings dry',
   },
   { id: 'gate-fc-gauge', gate: 'First crank (no fuel, no spark)', mustBe: 'Independent oil gauge on, range right, seen from the start place', when: when('always'), proof: [{ photo: true }], proofWords: 'photo', why: 'a lamp is not a pressure' },
@@ -109,7 +109,7 @@ export const gateLines: readonly GateLineDef[] = [
   { id: 'gate-fs-oil-pressure', gate: 'First start', mustBe: 'Pressure shown without fuel or spark', when: when('always'), proof: [{ reading: { unit: 'bar' } }], proofWords: 'reading bar and seconds to rise', why: 'oil before spark' },
   {
     id: 'gate-fs-leak', gate: 'First start', mustBe: 'Fuel primed by the pump alone, pressure in band, held 2 min, every joint looked at with a lamp and dry paper', harm: true,
-    when: when('cho-pump-place in {in-tank, inline, surge-pot}'), proof: [{ reading: { unit: 'bar' } }, { signature: true }], proofWords: 'reading with band of eng-rail-pressure, names', why: 'fire',
+    when: when('cho-pump-place in {in-tank, inline, surge-pot}'), proof: [{ reading: { unit: 'bar' } }, { signature: true }], proofWords: 'reading with the band of the rail pressure, names', why: 'fire',
   },
   { id: 'gate-fs-filler', gate: 'First start', mustBe: 'Filler, vents and cap complete, no open tank port', harm: true, when: when('always'), proof: [{ photo: true }], proofWords: 'photo', why: 'fuel spurts back' },
   {
@@ -119,7 +119,7 @@ export const gateLines: readonly GateLineDef[] = [
   { id: 'gate-fs-gas', gate: 'First start', mustBe: 'Gas led outside or doors open with fan; hearing protection if open', harm: true, when: when('always'), proof: [{ signature: true }], proofWords: 'signature', why: 'carbon monoxide' },
   {
     id: 'gate-fs-stop-means', gate: 'First start', mustBe: 'Way to stop it tried: key, and a second way (fuel pump switch, stop lever, air shut)', harm: true, when: when('always'),
-    proof: [{ record: true }], proofWords: 'record; eng-diesel-stop != not-diesel: bt-stop', why: 'runs away or runs on',
+    proof: [{ record: true }], proofWords: 'record; for a diesel the bench test of its stop', why: 'runs away or runs on',
   },
   {
     id: 'gate-fs-throttle', gate: 'First start', mustBe: 'Throttle opens fully, closes by itself, plate straight', harm: true, when: when('eng-throttle-kind != none'), proof: [{ record: true }], proofWords: 'record',
@@ -130,7 +130,7 @@ export const gateLines: readonly GateLineDef[] = [
     id: 'gate-fs-program', gate: 'First start', mustBe: 'Program, base setup sheet and key match stated by number', when: when('cho-control in {donor-unit-trimmed-loom, donor-unit-new-loom, standalone}'), proof: [{ record: true }], proofWords: 'record',
     why: 'another engine\'s fuel and spark',
   },
-  { id: 'gate-fs-timing', gate: 'First start', mustBe: 'Base timing checked by light while cranking', when: when('cho-control in {standalone, carburettor-distributor}'), proof: [{ reading: { unit: 'deg' } }], proofWords: 'reading deg, MAN', why: 'kicks and bangs' },
+  { id: 'gate-fs-timing', gate: 'First start', mustBe: 'Base timing checked by light while cranking', when: when('cho-control in {standalone, carburettor-distributor}'), proof: [{ reading: { unit: 'deg' } }], proofWords: 'reading in degrees, by the manual', why: 'kicks and bangs' },
   { id: 'gate-fs-coolant', gate: 'First start', mustBe: 'Filled, first bleed done, plugs counted', when: when('always'), proof: [{ record: true }], proofWords: 'litres against capacity', why: 'rear cylinders boil before the gauge moves' },
   { id: 'gate-fs-fan', gate: 'First start', mustBe: 'Fan blows the right way, override works', when: when('cho-fan in {electric-puller, electric-pusher}'), proof: [{ record: true }], proofWords: 'bt-fan', why: 'nobody wants to find out at 110 °C' },
   { id: 'gate-fs-fuel', gate: 'First start', mustBe: 'Fresh fuel of the grade, litres known', when: when('always'), proof: [{ record: true }], proofWords: 'litres, date', why: 'stale fuel looks like ten other faults' },
@@ -140,7 +140,7 @@ export const gateLines: readonly GateLineDef[] = [
   },
   { id: 'gate-fs-watch', gate: 'First start', mustBe: 'Oil gauge, temperature, leaks, charge: one person each or one screen', when: when('always'), proof: [{ record: true }], proofWords: 'names', why: 'one pair of eyes misses three gauges' },
   {
-    id: 'gate-fd-brakes', gate: 'First drive', mustBe: 'Opened circuits bled, held 1 min at full pedal, second person\'s pedal, assist after stop', harm: true, when: when('always'), proof: [{ record: true }, { signature: true, people: 2 }], proofWords: 'record, signatures; MAN, LAW first',
+    id: 'gate-fd-brakes', gate: 'First drive', mustBe: 'Opened circuits bled, held 1 min at full pedal, second person\'s pedal, assist after stop', harm: true, when: when('always'), proof: [{ record: true }, { signature: true, people: 2 }], proofWords: 'record, signatures; the manual, local law first',
     why: 'first brake must not be the test',
   },
   { id: 'gate-fd-steering', gate: 'First drive', mustBe: 'Lock to lock free with weight on wheels, bolts torqued, fluid', harm: true, when: when('always'), proof: [{ record: true }], proofWords: 'record', why: 'contact or loose joint' },
@@ -150,7 +150,7 @@ export const gateLines: readonly GateLineDef[] = [
     id: 'gate-fd-leaks', gate: 'First drive', mustBe: 'Dry after the first heat: fuel, oil, coolant, gearbox, steering, brake', when: when('always'), proof: [{ photo: true }], proofWords: 'photo of paper under the car',
     why: 'clamps and gaskets set with heat',
   },
-  { id: 'gate-fd-oil', gate: 'First drive', mustBe: 'Hot idle pressure', when: when('always'), proof: [{ reading: { unit: 'bar' } }], proofWords: 'reading; about 0.7 bar for each 1000 rpm (CP; MAN first)', why: 'hot idle is the hardest moment for oil' },
+  { id: 'gate-fd-oil', gate: 'First drive', mustBe: 'Hot idle pressure', when: when('always'), proof: [{ reading: { unit: 'bar' } }], proofWords: 'reading; about 0.7 bar for each 1000 rpm (common practice; the manual first)', why: 'hot idle is the hardest moment for oil' },
   { id: 'gate-fd-charge', gate: 'First drive', mustBe: 'Charging in band hot with loads', when: when('always'), proof: [{ reading: { unit: 'V', min: 13.5, max: 14.8 } }], proofWords: 'reading 13.5 to 14.8 V', why: 'battery carries the car until it does not' },
   {
     id: 'gate-fd-gearbox', gate: 'First drive', mustBe: 'Level hot, all ranges, park holds, throttle-valve cable proven, or shift unit without codes',
@@ -160,24 +160,24 @@ export const gateLines: readonly GateLineDef[] = [
   { id: 'gate-fd-gaps', gate: 'First drive', mustBe: 'Hot gaps to lines, looms, steering read', when: when('always'), proof: [{ reading: { unit: 'mm' } }], proofWords: 'readings against clearance rows', why: 'everything has grown' },
   { id: 'gate-fd-fumes', gate: 'First drive', mustBe: 'No exhaust leak into the cabin, openings register closed', harm: true, when: when('always'), proof: [{ reading: {} }], proofWords: 'reading or smoke test', why: 'carbon monoxide' },
   {
-    id: 'gate-fd-lamps', gate: 'First drive', mustBe: 'Every warning lamp explained; lights, horn, wipers as law asks; insured, plated, or closed ground', when: when('always'), proof: [{ record: true }], proofWords: 'record (LAW)',
+    id: 'gate-fd-lamps', gate: 'First drive', mustBe: 'Every warning lamp explained; lights, horn, wipers as law asks; insured, plated, or closed ground', when: when('always'), proof: [{ record: true }], proofWords: 'record (local law)',
     why: 'an unexplained lamp hides the next one',
   },
   {
-    id: 'gate-fd-approved', gate: 'First drive', mustBe: 'Structural, steering and brake changes inspected', harm: true, when: when('any approval open'), proof: [{ signature: true }], proofWords: 'signature of the qualified person (LAW)',
+    id: 'gate-fd-approved', gate: 'First drive', mustBe: 'Structural, steering and brake changes inspected', harm: true, when: when('any approval open'), proof: [{ signature: true }], proofWords: 'signature of the qualified person (local law)',
     why: 'structure and steering carry people',
   },
   { id: 'gate-ho-zero', gate: 'Hand over', mustBe: 'Temporaries, loose, loan, unknown torque, unlabelled ends: all lists empty', when: when('always'), proof: [{ record: true }], proofWords: 'record', why: 'provisional is the most dangerous state' },
   { id: 'gate-ho-cycles', gate: 'Hand over', mustBe: 'Heat cycles, re-torque, early oil change done or dated', when: when('always'), proof: [{ record: true }], proofWords: 'record', why: 'things settle in the first hours' },
   {
-    id: 'gate-ho-papers', gate: 'Hand over', mustBe: 'Inspection, approval, registration, emission parts list', when: when('cho-goal = road-going and rec-inspection-regime != none'), proof: [{ record: true }], proofWords: 'document (LAW)',
+    id: 'gate-ho-papers', gate: 'Hand over', mustBe: 'Inspection, approval, registration, emission parts list', when: when('cho-goal = road-going and rec-inspection-regime != none'), proof: [{ record: true }], proofWords: 'document (local law)',
     why: 'finished car, no road',
   },
   {
     id: 'gate-ho-disclosed', gate: 'Hand over', mustBe: 'Deleted or altered safety functions, accepted risks, deferred work told and signed', harm: true, when: when('always'), proof: [{ signature: true }], proofWords: 'customer\'s signature',
     why: 'the driver must know',
   },
-  { id: 'gate-ho-weights', gate: 'Hand over', mustBe: 'Axle masses and ride height after', when: when('always'), proof: [{ reading: { unit: 'kg' } }], proofWords: 'reading against rec-axle-limits', why: 'limits are legal ones' },
+  { id: 'gate-ho-weights', gate: 'Hand over', mustBe: 'Axle masses and ride height after', when: when('always'), proof: [{ reading: { unit: 'kg' } }], proofWords: 'reading against the axle limits', why: 'limits are legal ones' },
   { id: 'gate-ho-run', gate: 'Hand over', mustBe: 'Before and after on the same basis, or said that there is none', when: when('cho-goal in {road-going, track}'), proof: [{ record: true }], proofWords: 'sheet', why: 'gain must be like with like' },
   {
     id: 'gate-ho-book', gate: 'Hand over',

@@ -3,20 +3,20 @@ import type { FollowUpDef, HeatCycle, PrimingWay, RoadTestStep, StartStep, WarmU
 /** Ways to oil pressure before spark. */
 export const primingWays: readonly PrimingWay[] = [
   {
-    id: 'prime-crank', way: 'cho-oil-priming = crank-without-fuel-and-spark: fuel and spark off, plugs out to take load off, crank in bursts (sch-prime, side a)',
+    id: 'prime-crank', value: 'crank-without-fuel-and-spark', way: 'fuel and spark off, plugs out to take load off, crank in bursts',
     pro: 'no special tool; proves starter, earths, crank signal at once', contra: 'cam and bearings turn dry for the first seconds; heats starter', suits: 'used engine that ran lately',
     stop: '10 to 15 s on, 60 s off; after 3 bursts without pressure stop and look',
   },
   {
-    id: 'prime-pressure', way: 'cho-oil-priming = external-pressure: clean oil pushed in by a pressure pot at a gallery port (sch-prime, side b)', pro: 'bearings full before the first turn; shows outside leaks',
+    id: 'prime-pressure', value: 'external-pressure', way: 'clean oil pushed in by a pressure pot at a gallery port', pro: 'bearings full before the first turn; shows outside leaks',
     contra: 'needs a port; sump level rises', suits: 'rebuilt, stood, overhead camshafts', stop: '2 to 4 bar until oil at the top end, turn by hand meanwhile; level after',
   },
   {
-    id: 'prime-drive', way: 'cho-oil-priming = pump-drive: oil pump turned by a drill through the distributor hole or the like', pro: 'pressure as in running, seen on the gauge',
+    id: 'prime-drive', value: 'pump-drive', way: 'oil pump turned by a drill through the distributor hole or the like', pro: 'pressure as in running, seen on the gauge',
     contra: 'only where the pump is driven so; right sense of turning; gear timing afterwards', suits: 'older vee and inline engines', stop: 'until oil at every rocker, turning the crank by hand',
   },
   {
-    id: 'prime-hand', way: 'cho-oil-priming = hand-turn-only, and first for all when don-storage-months > 2: oil in plug holes, on cams, filter prefilled, turned by hand several turns', pro: 'nothing runs dry by force',
+    id: 'prime-hand', value: 'hand-turn-only', way: 'also first for all that stood over two months: oil in plug holes, on cams, filter prefilled, turned by hand several turns', pro: 'nothing runs dry by force',
     contra: 'builds no pressure by itself', suits: 'first part of any school after long standing', stop: 'turns freely',
   },
   {
@@ -42,7 +42,7 @@ export const startSequence: readonly StartStep[] = [
   { id: 'seq-listen', action: 'First half minute at idle', howLong: '30 s', watch: 'Knocks, squeal, leaks of fuel first', stopWhen: 'fuel leak, deep knock, belt off' },
   {
     id: 'seq-hold-speed', action: 'Eng-cam-follower = flat-tappet with new cam: 1800 to 2500 rpm, varied, from the first second; others: idle, no holding at speed',
-    howLong: '20 to 30 min in all, in two parts if hot (CP; cam maker first)', watch: 'Temperature, manifold glow, smell', stopWhen: 'temperature over 105 °C, any noise',
+    howLong: '20 to 30 min in all, in two parts if hot (common practice; cam maker first)', watch: 'Temperature, manifold glow, smell', stopWhen: 'temperature over 105 °C, any noise',
   },
   { id: 'seq-short', action: 'Others: stop after 2 min, look over', howLong: '2 min run', watch: 'Oil level, coolant level, drips', stopWhen: 'level under mark' },
   { id: 'seq-warm', action: 'Run to the first fan cycle', howLong: '10 to 25 min', watch: 'Watch list of E1', stopWhen: 'any red line of E1' },
@@ -71,18 +71,18 @@ export const warmUpWatch: readonly WarmUpWatch[] = [
 
 /** Heat cycles, re-torque and early changes. */
 export const heatCycles: readonly HeatCycle[] = [
-  { id: 'hc-first', when: 'first stop', what: 'cool until hand-warm, top up, worm clamps, joints, gaps again', basis: '2 h; CP', proof: 'litres, paper photo' },
-  { id: 'hc-second', when: 'second and third cycle', what: '20 min at varied 1000 to 2500 rpm, cool, level', basis: 'level steady over two cycles; CP', proof: 'readings' },
+  { id: 'hc-first', when: 'first stop', what: 'cool until hand-warm, top up, worm clamps, joints, gaps again', basis: '2 h; common practice', proof: 'litres, paper photo' },
+  { id: 'hc-second', when: 'second and third cycle', what: '20 min at varied 1000 to 2500 rpm, cool, level', basis: 'level steady over two cycles; common practice', proof: 'readings' },
   {
     id: 'hc-retorque', when: 'after the third cycle', what: 'exhaust flanges and manifold, mounts, sliders, intake, wheel and shaft bolts; head bolts only where the maker asks; angle-tightened bolts never',
-    basis: 'MAN; witness mark renewed', proof: 'record per group',
+    basis: 'the manual; witness mark renewed', proof: 'record per group',
   },
-  { id: 'hc-oil', when: 'after flat-tappet run-in, or 1 to 2 h or 500 km', what: 'oil and filter, filter cut open', basis: 'CP; builder first', proof: 'photo of pleats: o-filter-cut' },
-  { id: 'hc-flush', when: 'engine stood over a year', what: 'coolant and oil changed once more after the first hours', basis: 'CP', proof: 'litres, colour' },
-  { id: 'hc-belt', when: 'after 1 h and 500 km', what: 'belt tension and line; manual tensioner: turns about 90 deg between fingers mid-run', basis: 'CP; MAN first', proof: 'reading' },
-  { id: 'hc-gearbox', when: '50 km; rebuilt 1000 km', what: 'level hot; fluid and filter', basis: 'MAN', proof: 'litres, look' },
+  { id: 'hc-oil', when: 'after flat-tappet run-in, or 1 to 2 h or 500 km', what: 'oil and filter, filter cut open', basis: 'common practice; builder first', proof: 'photo of the pleats, filter cut open' },
+  { id: 'hc-flush', when: 'engine stood over a year', what: 'coolant and oil changed once more after the first hours', basis: 'common practice', proof: 'litres, colour' },
+  { id: 'hc-belt', when: 'after 1 h and 500 km', what: 'belt tension and line; manual tensioner: turns about 90 deg between fingers mid-run', basis: 'common practice; the manual first', proof: 'reading' },
+  { id: 'hc-gearbox', when: '50 km; rebuilt 1000 km', what: 'level hot; fluid and filter', basis: 'the manual', proof: 'litres, look' },
   {
-    id: 'hc-run-in', when: 'first 500 km of a rebuild', what: 'half to two thirds load, speed varied, no long idling; clutch 300 to 500 km in town; pads bedded by their sheet', basis: 'CP; makers first',
+    id: 'hc-run-in', when: 'first 500 km of a rebuild', what: 'half to two thirds load, speed varied, no long idling; clutch 300 to 500 km in town; pads bedded by their sheet', basis: 'common practice; makers first',
     proof: 'driver\'s note',
   },
 ];
@@ -101,13 +101,13 @@ export const roadTest: readonly RoadTestStep[] = [
 /** What comes back after hand over. */
 export const followUpDefs: readonly FollowUpDef[] = [
   { id: 'fu-nuts', trigger: '50 to 100 km', atKm: 100, what: 'wheel and shaft bolts, clamps, drips' },
-  { id: 'fu-week', trigger: '7 days or first cold start after a night outside', afterDays: 7, what: 'leaks, level, rest current under 50 mA (CP), cold start heard' },
+  { id: 'fu-week', trigger: '7 days or first cold start after a night outside', afterDays: 7, what: 'leaks, level, rest current under 50 mA (common practice), cold start heard' },
   { id: 'fu-settle', trigger: '30 days or 500 km', atKm: 500, afterDays: 30, what: 'gaps of sump, hood, exhaust again (cushions settle), bolts of mounts, alignment, early oil' },
   { id: 'fu-second-oil', trigger: '1500 km', atKm: 1500, what: 'oil and filter; litres used since the start' },
   { id: 'fu-diesel-filter', trigger: '1000 km after tank work, any fuel kind', atKm: 1000, what: 'filter, water drain, clear hose' },
   { id: 'fu-valves', trigger: '19 000 km (12 000 miles) on older mechanical diesels, or builder\'s figure', atKm: 19_000, what: 'lash table' },
-  { id: 'fu-run-after', trigger: 'tune final, final engine unit in', what: 'rollers or timed run beside rec-power-before' },
-  { id: 'fu-weigh-after', trigger: 'before papers', what: 'axle masses beside rec-axle-masses and rec-axle-limits, lamp aim, springs' },
+  { id: 'fu-run-after', trigger: 'tune final, final engine unit in', what: 'rollers or timed run beside the power measured before' },
+  { id: 'fu-weigh-after', trigger: 'before papers', what: 'axle masses beside the axle masses and limits, lamp aim, springs' },
   { id: 'fu-season', trigger: 'first frost and first heat', what: 'mixture test, heater, fan, hot start' },
   { id: 'fu-risk', trigger: 'trigger named when a risk was accepted (slip, temperature, noise, distance)', what: 'look, decide, tell the customer' },
   { id: 'fu-deferred', trigger: 'next time the engine or gearbox is out', what: 'upgrades and seals put off, with reason' },

@@ -34,7 +34,7 @@ export const faults: readonly FaultDef[] = [
   },
   {
     id: 'f-immobiliser', title: 'Key, reader and unit not matched', system: 'control', prior: 0.05, onlyWhen: when('eng-immobiliser-kind != none or rec-immobiliser-kind != none'),
-    raisedBy: [when('eng-immobiliser-kind in {key-to-engine-unit, key-to-body-unit}')], fix: 'matching by an authorised person, whole set moved, program (LAW)',
+    raisedBy: [when('eng-immobiliser-kind in {key-to-engine-unit, key-to-body-unit}')], fix: 'matching by an authorised person, whole set moved, program (local law)',
   },
   {
     id: 'f-throttle-unplugged', title: 'By-wire throttle or pedal not plugged, or of another set', system: 'control', prior: 0.07, onlyWhen: when('eng-throttle-kind = by-wire'),

@@ -28,7 +28,7 @@ export const observations: readonly ObservationDef[] = [
   {
     id: 'o-oil-gauge', question: 'Independent oil gauge, as warm as it is', kind: 'reading', unit: 'bar',
     outcomes: [{ id: 'in-band', base: 0.955 }, { id: 'zero', base: 0.007 }, { id: 'low', base: 0.023 }, { id: 'high', base: 0.015 }], minutes: 3, risk: 2,
-    needs: 'gauge; band from eng-oil-spec; CP: over 0.7 bar for each 1000 rpm hot',
+    needs: 'gauge; band from the oil grade; common practice: over 0.7 bar for each 1000 rpm hot',
   },
   {
     id: 'o-temp', question: 'Coolant temperature over 15 min', kind: 'reading', unit: '°C',
@@ -89,7 +89,7 @@ export const observations: readonly ObservationDef[] = [
   {
     id: 'o-output-test', question: 'Injectors and coils driven one by one: does the labelled cylinder answer', kind: 'level',
     outcomes: [{ id: 'right', base: 0.97 }, { id: 'banks-crossed', base: 0.01 }, { id: 'order-wrong', base: 0.01 }, { id: 'some-dead', base: 0.01 }], minutes: 20, risk: 2,
-    needs: 'tool, helper, rail dry; eng-layout, eng-firing-order',
+    needs: 'tool, helper, rail dry; layout and firing order',
   },
   { id: 'o-marks', question: 'Timing marks after two turns by hand', kind: 'yes/no', outcomes: [{ id: 'agree', base: 0.985 }, { id: 'off', base: 0.015 }], minutes: 35, risk: 1, needs: 'covers off' },
   {
@@ -106,7 +106,7 @@ export const observations: readonly ObservationDef[] = [
   },
   {
     id: 'o-hose-temps', question: 'Upper and lower hose by thermometer, engine hot', kind: 'reading', unit: '°C',
-    outcomes: [{ id: 'both-warm', base: 0.9 }, { id: 'top-hot-bottom-cold', base: 0.06 }, { id: 'both-cold', base: 0.04 }], minutes: 4, risk: 2, needs: 'warm; side by eng-thermostat',
+    outcomes: [{ id: 'both-warm', base: 0.9 }, { id: 'top-hot-bottom-cold', base: 0.06 }, { id: 'both-cold', base: 0.04 }], minutes: 4, risk: 2, needs: 'warm; side by where the thermostat sits',
   },
   {
     id: 'o-bubbles', question: 'Bubbles in the tank; if they stay, gas test', kind: 'level', outcomes: [{ id: 'end', base: 0.92 }, { id: 'persist-air', base: 0.07 }, { id: 'exhaust-gas', base: 0.01 }], minutes: 12,
@@ -115,7 +115,7 @@ export const observations: readonly ObservationDef[] = [
   {
     id: 'o-fuel-pressure', question: 'Rail pressure with pump on', kind: 'reading', unit: 'bar',
     outcomes: [{ id: 'in-band', base: 0.93 }, { id: 'below-zero', base: 0.002 }, { id: 'zero', base: 0.015 }, { id: 'low', base: 0.03 }, { id: 'high', base: 0.023 }], minutes: 6, risk: 2,
-    needs: 'gauge; band from eng-rail-pressure',
+    needs: 'gauge; band from the rail pressure',
   },
   {
     id: 'o-pump-volts', question: 'Volts at the pump plug while it should run', kind: 'reading', unit: 'V', outcomes: [{ id: 'good', base: 0.96 }, { id: 'low', base: 0.02 }, { id: 'none', base: 0.02 }], minutes: 8,
@@ -156,9 +156,9 @@ export const observations: readonly ObservationDef[] = [
   },
   { id: 'o-clear-flood', question: 'Throttle fully open, pump off, crank 5 s', kind: 'yes/no', outcomes: [{ id: 'no-change', base: 0.9 }, { id: 'catches', base: 0.1 }], minutes: 2, risk: 2, needs: 'helper' },
   {
-    id: 'o-sensor-page', question: 'Live data, key on, cold: coolant = air, pressure = barometer, throttle 0 to 100 %, air mass about 1 to 1.4 g/s a litre at hot idle (CP)', kind: 'reading',
+    id: 'o-sensor-page', question: 'Live data, key on, cold: coolant = air, pressure = barometer, throttle 0 to 100 %, air mass about 1 to 1.4 g/s a litre at hot idle (common practice)', kind: 'reading',
     outcomes: [{ id: 'plausible', base: 0.94 }, { id: 'coolant-wrong', base: 0.015 }, { id: 'pressure-wrong', base: 0.015 }, { id: 'airmass-wrong', base: 0.015 }, { id: 'throttle-wrong', base: 0.015 }], minutes: 3,
-    risk: 1, needs: 'tool; eng-displacement',
+    risk: 1, needs: 'tool; displacement',
   },
   {
     id: 'o-trim', question: 'Fuel trims, warm, idle and 2500 rpm', kind: 'reading', unit: '%',
@@ -180,7 +180,7 @@ export const observations: readonly ObservationDef[] = [
   },
   {
     id: 'o-compression', question: 'Compression, all plugs out, throttle open', kind: 'reading', unit: 'bar', outcomes: [{ id: 'even', base: 0.95 }, { id: 'some-low', base: 0.03 }, { id: 'all-low', base: 0.02 }],
-    minutes: 40, risk: 2, needs: 'helper; lowest at least 75 % of highest (CP)',
+    minutes: 40, risk: 2, needs: 'helper; lowest at least 75 % of highest (common practice)',
   },
   {
     id: 'o-oil-flow', question: 'Oil at an opened port or filter seat while cranking', kind: 'level', outcomes: [{ id: 'flows', base: 0.96 }, { id: 'foams', base: 0.02 }, { id: 'none', base: 0.02 }], minutes: 20,
@@ -231,18 +231,18 @@ export const observations: readonly ObservationDef[] = [
     outcomes: [{ id: 'match', base: 0.97 }, { id: 'wrong-program', base: 0.015 }, { id: 'wrong-data', base: 0.015 }], minutes: 8, risk: 0, needs: 'tool, engine card',
   },
   { id: 'o-clear-hose', question: 'Clear hose in feed and return', kind: 'level', outcomes: [{ id: 'clear', base: 0.97 }, { id: 'bubbles', base: 0.03 }], minutes: 12, risk: 2, needs: 'diesel; clean hose' },
-  { id: 'o-feed-diesel', question: 'Lift pump pressure at the filter', kind: 'reading', unit: 'bar', outcomes: [{ id: 'in-band', base: 0.97 }, { id: 'low', base: 0.03 }], minutes: 12, risk: 2, needs: 'gauge; band MAN' },
+  { id: 'o-feed-diesel', question: 'Lift pump pressure at the filter', kind: 'reading', unit: 'bar', outcomes: [{ id: 'in-band', base: 0.97 }, { id: 'low', base: 0.03 }], minutes: 12, risk: 2, needs: 'gauge; band of the manual' },
   {
     id: 'o-glow', question: 'Ampere through each glow plug, controller on time', kind: 'reading', unit: 'A', outcomes: [{ id: 'all', base: 0.95 }, { id: 'some-or-none', base: 0.05 }], minutes: 8, risk: 1,
     needs: 'clamp meter',
   },
   {
     id: 'o-stop-vacuum', question: 'Stop valve and its line on a hand pump, 1 min', kind: 'reading', unit: 'kPa', outcomes: [{ id: 'holds', base: 0.97 }, { id: 'leaks', base: 0.03 }], minutes: 6, risk: 0,
-    needs: 'hand pump; level MAN',
+    needs: 'hand pump; level the manual',
   },
   {
     id: 'o-lash', question: 'Valve lash, every valve', kind: 'reading', unit: 'mm', outcomes: [{ id: 'in-limits', base: 0.96 }, { id: 'tight', base: 0.02 }, { id: 'wide', base: 0.02 }], minutes: 60, risk: 1,
-    needs: 'cover off, MAN limits',
+    needs: 'cover off, limits of the manual',
   },
   { id: 'o-hand-turn', question: 'Turn the engine two turns by hand', kind: 'level', outcomes: [{ id: 'free', base: 0.99 }, { id: 'heavy-or-stops', base: 0.01 }], minutes: 4, risk: 1, needs: 'battery off, gearbox free' },
   {

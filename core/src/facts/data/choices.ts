@@ -98,7 +98,7 @@ export const choicesFacts = [
   {
     id: 'cho-heater', subject: 'choice', group: 'Choices', label: 'Heater',
     parts: [{ key: 'value', label: '', options: ['kept', 'deleted'] }],
-    howTo: 'Customer; deleting demist can fail inspection (LAW)', neededBy: ['fit-heater', 'fit-coolant-high-point', 'kit-heater-hoses'],
+    howTo: 'Customer; deleting demist can fail inspection (local law)', neededBy: ['fit-heater', 'fit-coolant-high-point', 'kit-heater-hoses'],
   },
   {
     id: 'cho-ac', subject: 'choice', group: 'Choices', label: 'Air conditioning',

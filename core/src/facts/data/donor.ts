@@ -26,7 +26,7 @@ export const donorFacts = [
     parts: [
       { key: 'cut-plugs', label: 'Cut plugs', unit: '' }, { key: 'chafes', label: 'Chafes', unit: '' }, { key: 'missing-branches', label: 'Missing branches', unit: '' },
     ],
-    howTo: 'Lay out flat, compare with pin table. One or two cut plugs can be spliced; more means another loom (CP)', neededBy: ['fit-ecu-engine', 'kit-loom', 'f-no-spark'],
+    howTo: 'Lay out flat, compare with pin table. One or two cut plugs can be spliced; more means another loom (common practice)', neededBy: ['fit-ecu-engine', 'kit-loom', 'f-no-spark'],
   },
   {
     id: 'don-ecu-set', subject: 'donor', group: 'Donor', label: 'ECU set',

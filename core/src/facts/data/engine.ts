@@ -56,7 +56,7 @@ export const engineFacts = [
   {
     id: 'eng-firing-order', subject: 'engine', group: 'Identity', label: 'Firing order',
     parts: [{ key: 'value', label: '', text: true }],
-    howTo: 'Manual (MAN); never from memory', neededBy: ['kit-leads-coils', 'f-firing-order', 'o-output-test'],
+    howTo: 'Manual; never from memory', neededBy: ['kit-leads-coils', 'f-firing-order', 'o-output-test'],
   },
   {
     id: 'eng-emission-level', subject: 'engine', group: 'Identity', label: 'Emission level',
@@ -197,7 +197,7 @@ export const engineFacts = [
     id: 'eng-slope-design', subject: 'engine', group: 'Envelope, mass, reach', label: 'Slope design',
     parts: [{ key: 'value', label: '', unit: 'deg' }],
     kindNote: 'tail down positive',
-    howTo: 'Carburettor pad or sump rail against the donor\'s floor; about 3 in engines made for it (CP)', neededBy: ['fit-driveline-angles', 'fit-hood'],
+    howTo: 'Carburettor pad or sump rail against the donor\'s floor; about 3 in engines made for it (common practice)', neededBy: ['fit-driveline-angles', 'fit-hood'],
   },
   {
     id: 'eng-service-points', subject: 'engine', group: 'Envelope, mass, reach', label: 'Service points',
@@ -224,7 +224,7 @@ export const engineFacts = [
       { key: 'high-side', label: 'High side', unit: 'bar' }, { key: 'low-side', label: 'Low side', unit: 'bar' },
     ],
     kindNote: 'above manifold or absolute, low side and high side',
-    howTo: 'Calibration or manual (MAN); port-injected vee engines of the last decades run about 3.8 to 4.1 bar (CP)', neededBy: ['fit-fuel-pressure', 'fit-pump-flow', 'gate-fs-leak', 'o-fuel-pressure'],
+    howTo: 'Calibration or manual; port-injected vee engines of the last decades run about 3.8 to 4.1 bar (common practice)', neededBy: ['fit-fuel-pressure', 'fit-pump-flow', 'gate-fs-leak', 'o-fuel-pressure'],
   },
   {
     id: 'eng-rail-ports', subject: 'engine', group: 'Fuel, air, ignition, control', label: 'Rail ports',
@@ -239,7 +239,7 @@ export const engineFacts = [
       { key: 'flow', label: 'Flow', unit: 'mL/min' }, { key: 'at-pressure', label: 'At pressure', unit: 'bar' }, { key: 'impedance', label: 'Impedance', options: ['high', 'low'] },
       { key: 'plug-style', label: 'Plug style', text: true }, { key: 'length', label: 'Length', unit: 'mm' },
     ],
-    howTo: 'Label; ohmmeter (about 12 to 16 ohm high, 2 to 5 low, CP)', neededBy: ['fit-sensor-plugs', 'f-injector-scaling', 'f-no-injector-pulse'],
+    howTo: 'Label; ohmmeter (about 12 to 16 ohm high, 2 to 5 low, common practice)', neededBy: ['fit-sensor-plugs', 'f-injector-scaling', 'f-no-injector-pulse'],
   },
   {
     id: 'eng-load-sensor', subject: 'engine', group: 'Fuel, air, ignition, control', label: 'Load sensor',
@@ -280,7 +280,7 @@ export const engineFacts = [
       { key: 'thread', label: 'Thread', text: true },
     ],
     kindNote: 'kind {narrow, wide}, thread',
-    howTo: 'Look; M18x1.5 is usual (CP)', neededBy: ['fit-emission-parts', 'kit-o2-bungs', 'kit-o2-sensors', 'f-o2'],
+    howTo: 'Look; M18x1.5 is usual (common practice)', neededBy: ['fit-emission-parts', 'kit-o2-bungs', 'kit-o2-sensors', 'f-o2'],
   },
   {
     id: 'eng-ecu-id', subject: 'engine', group: 'Fuel, air, ignition, control', label: 'Engine unit (ECU) identity',
@@ -328,7 +328,7 @@ export const engineFacts = [
       { key: 'rated-pressure-least', label: 'Rated pressure least', unit: 'bar' },
     ],
     kindNote: 'grade (SAE J300), quality class, capacity with filter, idle and rated pressure limits',
-    howTo: 'Manual (MAN); plus remote filter and cooler volume', neededBy: ['kit-engine-oil', 'gate-fc-oil-level', 'o-oil-gauge'],
+    howTo: 'Manual; plus remote filter and cooler volume', neededBy: ['kit-engine-oil', 'gate-fc-oil-level', 'o-oil-gauge'],
   },
   {
     id: 'eng-accessory-drive', subject: 'engine', group: 'Oil, coolant, accessories, condition', label: 'Accessory drive',

@@ -95,7 +95,7 @@ export const gearboxFacts = [
   {
     id: 'gbx-rating', subject: 'gearbox', group: 'Gearbox', label: 'Rating',
     parts: [{ key: 'value', label: '', unit: 'N·m' }],
-    howTo: 'Supplier\'s figure (MAN); built or stock', neededBy: ['fit-torque-chain'],
+    howTo: 'Supplier\'s figure; built or stock', neededBy: ['fit-torque-chain'],
   },
   {
     id: 'gbx-control', subject: 'gearbox', group: 'Gearbox', label: 'Who shifts the gearbox',
@@ -128,7 +128,7 @@ export const gearboxFacts = [
       { key: 'value', label: '', text: true }, { key: 'capacity', label: 'Capacity', unit: 'L' }, { key: 'level-method', label: 'Level method', text: true },
     ],
     kindNote: 'grade, capacity, fill and level method',
-    howTo: 'Manual (MAN)', neededBy: ['kit-gearbox-fluid', 'gate-fc-fluids', 'f-gearbox-fluid-low'],
+    howTo: 'Manual', neededBy: ['kit-gearbox-fluid', 'gate-fc-fluids', 'f-gearbox-fluid-low'],
   },
   {
     id: 'gbx-speed-signal', subject: 'gearbox', group: 'Gearbox', label: 'Speed signal',

@@ -21,12 +21,12 @@ export const recipientFacts = [
   {
     id: 'rec-inspection-regime', subject: 'recipient', group: 'Identity, rules, state', label: 'Inspection regime',
     parts: [{ key: 'value', label: '', options: ['none', 'safety', 'safety-and-tailpipe', 'safety-and-plug-in', 'individual-approval'] }],
-    howTo: 'Ask the inspecting body before the quote; write down name, date and answer (LAW)', neededBy: ['fit-emission-parts', 'kit-inspection', 'kit-catalyst', 'kit-evap', 'gate-ho-papers'],
+    howTo: 'Ask the inspecting body before the quote; write down name, date and answer (local law)', neededBy: ['fit-emission-parts', 'kit-inspection', 'kit-catalyst', 'kit-evap', 'gate-ho-papers'],
   },
   {
     id: 'rec-engine-age-rule', subject: 'recipient', group: 'Identity, rules, state', label: 'Engine age rule',
     parts: [{ key: 'value', label: '', options: ['engine-same-year-or-newer', 'vehicle-year-rule', 'no-rule'] }],
-    howTo: 'Local code. Usual form: engine of the same year or newer, with every emission part of the car the engine came from (LAW; STD: North American engine-switching policy)', neededBy: ['fit-emission-parts'],
+    howTo: 'Local code. Usual form: engine of the same year or newer, with every emission part of the car the engine came from (local law; standard North American engine-switching policy)', neededBy: ['fit-emission-parts'],
   },
   {
     id: 'rec-power-before', subject: 'recipient', group: 'Identity, rules, state', label: 'Power before',
@@ -99,7 +99,7 @@ export const recipientFacts = [
       { key: 'least-y-from-centre-line', label: 'Least y from centre line', unit: 'mm' }, { key: 'z-there', label: 'z there', unit: 'mm' }, { key: 'joint-kind', label: 'Joint kind', options: ['metal', 'rubber'] },
       { key: 'stations', label: 'Stations', text: true },
     ],
-    howTo: 'Tape from centre line; heat limit of a rubber coupling is MAN', neededBy: ['fit-exhaust-steering', 'kit-steering-shaft'],
+    howTo: 'Tape from centre line; heat limit of a rubber coupling is the maker\'s', neededBy: ['fit-exhaust-steering', 'kit-steering-shaft'],
   },
   {
     id: 'rec-mount-pads', subject: 'recipient', group: 'Space and fixed points', label: 'Mount pads',
@@ -209,7 +209,7 @@ export const recipientFacts = [
   {
     id: 'rec-axle-rating', subject: 'recipient', group: 'Brakes, steering, axles', label: 'Axle rating',
     parts: [{ key: 'value', label: '', unit: 'N·m' }],
-    howTo: 'Supplier\'s figure (MAN) or, in its absence, the strongest engine the maker sold with that axle, marked assumed', neededBy: ['fit-torque-chain', 'fit-halfshafts'],
+    howTo: 'Supplier\'s figure or, in its absence, the strongest engine the maker sold with that axle, marked assumed', neededBy: ['fit-torque-chain', 'fit-halfshafts'],
   },
   {
     id: 'rec-pinion-place', subject: 'recipient', group: 'Brakes, steering, axles', label: 'Pinion place',
@@ -246,7 +246,7 @@ export const recipientFacts = [
     parts: [
       { key: 'front', label: 'Front', unit: 'kg' }, { key: 'rear', label: 'Rear', unit: 'kg' }, { key: 'gross', label: 'Gross', unit: 'kg' },
     ],
-    howTo: 'Plate or papers (LAW)', neededBy: ['fit-axle-load', 'gate-ho-weights'],
+    howTo: 'Plate or papers (local law)', neededBy: ['fit-axle-load', 'gate-ho-weights'],
   },
   {
     id: 'rec-fuel-before', subject: 'recipient', group: 'Fuel, cooling, comfort', label: 'Fuel before',
@@ -290,7 +290,7 @@ export const recipientFacts = [
   {
     id: 'rec-ac-state', subject: 'recipient', group: 'Fuel, cooling, comfort', label: 'Air conditioning state',
     parts: [{ key: 'value', label: '', options: ['none', 'fitted-charged', 'fitted-empty', 'fitted-not-known'] }],
-    howTo: 'Gauge reading by a certified person; an unknown circuit is treated as charged (LAW)', neededBy: ['fit-ac', 'kit-ac-service'],
+    howTo: 'Gauge reading by a certified person; an unknown circuit is treated as charged (local law)', neededBy: ['fit-ac', 'kit-ac-service'],
   },
   {
     id: 'rec-electrical-system', subject: 'recipient', group: 'Electrics and dash', label: 'Electrical system',

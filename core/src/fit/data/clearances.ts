@@ -8,7 +8,7 @@ export const clearances: readonly Clearance[] = [
     reason: 'the farther from the crank, the larger the swing',
   },
   { id: 'cl-sump-crossmember', pair: 'sump to crossmember', staticMm: 12.0, rockMm: [6, 3, 0], moving: 'cushions settle 3 to 6 mm in the first weeks', reason: 'settled cushion plus bump load cracks a sump' },
-  { id: 'cl-sump-steering', pair: 'sump to rack, link, boots', staticMm: 15.0, rockMm: [5, 3, 0], moving: 'both locks, bump and droop', reason: 'steering must never be touched (manual and LAW first)' },
+  { id: 'cl-sump-steering', pair: 'sump to rack, link, boots', staticMm: 15.0, rockMm: [5, 3, 0], moving: 'both locks, bump and droop', reason: 'steering must never be touched (manual and local law first)' },
   { id: 'cl-ground', pair: 'lowest engine part to road, laden', staticMm: 120.0, rockMm: [0, 0, 0], moving: 'after final springs', reason: 'kerbs and humps; local approval may ask more' },
   { id: 'cl-hood', pair: 'highest point to hood bracing', staticMm: 20.0, rockMm: [15, 8, 2], moving: 'filter lid, coil, oil cap', reason: 'hood flexes and engine lifts' },
   {
@@ -22,7 +22,7 @@ export const clearances: readonly Clearance[] = [
   { id: 'cl-moving-fuel', pair: 'fuel or brake line to any moving part', staticMm: 25.0, rockMm: [8, 4, 0], moving: 'all travel', reason: 'wear through is fire or loss of brakes' },
   { id: 'cl-exh-steering', pair: 'exhaust to metal steering shaft or joint', staticMm: 20.0, rockMm: [8, 4, 0], moving: 'hot growth 3 to 5 mm', reason: 'joint grease and binding' },
   {
-    id: 'cl-exh-rubber-joint', pair: 'exhaust to rubber coupling, boot, bush', staticMm: 75.0, staticWords: '75; 40 with shield', rockMm: [0, 0, 0], moving: 'below the part\'s limit (MAN)',
+    id: 'cl-exh-rubber-joint', pair: 'exhaust to rubber coupling, boot, bush', staticMm: 75.0, staticWords: '75; 40 with shield', rockMm: [0, 0, 0], moving: 'below the part\'s limit (the manual)',
     reason: 'rubber hardens above about 120 °C',
   },
   { id: 'cl-exh-frame', pair: 'exhaust to rail, crossmember', staticMm: 15.0, rockMm: [5, 3, 0], moving: 'growth along the pipe', reason: 'knock and paint' },
@@ -34,8 +34,8 @@ export const clearances: readonly Clearance[] = [
     reason: 'fire, vapour lock',
   },
   {
-    id: 'cl-exh-wiring', pair: 'exhaust to loom, dipstick tube grip, sensor body', staticMm: 80.0, staticWords: '80; 40 with shield and sleeve', rockMm: [5, 5, 5], moving: 'sensor body under its limit (MAN)',
-    reason: 'ordinary insulation is made for 100 to 125 °C (STD: ISO 6722 classes B and C, memory)',
+    id: 'cl-exh-wiring', pair: 'exhaust to loom, dipstick tube grip, sensor body', staticMm: 80.0, staticWords: '80; 40 with shield and sleeve', rockMm: [5, 5, 5], moving: 'sensor body under its limit (the manual)',
+    reason: 'ordinary insulation is made for 100 to 125 °C (standard ISO 6722 classes B and C, memory)',
   },
   {
     id: 'cl-exh-hose', pair: 'exhaust to coolant or heater hose', staticMm: 60.0, staticWords: '60; 25 with sleeve', rockMm: [5, 5, 5],

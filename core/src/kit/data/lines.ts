@@ -130,7 +130,7 @@ export const kitLines: readonly KitLineDef[] = [
   },
   {
     id: 'kit-sump', system: 'oil', title: 'Sump that clears, guard, accumulator where wanted', when: when('cho-sump in {recipient-variant, aftermarket, modified, dry-sump} or fit-ground-clearance says Adapt'),
-    options: 'depth, bowl place, baffles, pump control it removes; guard with drain reach; accumulator volume and line away from headers where cho-goal = track',
+    options: 'depth, bowl place, baffles, pump control it removes; guard with drain reach; accumulator volume and line away from headers where it goes on the track',
     leftOut: 'engine is the lowest part of the car; pressure dips in bends', price: [80, 400, 1700],
   },
   {
@@ -156,7 +156,7 @@ export const kitLines: readonly KitLineDef[] = [
   { id: 'kit-breather', system: 'oil', title: 'Breather, catch can, hoses', when: when('always'), options: 'bore, return or can, cap threads', leftOut: 'oil in the intake, seals pushed out', price: [10, 60, 220] },
   {
     id: 'kit-engine-oil', system: 'oil', title: 'Oil for fill, flush and early change', when: when('always'),
-    options: 'grade and class by eng-oil-spec; flush fill where don-storage-months > 12 (MAN); zinc-rich running-in oil where eng-cam-follower = flat-tappet (CP; MAN first)',
+    options: 'grade and class of the engine; flush fill where it stood over a year (the manual); zinc-rich running-in oil where it has flat tappets (common practice; the manual first)',
     leftOut: 'short at the fill, wrong class, sludge in the new screen', price: [45, 130, 330],
   },
   { id: 'kit-oil-test-gauge', system: 'oil', title: 'Mechanical gauge, hose, adapter', when: when('always'), options: 'thread, range 0 to 7 bar', leftOut: 'pressure judged by a lamp', price: [20, 45, 120] },
@@ -235,10 +235,10 @@ export const kitLines: readonly KitLineDef[] = [
   },
   {
     id: 'kit-pump', system: 'fuel', title: 'Pump by flow at rail pressure, flow arrow seen', when: when('eng-fuelling not in {diesel-mechanical}'),
-    options: '255 L/h covers a stock port-injected vee engine of 5 to 6 L (CP); kind, connector, current', optionsFrom: ['rec-tank-pump'], leftOut: 'lean at load; fitted backwards', price: [40, 140, 450],
+    options: '255 L/h covers a stock port-injected vee engine of 5 to 6 L (common practice); kind, connector, current', optionsFrom: ['rec-tank-pump'], leftOut: 'lean at load; fitted backwards', price: [40, 140, 450],
   },
   {
-    id: 'kit-fuel-filter', system: 'fuel', title: 'Suction filter 100 micron where the pump is inline, pressure filter 10 micron injection, 40 carburettor (CP)', when: when('always'),
+    id: 'kit-fuel-filter', system: 'fuel', title: 'Suction filter 100 micron where the pump is inline, pressure filter 10 micron injection, 40 carburettor (common practice)', when: when('always'),
     options: 'ends, arrows, with regulator or plain', optionsFrom: ['cho-pump-place'], leftOut: 'pump eats rust; injectors plugged', price: [15, 50, 160],
   },
   {
@@ -247,7 +247,7 @@ export const kitLines: readonly KitLineDef[] = [
   },
   {
     id: 'kit-fuel-hose', system: 'fuel', title: 'Hose and tube for feed and return, clips, injection clamps', when: when('always'),
-    options: 'rating for injection pressure and fuel (STD: SAE J30 R9 or R14, memory), tube, sleeve, rubber-lined clip every 300 to 450 mm (CP)', optionsFrom: ['rec-fuel-line-bore'],
+    options: 'rating for injection pressure and fuel (standard SAE J30 R9 or R14, memory), tube, sleeve, rubber-lined clip every 300 to 450 mm (common practice)', optionsFrom: ['rec-fuel-line-bore'],
     leftOut: 'low-pressure hose bursts on a hot day; chafe', price: [35, 130, 390],
   },
   {
@@ -281,7 +281,7 @@ export const kitLines: readonly KitLineDef[] = [
   },
   {
     id: 'kit-maf-adapter', system: 'air', title: 'Air-mass housing of the calibration\'s bore, straight run', when: when('eng-load-sensor in {air-mass, both}'),
-    options: 'arrow, screen, 1 to 2 diameters straight before it (CP)', leftOut: 'reversed: stalls as it starts', price: [10, 45, 150],
+    options: 'arrow, screen, 1 to 2 diameters straight before it (common practice)', leftOut: 'reversed: stalls as it starts', price: [10, 45, 150],
   },
   {
     id: 'kit-throttle-body', system: 'air', title: 'Throttle body, gasket', when: when('fit-throttle says Adapt'), options: 'bolt pattern, stiffness of plate, return', leftOut: 'cheap plate bends: idle never settles',
@@ -343,7 +343,7 @@ export const kitLines: readonly KitLineDef[] = [
   },
   {
     id: 'kit-fan', system: 'cooling', title: 'Fan or fans by flow and depth, shroud with flaps', when: when('always'),
-    options: 'puller or pusher, depth, flow, current at start and run; shroud covers at least 70 % of core (CP)', optionsFrom: ['cho-fan', 'rec-radiator-core'],
+    options: 'puller or pusher, depth, flow, current at start and run; shroud covers at least 70 % of core (common practice)', optionsFrom: ['cho-fan', 'rec-radiator-core'],
     leftOut: 'fan meets pulley; blows the wrong way; hot in traffic only', price: [60, 250, 650],
   },
   {
@@ -354,9 +354,9 @@ export const kitLines: readonly KitLineDef[] = [
     id: 'kit-hoses', system: 'cooling', title: 'Top, bottom, by-pass, moulded or pieced, stepped hoses, joiners with beads', when: when('always'), options: 'bore and bend at each end, hidden short hoses too',
     optionsFrom: ['rec-radiator-ports'], leftOut: 'start put off for one hose; leaks as soon as a clamp is eased', price: [35, 130, 380],
   },
-  { id: 'kit-clamps', system: 'cooling', title: 'Clamps by outside diameter', when: when('always'), options: 'cho-clamp-school, lined for silicone', leftOut: 'clamp cuts the hose', price: [10, 30, 80] },
+  { id: 'kit-clamps', system: 'cooling', title: 'Clamps by outside diameter', when: when('always'), options: 'clamp of the shop\'s school, lined for silicone', leftOut: 'clamp cuts the hose', price: [10, 30, 80] },
   {
-    id: 'kit-header-tank', system: 'cooling', title: 'Header tank, bracket, cap neck', when: when('cho-fill-point = header-tank'), options: 'volume about 5 to 10 % of system air space (CP), highest',
+    id: 'kit-header-tank', system: 'cooling', title: 'Header tank, bracket, cap neck', when: when('cho-fill-point = header-tank'), options: 'volume about 5 to 10 % of system air space (common practice), highest',
     leftOut: 'system cannot be filled', price: [30, 110, 300],
   },
   {
@@ -426,7 +426,7 @@ export const kitLines: readonly KitLineDef[] = [
     options: 'ways plus a third spare, sealed, place, suppressed coils', optionsFrom: ['cho-power-distribution'], leftOut: 'added circuits on one old fuse; coil spike resets the unit', price: [45, 160, 1000],
   },
   {
-    id: 'kit-main-fuse', system: 'electrics', title: 'Main fuse or breaker near the battery; battery switch where cho-goal = track', when: when('always'),
+    id: 'kit-main-fuse', system: 'electrics', title: 'Main fuse or breaker near the battery; battery switch where it goes on the track', when: when('always'),
     options: 'rating by cable; switch with alternator discharge contact where rules ask', leftOut: 'unfused cable across the car; engine runs on after cut-off', price: [8, 40, 200],
   },
   {
@@ -472,7 +472,7 @@ export const kitLines: readonly KitLineDef[] = [
     leftOut: 'fails inspection', price: [20, 110, 350],
   },
   {
-    id: 'kit-charge-lamp-resistor', system: 'electrics', title: 'Lamp or resistor, diode', when: when('rec-charge-lamp in {led-or-cluster, voltmeter, none} and eng-alternator known'), options: 'about 50 ohm, 5 W (CP)',
+    id: 'kit-charge-lamp-resistor', system: 'electrics', title: 'Lamp or resistor, diode', when: when('rec-charge-lamp in {led-or-cluster, voltmeter, none} and eng-alternator known'), options: 'about 50 ohm, 5 W (common practice)',
     leftOut: 'alternator never wakes', price: [2, 8, 20],
   },
   {
@@ -481,7 +481,7 @@ export const kitLines: readonly KitLineDef[] = [
   },
   { id: 'kit-tunnel-cover', system: 'body', title: 'Tunnel section, sealer', when: when('fit-tunnel says Clash'), options: 'before paint and loom', leftOut: 'floor cut over new carpet', price: [40, 160, 500] },
   {
-    id: 'kit-steering-shaft', touches: 'steering', system: 'steering', title: 'Shaft, joints, support bearing', when: when('fit-exhaust-steering says Adapt'), options: 'spline each end, joint angles MAN', optionsFrom: ['rec-steering-shaft-path'],
+    id: 'kit-steering-shaft', touches: 'steering', system: 'steering', title: 'Shaft, joints, support bearing', when: when('fit-exhaust-steering says Adapt'), options: 'spline each end, joint angles by the manual', optionsFrom: ['rec-steering-shaft-path'],
     leftOut: 'header cooks the joint', price: [80, 220, 600],
   },
   { id: 'kit-steering-parts', touches: 'steering', system: 'steering', title: 'Offset bushes, tie-rod ends', when: when('fit-sump-steering says Adapt'), options: 'alignment follows', leftOut: 'pan rubs the rack', price: [30, 100, 300] },
@@ -496,7 +496,7 @@ export const kitLines: readonly KitLineDef[] = [
   },
   {
     id: 'kit-brake-lines', touches: 'brakes', system: 'brakes', title: 'Line, unions, clips for the re-routed run; flexible hoses as a full set', when: when('rec-brake-line-path != clear or rec-brake-kind known'),
-    options: 'before the engine goes in; flare kind (STD: SAE J533 or ISO flare, memory); one cracked hose means all', leftOut: 'reached only with the engine out', price: [40, 140, 380],
+    options: 'before the engine goes in; flare kind (standard SAE J533 or ISO flare, memory); one cracked hose means all', leftOut: 'reached only with the engine out', price: [40, 140, 380],
   },
   {
     id: 'kit-brake-upgrade', touches: 'brakes', system: 'brakes', title: 'Discs, pads, callipers, master', when: when('fit-brakes-power says Adapt'), options: 'bias, wheel size, bedding', optionsFrom: ['rec-brake-kind'],
@@ -511,7 +511,7 @@ export const kitLines: readonly KitLineDef[] = [
     leftOut: 'belts used as slings; gear sold with the engine', price: [20, 60, 200],
   },
   {
-    id: 'kit-shop-safety', system: 'shop', title: 'Extinguisher, drip trays, spill kit, caps and plugs set, eye and ear protection, high-voltage gear where rec-hv-system = yes', when: when('always'),
+    id: 'kit-shop-safety', system: 'shop', title: 'Extinguisher, drip trays, spill kit, caps and plugs set, eye and ear protection, high-voltage gear where the car has high voltage', when: when('always'),
     options: 'caps counted out and in', leftOut: 'looped hose left on; nobody near the extinguisher', price: [20, 60, 300],
   },
   { id: 'kit-sundries', system: 'shop', title: 'Ties, clips, cleaner, wipes, small hardware', when: when('always'), options: 'allowance 3 to 6 % of parts (EST)', leftOut: 'fifty small trips', price: [40, 150, 400] },

@@ -34,9 +34,9 @@ export const findings: readonly Finding[] = [
   { id: 'find-sump-debris', lookedAt: 'Sump and pickup screen', how: 'open', means: 'silicone strings, plastic chain guide, metal', follows: 'source found before closing' },
   { id: 'find-coolant-oil', lookedAt: 'Oil and coolant mixed', how: 'cap, sample, pressure test', means: 'gasket, cooler or crack', follows: 'each tested apart' },
   { id: 'find-plugs', lookedAt: 'Plug faces by cylinder', how: 'order board', means: 'oil, lean, coolant-washed clean', follows: 'leak-down there' },
-  { id: 'find-compression', lookedAt: 'Compression', how: 'warm, throttle open, charged battery, fuel and spark off', means: 'lowest at least 75 % of highest (cp)', follows: 'wet test; lash first on mechanical valves' },
+  { id: 'find-compression', lookedAt: 'Compression', how: 'warm, throttle open, charged battery, fuel and spark off', means: 'lowest at least 75 % of highest (common practice)', follows: 'wet test; lash first on mechanical valves' },
   {
-    id: 'find-leakdown', lookedAt: 'Leak-down', how: 'at TDC, crank locked, hands clear; listen at intake, exhaust, oil filler, radiator', means: 'under 10 % good, over 20–25 % look further (cp)',
+    id: 'find-leakdown', lookedAt: 'Leak-down', how: 'at TDC, crank locked, hands clear; listen at intake, exhaust, oil filler, radiator', means: 'under 10 % good, over 20–25 % look further (common practice)',
     follows: 'names the path',
   },
   { id: 'find-lash-low', lookedAt: 'Low compression with mechanical lash', how: 'lash before verdict', means: 'tight valves read as worn rings', follows: 'adjust, test again, then judge' },
@@ -123,12 +123,12 @@ export const whileOut: readonly WhileOut[] = [
   { id: 'wio-oil-pump', item: 'Oil pump and relief valve', when: 'low pressure, high miles, cover off', minutesNow: '45–90', minutesLater: '360–720', failing: 'engine', parts: 'pump, seal' },
   { id: 'wio-filter-stand', item: 'Oil-filter stand gasket', when: 'age; a usual leak place', minutesNow: '20–40', minutesLater: '90–240', failing: 'oil on exhaust', parts: 'improved gasket' },
   { id: 'wio-oil-cooler', item: 'Oil cooler seals', when: 'age, traces in coolant', minutesNow: '20–40', minutesLater: '120–300', failing: 'oil in the cooling system', parts: 'seals' },
-  { id: 'wio-knock', item: 'Knock sensors under the intake', when: 'intake off, corroded seats', minutesNow: '15–30', minutesLater: '120–300', failing: 'timing pulled back', parts: 'sensors; torque is mk and matters' },
+  { id: 'wio-knock', item: 'Knock sensors under the intake', when: 'intake off, corroded seats', minutesNow: '15–30', minutesLater: '120–300', failing: 'timing pulled back', parts: 'sensors; torque is maker\'s figure and matters' },
   { id: 'wio-crank-sensor', item: 'Crank and cam sensors', when: 'heat-aged, buried, plug of other style', minutesNow: '10–20', minutesLater: '30–180', failing: 'no start', parts: 'sensors, rings' },
   { id: 'wio-o2', item: 'Oxygen sensors', when: 'exhaust off', minutesNow: '15–30', minutesLater: '30–120', failing: 'fuel, catalyst', parts: 'sensors; coated thread or anti-seize, not both' },
   { id: 'wio-senders', item: 'Dash senders and plugs behind manifolds', when: 'ports open', minutesNow: '15–30', minutesLater: '60–240', failing: 'blind or false gauge', parts: 'senders, adapters, seals' },
   {
-    id: 'wio-turbo', item: 'Turbo bearings, drain seals, lines', when: 'play; high miles (often 200 000–300 000, cp)', minutesNow: '120–300', minutesLater: '300–600', failing: 'smoke; runaway on a diesel',
+    id: 'wio-turbo', item: 'Turbo bearings, drain seals, lines', when: 'play; high miles (often 200 000–300 000, common practice)', minutesNow: '120–300', minutesLater: '300–600', failing: 'smoke; runaway on a diesel',
     parts: 'kit, gaskets, lines',
   },
   {

@@ -183,11 +183,11 @@ export const schoolSides: readonly SchoolSide[] = [
   },
   {
     id: 'sch-battery-order-b', standsFor: 'Battery after powered moves', reasons: 'grouped work while power is there', suits: 'donors with powered kit, running car', weak: 'tempts to unplug live plugs',
-    changes: 'list of powered moves gates rm-battery-off, wiring stays locked',
+    changes: 'list of powered moves gates the battery, wiring stays locked',
   },
   {
     id: 'sch-battery-order-c', standsFor: 'Manual\'s own order', reasons: 'high voltage has its own sequence with waits and proof', suits: 'hybrids, electrics', weak: 'slow, two people',
-    changes: 'rm-hv-authorise to rm-hv-prove-dead, timer, names',
+    changes: 'from authorising to proving dead, timer, names',
   },
   {
     id: 'sch-fuel-release-a', standsFor: 'Run it dry', reasons: 'uses the fuel inside the engine', suits: 'runs, port injected', weak: 'needs battery, starter, intake, turbo, coolant still there; sets codes',
@@ -197,7 +197,7 @@ export const schoolSides: readonly SchoolSide[] = [
   { id: 'sch-fuel-release-c', standsFor: 'Stand cold, crack', reasons: 'nothing needed', suits: 'wreck, no valve', weak: 'still sprays', changes: 'hours of wait, face and eye protection' },
   {
     id: 'sch-fuel-open-when-a', standsFor: 'Fuel last', reasons: 'rusted bolts may call for heat', suits: 'rust, cutting, crash', weak: 'a line may hang in the way meanwhile',
-    changes: 'hot-work gate closes at rm-fuel-open',
+    changes: 'hot-work gate closes when the fuel lines are parted',
   },
   {
     id: 'sch-fuel-open-when-b', standsFor: 'Fuel early', reasons: 'access, tidy order, lines out of the way before the hook is on', suits: 'clean cars, no heat planned', weak: 'blocks all hot work after it',

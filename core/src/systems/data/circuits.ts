@@ -107,6 +107,6 @@ export const labelColumns: readonly LabelColumn[] = [
   { id: 'con-lab-fate', rule: 'fate', content: 'keep, remove, reroute, lengthen, spare (pin, end place)' },
   { id: 'con-lab-tested', rule: 'tested', content: 'continuity, no short, volts under load, function; who, when' },
   { id: 'con-lab-splice', rule: 'splice rule', content: 'cut one wire at a time; label both sides before the cut; print again after the splice; a loom end without label cannot be closed' },
-  { id: 'con-lab-bank', rule: 'bank rule', content: 'injector and coil branches carry cylinder number and bank; proven one by one (bt-injector, bt-coil) before the first crank' },
+  { id: 'con-lab-bank', rule: 'bank rule', content: 'injector and coil branches carry cylinder number and bank; proven one by one on the bench before the first crank' },
   { id: 'con-lab-off', rule: 'left off on purpose', content: 'plug, effect, who; so that the next one does not hunt it as a fault' },
 ];
