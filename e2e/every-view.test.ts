@@ -98,6 +98,31 @@ describe('by keyboard alone', () => {
     await b.see('19 3/8', '.app-bench');
   });
 
+  it('what only one station needs to know is loaded with that station', async () => {
+    // Sentences of the content, one of each sort: of the plan, of finding faults, of routing and sizing.
+    const sentences = [
+      'Heads, covers, manifolds to towers',
+      'Engine or unit earth missing',
+      'Draw the loop tank',
+    ];
+    const loaded = async (): Promise<boolean[]> =>
+      b.driver.executeAsyncScript<boolean[]>(
+        `const [sentences, done] = arguments;
+         const names = performance.getEntriesByType('resource').map((r) => r.name).filter((n) => n.endsWith('.js'));
+         Promise.all(names.map((n) => fetch(n).then((r) => r.text()))).then((texts) => done(sentences.map((s) => texts.some((t) => t.includes(s)))));`,
+        sentences,
+      );
+    await b.go('/');
+    await b.see('The Floor');
+    expect(await loaded()).toEqual([false, false, false]);
+    await b.go(`/jobs/${job('Corvane')}/fit`);
+    await b.find('.row-button');
+    expect(await loaded()).toEqual([true, false, false]);
+    await b.go(`/jobs/${job('Corvane')}/connect`);
+    await b.see('Circuits', '.app-bench');
+    expect(await loaded()).toEqual([true, false, true]);
+  });
+
   it('focus is always to be seen', async () => {
     await b.go('/');
     await b.see('The Floor');

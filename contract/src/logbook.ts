@@ -158,7 +158,16 @@ export const markEntry = endpoint({
   summary: 'Correct or strike a line; its author or the manager may. The earlier wording stays',
   access: 'work',
   params: z.object({ jobId: id, entryId: z.coerce.number().int().positive() }),
-  body: z.object({ ...command, kind: z.enum(['corrected', 'struck']), text: z.string().trim().max(1000) }),
+  body: z
+    .object({ ...command, kind: z.enum(['corrected', 'struck']), text: z.string().trim().max(1000) })
+    .superRefine(({ kind, text }, at) => {
+      if (text.length < 2)
+        at.addIssue({
+          code: 'custom',
+          path: ['text'],
+          message: kind === 'corrected' ? 'Write how it should read.' : 'Say why it is struck.',
+        });
+    }),
   reply: z.object({ entry: logEntry }),
 });
 

@@ -34,8 +34,8 @@ const many = ({ origin, maximum }: Of<'too_big'>): string | undefined =>
  */
 function sentenceOf(issue: Issue): string | undefined {
   if (issue.code === 'invalid_type') return nothing(issue) ? 'This is wanted.' : wantedTypes[String(issue.expected)];
-  if (issue.code === 'too_small') return few(issue as Of<'too_small'>);
-  if (issue.code === 'too_big') return many(issue as Of<'too_big'>);
+  if (issue.code === 'too_small') return few(issue);
+  if (issue.code === 'too_big') return many(issue);
   if (issue.code === 'invalid_value') return nothing(issue) ? 'Choose one.' : 'This is none of the choices.';
   if (issue.code === 'invalid_format' && issue.format === 'date') return 'A day is wanted.';
   return undefined;

@@ -1,7 +1,8 @@
 import type { CapabilityContent } from '../rules/content.ts';
 import { earths, labelColumns, usualCircuits } from './data/circuits.ts';
 import { ioSignals } from './data/signals.ts';
-import { benchTests, fillSteps, heatMeans, practiceRules } from './data/practice.ts';
+import { benchTests } from './data/bench-tests.ts';
+import { fillSteps, heatMeans, practiceRules } from './data/practice.ts';
 
 export const systemsContent: CapabilityContent = {
   capability: 'systems',

@@ -5,5 +5,6 @@ export { signalsFor, signalWords } from './signals.ts';
 export type { WantedSignal } from './signals.ts';
 export { ioSignals } from './data/signals.ts';
 export { earths, labelColumns, usualCircuits } from './data/circuits.ts';
-export { benchTests, fillSteps, heatMeans, practiceRules } from './data/practice.ts';
+export { benchTests } from './data/bench-tests.ts';
+export { fillSteps, heatMeans, practiceRules } from './data/practice.ts';
 export * from './records.ts';

@@ -139,6 +139,18 @@ export async function makeShop(
 
 export { insertPerson };
 
+/** Initials stand for one person: on the Floor, in the book, and after @ in the log bar. */
+async function refuseTaken(tx: Tx, initials: string, ownId?: string): Promise<void> {
+  const other = await tx
+    .selectFrom('person')
+    .select('name')
+    .where('initials', '=', initials.toUpperCase())
+    .where('active', '=', true)
+    .where('id', '<>', ownId ?? '00000000-0000-0000-0000-000000000000')
+    .executeTakeFirst();
+  if (other) throw badInput({ initials: `${initials.toUpperCase()} is ${other.name}. Three letters tell them apart.` });
+}
+
 const initialsOf = (name: string): string => {
   const words = name.split(/\s+/).filter(Boolean);
   return (words.length > 1 ? words[0]![0]! + words.at(-1)![0]! : name.slice(0, 2)).toUpperCase();
@@ -224,6 +236,7 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
         }>`select count(*)::int as n from sign_in_candidate(${body.email})`.execute(tx);
         if (rows[0]!.n > 0) throw badInput({ email: 'This e-mail already signs in here.' });
       }
+      await refuseTaken(tx, body.initials);
       return { reply: { person: await insertPerson(tx, caller.shopId, body) } };
     }),
   );
@@ -231,6 +244,7 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
   on.shop(contract.renamePerson, (tx, { body, params }, caller) =>
     runCommand(tx, caller, 'rename-person', body, async () => {
       noteChange(caller, { kind: 'crew' });
+      if (body.initials) await refuseTaken(tx, body.initials, params.personId);
       const row = await tx
         .updateTable('person')
         .set({ name: body.name, ...(body.initials ? { initials: body.initials.toUpperCase() } : {}) })

@@ -9,6 +9,7 @@ import { readLog, writeLog } from '@bay/contract/logbook';
 import { putRecord } from '@bay/contract/records';
 import { Client, commandId, freshDatabase, startServer } from '../testing/harness.ts';
 import type { TestServer } from '../testing/harness.ts';
+import { someInitials } from '../testing/initials.ts';
 import { asFile, phonePhoto } from '../testing/pictures.ts';
 import { bookedJob, shopWithCrew } from '../testing/shop.ts';
 import type { TestShop } from '../testing/shop.ts';
@@ -93,7 +94,7 @@ async function material(shop: TestShop, by: Client): Promise<Ids> {
     body: {
       commandId: commandId(),
       name: `Spare ${jobId}`,
-      initials: 'SP',
+      initials: someInitials(),
       role: 'technician',
       pin: '4444',
     },
@@ -128,7 +129,7 @@ const calls: Record<string, (ids: Ids) => Input> = {
   }),
   removePerson: (i) => ({ params: { personId: i.person }, body: body() }),
   addPerson: () => ({
-    body: body({ name: 'New', initials: 'NE', role: 'technician', pin: '4444' }),
+    body: body({ name: 'New', initials: someInitials(), role: 'technician', pin: '4444' }),
   }),
   listSessions: () => ({}),
   endSession: () => ({ params: { sessionId: 'no-such-session-0000' } }),

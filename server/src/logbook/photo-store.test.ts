@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import pg from 'pg';
 import { pino } from 'pino';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { addPhoto } from '@bay/contract/logbook';
@@ -15,7 +16,8 @@ import type { ObjectStore } from '../testing/object-store.ts';
 import { asFile, phonePhoto } from '../testing/pictures.ts';
 import { bookedJob, shopWithCrew } from '../testing/shop.ts';
 import { limited } from './limited.ts';
-import { openPhotoStore } from './photo-store.ts';
+import { carryPhotos } from './carry-photos.ts';
+import { openElsewhere, openPhotoStore } from './photo-store.ts';
 
 const keys = { accessKeyId: 'key', secretAccessKey: 'secret', region: 'here-1' };
 let database: Awaited<ReturnType<typeof freshDatabase>>;
@@ -96,6 +98,57 @@ describe.each(Object.keys(places))('photos in the %s', (name) => {
     } finally {
       await pool.end();
       await Promise.all([one.stop(), two.stop()]);
+    }
+  });
+});
+
+describe.each(['folder', 'bucket'])('photos carried from the database to a %s', (name) => {
+  it('are the same there, stay in the database until that was seen, and can be carried twice', async () => {
+    const server = await startServer(database.url);
+    const shop = await shopWithCrew(server, `carry-${name}`);
+    const jobId = await bookedJob(shop.manager);
+    const ids = [randomUUID(), randomUUID(), randomUUID()];
+    for (const [i, photoId] of ids.entries())
+      await shop.technician.good(addPhoto, {
+        params: { jobId },
+        body: {
+          photoId,
+          file: asFile(await phonePhoto(60 + 2 * i, 40)),
+          commandId: commandId(),
+        } as never,
+      });
+    const shopId = await shopIdOf(server, shop.manager.cookie);
+    const owner = new pg.Client({ connectionString: database.url });
+    await owner.connect();
+    const own = openDb(openPool(database.url, { max: 1 }));
+    try {
+      const to = openElsewhere(places[name]!() as never);
+      const inDb = openPhotoStore({ kind: 'database' }, own);
+      const originals = await Promise.all(ids.map((id) => inDb.get(shopId, id, 'original')));
+      const said: number[] = [];
+      const first = await carryPhotos(owner, to, { remove: false, say: (n) => said.push(n) });
+      expect(first.removed).toBe(0);
+      expect(said.at(-1)).toBe(first.carried);
+      expect(await inDb.get(shopId, ids[0]!, 'original')).toBeDefined();
+      // A place that gives back something else: nothing is taken away.
+      const liar = {
+        put: to.put,
+        get: () => Promise.resolve({ mime: 'x', bytes: Buffer.from('other') }),
+      };
+      await expect(
+        carryPhotos(owner, liar, { remove: true, say: () => undefined }),
+      ).rejects.toThrow('did not arrive as it was');
+      expect(await inDb.get(shopId, ids[0]!, 'original')).toBeDefined();
+      const second = await carryPhotos(owner, to, { remove: true, say: () => undefined });
+      expect(second).toEqual({ carried: first.carried, removed: first.carried });
+      for (const [i, id] of ids.entries()) {
+        expect(await inDb.get(shopId, id, 'original')).toBeUndefined();
+        expect((await to.get(shopId, id, 'original'))!.bytes.equals(originals[i]!.bytes)).toBe(
+          true,
+        );
+      }
+    } finally {
+      await Promise.all([own.destroy(), owner.end(), server.stop()]);
     }
   });
 });

@@ -105,10 +105,14 @@ function inBucket(place: Extract<PhotoPlace, { kind: 'bucket' }>): PhotoStore {
   };
 }
 
+/** Where photos lie that do not lie in the database. */
+export const openElsewhere = (place: Exclude<PhotoPlace, { kind: 'database' }>): PhotoStore =>
+  place.kind === 'folder' ? inFolder(place.folder) : inBucket(place);
+
 export function openPhotoStore(place: PhotoPlace, db: Db): PhotoStore {
   const database = inDatabase(db);
   if (place.kind === 'database') return database;
-  const elsewhere = place.kind === 'folder' ? inFolder(place.folder) : inBucket(place);
+  const elsewhere = openElsewhere(place);
   // A shop that moves its photos out keeps seeing those it took before.
   return {
     put: elsewhere.put,

@@ -6,7 +6,7 @@ import type { LogEntry, LogHit } from '@bay/contract/logbook';
 import { may } from '@bay/contract/rights';
 import { noteChange } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
-import { badInput, notFound, Refusal } from '../http/problem.ts';
+import { notFound, Refusal } from '../http/problem.ts';
 import type { Caller } from '../http/register.ts';
 
 const utc = (column: RawBuilder<unknown>): RawBuilder<string> =>
@@ -117,8 +117,6 @@ export async function markEntry(
   const entry = await readEntry(tx, jobId, entryId);
   if (entry.byId !== caller.personId && !may(caller.role, 'correct-others'))
     throw new Refusal(403, `${entry.by} wrote this. Only they or the manager correct it.`);
-  if (mark.text === '')
-    throw badInput({ text: mark.kind === 'corrected' ? 'Write how it should read.' : 'Say why it is struck.' });
   await tx
     .insertInto('log_mark')
     .values({ shop_id: caller.shopId, entry_id: entryId, by_id: caller.personId, kind: mark.kind, text: mark.text })

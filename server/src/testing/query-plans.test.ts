@@ -16,6 +16,7 @@ import * as schools from '@bay/contract/schools';
 import { appRole } from '../db/connection.ts';
 import { Client, commandId, freshDatabase, startServer } from './harness.ts';
 import type { TestServer } from './harness.ts';
+import { someInitials } from '../testing/initials.ts';
 import { asFile, phonePhoto } from './pictures.ts';
 import { fillWith } from './volume.ts';
 import type { FilledShop } from './volume.ts';
@@ -310,7 +311,9 @@ const calls: [Endpoint, (t: Things) => Input][] = [
   [crew.endSession, () => ({ params: { sessionId: 'no-such-session-0000' } })],
   [
     crew.addPerson,
-    () => ({ body: body({ name: 'New', initials: 'NE', role: 'technician', pin: '4444' }) }),
+    () => ({
+      body: body({ name: 'New', initials: someInitials(), role: 'technician', pin: '4444' }),
+    }),
   ],
   [crew.renamePerson, (t) => ({ params: { personId: t.person }, body: body({ name: 'Other' }) })],
   [crew.setPin, (t) => ({ params: { personId: t.person }, body: body({ pin: '7777' }) })],
@@ -365,7 +368,7 @@ async function things(): Promise<Things> {
     body: {
       commandId: commandId(),
       name: 'Spare',
-      initials: 'SP',
+      initials: someInitials(),
       role: 'technician',
       pin: '4444',
     },

@@ -142,8 +142,7 @@ export function GateView({ gate }: { gate: GateState }) {
             </span>
             <div>
               <p className="title">
-                {l.def.mustBe}{' '}
-                {l.def.harm && <span className="tag oxide">harm: two signatures to override</span>}{' '}
+                {l.def.mustBe} {l.def.harm && <span className="tag oxide">harm: two signatures to override</span>}{' '}
                 <span className={`tag ${stateTag[l.state]}`}>{stateWords[l.state]}</span>
               </p>
               <p className="meta">
@@ -151,9 +150,7 @@ export function GateView({ gate }: { gate: GateState }) {
                 {l.because.length > 0
                   ? `. Because ${l.because.map((id) => becauseWords(id, plan.facts)).join(' · ')}`
                   : ''}
-                {l.applies === 'waits'
-                  ? `. Depends on ${l.needs.map((id) => titleOf(id)).join(', ')}, not known`
-                  : ''}
+                {l.applies === 'waits' ? `. Depends on ${l.needs.map((id) => titleOf(id)).join(', ')}, not known` : ''}
               </p>
               {twoPeopleAt(l.def.id) && l.state !== 'proved' && <p className="meta ochre">{twoPeopleAt(l.def.id)}</p>}
               {l.blockers.map((b) => (

@@ -286,8 +286,7 @@ function OpenedCase({ caseId, record }: { caseId: string; record: CaseRecord }) 
               </div>
               <h3 style={{ fontSize: 20 }}>{best.observation.question}</h3>
               <p className="quiet">
-                Tells {best.bits.toFixed(2)} bit, {best.bitsPerMinute.toFixed(2)} bit a minute.{' '}
-                {best.observation.needs}
+                Tells {best.bits.toFixed(2)} bit, {best.bitsPerMinute.toFixed(2)} bit a minute. {best.observation.needs}
               </p>
               {best.observation.risk > 0 && (
                 <p className={best.observation.risk >= 2 ? 'oxide' : 'quiet'}>{riskWords[best.observation.risk]}</p>

@@ -164,11 +164,7 @@ export default function DonorBench() {
                     <>
                       <Because ids={line.because} facts={plan.facts} />
                       {mayWrite && (
-                        <TickOff
-                          takeId={line.part.id}
-                          title={line.part.title}
-                          done={() => setOpen(undefined)}
-                        />
+                        <TickOff takeId={line.part.id} title={line.part.title} done={() => setOpen(undefined)} />
                       )}
                     </>
                   )}

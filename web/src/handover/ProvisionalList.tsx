@@ -60,8 +60,8 @@ export function ProvisionalList() {
             <span className="quiet">
               {' '}
               {p.by}
-              {p.since ? `, ${dayWords(p.since)}` : ''}. Ends:{' '}
-              {p.endedBy ? shortTitleOf(p.endedBy) : p.endsWith}. None at {p.forbiddenAt.toLowerCase()}.
+              {p.since ? `, ${dayWords(p.since)}` : ''}. Ends: {p.endedBy ? shortTitleOf(p.endedBy) : p.endsWith}. None
+              at {p.forbiddenAt.toLowerCase()}.
             </span>
             {mayWrite && p.from === 'person' && (
               <button

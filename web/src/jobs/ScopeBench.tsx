@@ -1,18 +1,20 @@
 import { Button, Textarea } from '@mantine/core';
 import { useMutation, useQueries, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { bookOf } from '@bay/core/plan';
-import { compareCandidates } from '@bay/core/fit';
 import { factDef } from '@bay/core/facts';
-import { checkIdentity } from '@bay/core/sums';
-import { moveUnit, unitFacts } from '@bay/contract/jobs';
-import { useCurrency } from '../money/index.ts';
-import { PriceForm } from './PriceForm.tsx';
 import { showMoney } from '@bay/core/money';
+import { checkIdentity } from '@bay/core/sums';
+import type { FactRow } from '@bay/contract/facts';
+import { moveUnit, unitFacts } from '@bay/contract/jobs';
+import type { JobSheet } from '@bay/contract/jobs';
+import { useCurrency } from '../money/index.ts';
+import { useWork } from '../work/index.ts';
+import { PriceForm } from './PriceForm.tsx';
 import { call, keys, newId } from '../api/index.ts';
 import { FactEditor, usualBearer } from '../facts/index.ts';
-import { columns, Trouble, VerdictMark } from '../ui/index.ts';
+import { columns, Failed, Trouble, VerdictMark } from '../ui/index.ts';
 import { UnitForm } from './UnitForm.tsx';
 import { useChangeJob, useJob, useRecords } from '../sheet/index.ts';
 
@@ -58,6 +60,10 @@ function Wish() {
   );
 }
 
+const candidatesOf = (units: JobSheet['units']) => units.filter((u) => u.role === 'candidate' || u.role === 'engine');
+/** What is known of each, the same array until one of them is another. */
+const factsOf = (read: readonly { data?: { facts: FactRow[] } | undefined }[]) => read.map((r) => r.data?.facts);
+
 function Candidates() {
   const { sheet, mayWrite } = useJob();
   const client = useQueryClient();
@@ -65,12 +71,13 @@ function Candidates() {
   const [pricing, setPricing] = useState<string>();
   const currency = useCurrency();
   const [adding, setAdding] = useState(false);
-  const units = sheet.units.filter((u) => u.role === 'candidate' || u.role === 'engine');
-  const facts = useQueries({
+  const units = candidatesOf(sheet.units);
+  const known = useQueries({
     queries: units.map((u) => ({
       queryKey: keys.unitFacts(u.id),
       queryFn: () => call(unitFacts, { params: { unitId: u.id } }),
     })),
+    combine: factsOf,
   });
   const choosing = useMutation({
     mutationFn: async (unitId: string) => {
@@ -97,23 +104,26 @@ function Candidates() {
     },
     onSuccess: () => client.invalidateQueries({ queryKey: keys.job(sheet.job.id) }),
   });
-  const material = { jobId: sheet.job.id, units: sheet.units, facts: sheet.facts };
-  const car = bookOf(material, [
-    ['car', 'rec-'],
-    ['gearbox', 'gbx-'],
-    ['job', 'cho-'],
-  ]);
-  const outgoing = bookOf(material, [['own-engine', 'eng-']]);
-  const rows = compareCandidates(
-    car,
-    outgoing,
-    units.map((u, i) => ({
-      unitId: u.id,
-      name: u.name,
-      facts: new Map((facts[i]?.data?.facts ?? []).map((f) => [f.factId, f])),
-      cost: prices[u.id]?.cost,
-    })),
-  );
+  // The same until something it reads is another: then all of it is judged again, beside the screen.
+  const input = useMemo(() => {
+    const material = { jobId: sheet.job.id, units: sheet.units, facts: sheet.facts };
+    return {
+      car: bookOf(material, [
+        ['car', 'rec-'],
+        ['gearbox', 'gbx-'],
+        ['job', 'cho-'],
+      ]),
+      outgoing: bookOf(material, [['own-engine', 'eng-']]),
+      candidates: candidatesOf(sheet.units).map((u, i) => ({
+        unitId: u.id,
+        name: u.name,
+        facts: new Map((known[i] ?? []).map((f) => [f.factId, f])),
+        cost: prices[u.id]?.cost,
+      })),
+    };
+  }, [sheet.job.id, sheet.units, sheet.facts, prices, known]);
+  const judging = useWork('compareCandidates', input);
+  const rows = (judging.result ?? []).filter((r) => units.some((u) => u.id === r.unitId));
   const figure = (value: number | undefined, unit: string, sign = false): React.ReactNode =>
     value === undefined ? (
       <span className="quiet">not known</span>
@@ -125,8 +135,17 @@ function Candidates() {
       <div className="bench-head">
         <h3>Engines side by side</h3>
         <span className="quiet">each judged in this car as if it were the one</span>
+        {judging.share !== undefined && judging.share > 0 && (
+          <span className="right">
+            <progress value={judging.share} aria-label="Engines judged" />{' '}
+            <button type="button" className="plain-button small bare" onClick={judging.cancel}>
+              Cancel
+            </button>
+          </span>
+        )}
       </div>
-      {rows.length === 0 ? (
+      {judging.error && <Failed sentence={judging.error.message} again={judging.again} />}
+      {units.length === 0 ? (
         <p className="quiet">No engine yet. Add one or more candidates; what is known of them is compared here.</p>
       ) : (
         <div className="scroll-x">

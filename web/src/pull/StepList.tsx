@@ -39,9 +39,7 @@ const dangerous = new Set([
 ]);
 
 function heldWords(state: StepState): string {
-  const after = state.heldBy
-    .slice(0, 3)
-    .map(shortTitleOf);
+  const after = state.heldBy.slice(0, 3).map(shortTitleOf);
   const more = state.heldBy.length > 3 ? ` and ${state.heldBy.length - 3} more` : '';
   const ended = state.ended.map((e) => `needs "${stateTitle(e.state)}", ended by ${shortTitleOf(e.by)}`);
   return [after.length > 0 ? `after ${after.join('; ')}${more}` : '', ...ended].filter(Boolean).join('. ');
@@ -141,9 +139,7 @@ function Step({
         </p>
         {state.status === 'held' && <p className="meta ochre">Held: {heldWords(state)}</p>}
         {line.needs.length > 0 && (
-          <p className="meta">
-            Depends on {line.needs.map((id) => titleOf(id)).join(', ')}: not known yet
-          </p>
+          <p className="meta">Depends on {line.needs.map((id) => titleOf(id)).join(', ')}: not known yet</p>
         )}
         {line.because.length > 0 && (
           <p className="meta">Because {line.because.map((id) => becauseWords(id, plan.facts)).join(' · ')}</p>

@@ -1,0 +1,2 @@
+export { Desk, GivenUp } from './desk.ts';
+export { useWork } from './useWork.ts';

@@ -1,0 +1,27 @@
+import { compareCandidates } from '@bay/core/fit';
+import type { Candidate, CandidateRow } from '@bay/core/fit';
+import type { FactBook } from '@bay/core/facts';
+
+/** How far a task is, from 0 to 1. */
+export type Progress = (share: number) => void;
+
+/**
+ * What is computed beside the screen. A task takes and gives plain data, tells how far it is, and knows nothing of workers; a new
+ * one is a line here.
+ */
+export const tasks = {
+  compareCandidates(
+    { car, outgoing, candidates }: { car: FactBook; outgoing: FactBook; candidates: readonly Candidate[] },
+    progress: Progress,
+  ): CandidateRow[] {
+    return candidates.flatMap((candidate, i) => {
+      progress(i / candidates.length);
+      return compareCandidates(car, outgoing, [candidate]);
+    });
+  },
+} as const;
+
+export type Tasks = typeof tasks;
+export type TaskName = keyof Tasks;
+export type InputOf<K extends TaskName> = Parameters<Tasks[K]>[0];
+export type OutputOf<K extends TaskName> = ReturnType<Tasks[K]>;
