@@ -73,7 +73,7 @@ describe('the log bar', () => {
     await b.go(`/jobs/${job('Larkfield')}/pull`);
     await b.see('Out with 2.2 four', '.app-bench');
     await b.type(bar, 'penetrating oil gone, studs still seized');
-    await b.see('belongs to: Penetrating oil on exhaust studs', '.logbook-log-bar');
+    await b.see('belongs to: Penetrating oil', '.logbook-log-bar');
     await b.press('Log it');
     await b.see('studs still seized', '.logbook-book');
     await b.press('History: Penetrating oil on exhaust studs');

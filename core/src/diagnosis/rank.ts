@@ -69,12 +69,32 @@ export function startWeights(scope: Scope, touched: readonly string[], model: Di
   return [...applying, { id: noneOfThese, weight: noneWeight, raisedBy: [] }];
 }
 
+type Chances = ReadonlyMap<string, number>;
+
+/** A model does not change: what was computed of it once is kept with it, by observation and fault. */
+const computed = new WeakMap<DiagnosisModel, Map<ObservationDef, Map<string, Chances>>>();
+
+function knownChances(observation: ObservationDef, model: DiagnosisModel): Map<string, Chances> {
+  let ofModel = computed.get(model);
+  if (!ofModel) computed.set(model, (ofModel = new Map()));
+  let known = ofModel.get(observation);
+  if (!known) ofModel.set(observation, (known = new Map()));
+  return known;
+}
+
 /** Chance of each outcome of an observation if the fault is there; what the matrix leaves out shares the rest by base rate. */
 export function outcomeChances(
   faultId: string,
   observation: ObservationDef,
   model: DiagnosisModel = fullModel,
-): ReadonlyMap<string, number> {
+): Chances {
+  const known = knownChances(observation, model);
+  let chances = known.get(faultId);
+  if (!chances) known.set(faultId, (chances = chancesOf(faultId, observation, model)));
+  return chances;
+}
+
+function chancesOf(faultId: string, observation: ObservationDef, model: DiagnosisModel): Chances {
   const given = model.likelihoods[faultId]?.[observation.id];
   const baseSum = observation.outcomes.reduce((s, o) => s + o.base, 0);
   if (!given) return new Map(observation.outcomes.map((o) => [o.id, o.base / baseSum]));
@@ -114,13 +134,15 @@ export function rankSuspects(
   const byId = new Map(model.observations.map((o) => [o.id, o]));
   // The last answer to a question counts.
   const last = [...new Map(answers.map((a) => [a.observationId, a])).values()];
+  const heard = last.flatMap((answer, i) => {
+    const observation = byId.get(answer.observationId);
+    return observation ? [{ ...answer, observation, strength: strength(answer, last.slice(0, i)) }] : [];
+  });
   const total = weights.reduce((s, w) => s + w.weight, 0);
   const now = weights.map((w) =>
-    last.reduce((weight, answer, i) => {
-      const observation = byId.get(answer.observationId);
-      if (!observation) return weight;
-      const chance = outcomeChances(w.id, observation, model).get(answer.outcome) ?? 0;
-      return weight * Math.max(chance, 1e-6) ** strength(answer, last.slice(0, i));
+    heard.reduce((weight, { observation, outcome, strength: by }) => {
+      const chance = outcomeChances(w.id, observation, model).get(outcome) ?? 0;
+      return weight * Math.max(chance, 1e-6) ** by;
     }, w.weight),
   );
   const sum = now.reduce((a, b) => a + b, 0);
@@ -138,7 +160,9 @@ export interface NextTest {
   bitsPerMinute: number;
 }
 
-const entropy = (chances: readonly number[]): number => chances.reduce((h, p) => (p > 0 ? h - p * Math.log2(p) : h), 0);
+/** p log2 p, which is nothing where p is. */
+const bitsOf = (p: number): number => (p > 0 ? p * Math.log2(p) : 0);
+const entropy = (chances: readonly number[]): number => -chances.reduce((sum, p) => sum + bitsOf(p), 0);
 
 /** Open tests by information per minute, best first. Tests already answered or ruled out are left out. */
 export function nextTests(
@@ -153,9 +177,15 @@ export function nextTests(
       const perFault = suspects.map((s) => outcomeChances(s.id, observation, model));
       let after = 0;
       for (const outcome of observation.outcomes) {
-        const joint = suspects.map((s, i) => s.now * perFault[i]!.get(outcome.id)!);
-        const chance = joint.reduce((a, b) => a + b, 0);
-        if (chance > 0) after += chance * entropy(joint.map((j) => j / chance));
+        // The doubt left by an outcome, times its chance c: c log c less the sum of j log j over the joint chances j.
+        let chance = 0;
+        let joints = 0;
+        for (let i = 0; i < suspects.length; i += 1) {
+          const joint = suspects[i]!.now * perFault[i]!.get(outcome.id)!;
+          chance += joint;
+          joints += bitsOf(joint);
+        }
+        after += bitsOf(chance) - joints;
       }
       const bits = Math.max(0, prior - after);
       const cost = Math.max(0.5, observation.minutes) * 2 ** Math.max(0, observation.risk - 1);

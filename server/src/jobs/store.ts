@@ -1,10 +1,11 @@
 import { sql } from 'kysely';
+import type { RawBuilder } from 'kysely';
 import type { JobHead, UnitRole } from '@bay/contract/jobs';
 import type { StationId } from '@bay/core/jobs';
 import type { Tx } from '../db/connection.ts';
 import { notFound, Refusal } from '../http/problem.ts';
 
-interface HeadRow {
+export interface HeadRow {
   id: string;
   number: string;
   car_name: string;
@@ -46,11 +47,20 @@ const headSql = sql`
     (select unit.name from job_unit ju join unit on unit.id = ju.unit_id where ju.job_id = job.id and ju.role = 'engine' and ju.left_at is null) as engine_name
   from job join customer on customer.id = job.customer_id`;
 
+/** The row of a job's head inside another question, as JSON; `null` where the shop does not have it. */
+export const headJson = (jobId: string): RawBuilder<HeadRow | null> =>
+  sql`(select row_to_json(h) from (${headSql} where job.id = ${jobId} and job.withdrawn_at is null) h)`;
+
+/** A head that was read so. Refuses with "not here" what the shop does not have. */
+export function headOf(row: HeadRow | null): JobHead {
+  if (!row) throw notFound('This job');
+  return head(row);
+}
+
 /** One job as lists and heads show it. Refuses with "not here" what the shop does not have. */
 export async function readHead(tx: Tx, jobId: string): Promise<JobHead> {
   const { rows } = await sql<HeadRow>`${headSql} where job.id = ${jobId} and job.withdrawn_at is null`.execute(tx);
-  if (!rows[0]) throw notFound('This job');
-  return head(rows[0]);
+  return headOf(rows[0] ?? null);
 }
 
 /** Open jobs that stand in a bay, by the bay. */

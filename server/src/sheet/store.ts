@@ -3,7 +3,8 @@ import type { JobSheet } from '@bay/contract/jobs';
 import type { ClockRow } from '@bay/contract/clock';
 import { clockColumns, runningOnJob } from '../clock/store.ts';
 import type { Tx } from '../db/connection.ts';
-import { readHead } from '../jobs/store.ts';
+import { headJson, headOf, readHead } from '../jobs/store.ts';
+import type { HeadRow } from '../jobs/store.ts';
 import { entryJson, readPage } from '../logbook/store.ts';
 import type { UnitRole } from '@bay/contract/jobs';
 import { factJson, readMaterial, recordJson } from '../plan/material.ts';
@@ -19,6 +20,7 @@ export const sheetLines = 80;
  */
 const sheetSql = (jobId: string) => sql<{
   sheet: Omit<JobSheet, 'job' | 'records'> & {
+    job: HeadRow | null;
     records: (RawRecord & { on: UnitRole | null })[];
     names: Record<string, string>;
   };
@@ -28,6 +30,7 @@ const sheetSql = (jobId: string) => sql<{
   ), bearer as materialized (select id, role from mine union all select ${jobId}::uuid, null),
   people as materialized (select id, name, initials from person)
   select json_build_object(
+    'job', ${headJson(jobId)},
     'units', coalesce((select json_agg(mine) from mine), '[]'),
     'facts', coalesce((select json_agg(${factJson}) from (select distinct id from bearer) b join fact f on f.bearer_id = b.id join people p on p.id = f.by_id), '[]'),
     'records', coalesce((select json_agg(${recordJson(sql`b.role`)}) from bearer b join recorded r on r.bearer_id = b.id join people p on p.id = r.by_id), '[]'),
@@ -39,9 +42,9 @@ const sheetSql = (jobId: string) => sql<{
 
 /** Everything on a job that a plan is computed from, and the last lines of its book. */
 export async function readSheet(tx: Tx, jobId: string): Promise<JobSheet> {
-  const job = await readHead(tx, jobId);
   const { rows } = await sheetSql(jobId).execute(tx);
-  const { names, records, ...sheet } = rows[0]!.sheet;
+  const { names, records, job: row, ...sheet } = rows[0]!.sheet;
+  const job = headOf(row);
   const byId = new Map(Object.entries(names));
   const shown = records.map(({ on, ...r }) => shownRow(on === null ? r : { ...r, on }, byId));
   return { job, ...sheet, records: shown };
