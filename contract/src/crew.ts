@@ -14,12 +14,14 @@ export const person = z.object({
   role,
   hasPin: z.boolean(),
   signsIn: z.boolean(),
+  /** Wrong PINs tried for this person lately, and until when they wait; told to the manager. */
+  wrongPins: z.object({ tries: z.number(), until: z.string().nullable() }).optional(),
 });
 export type Person = z.infer<typeof person>;
 
 export const shop = z.object({ id, name: z.string(), bays: z.array(z.string()), currency });
 
-const email = z.email('Not an e-mail address.').max(200);
+const email = z.string().trim().toLowerCase().max(200).pipe(z.email('Not an e-mail address.'));
 const password = z.string().min(10, 'At least 10 characters.').max(200, 'At most 200 characters.');
 const initials = z
   .string()

@@ -74,6 +74,8 @@ const longestWait = 60 * 24 * 3_600_000;
 export const command = {
   commandId: id,
   agoMs: z.number().int().min(0).max(longestWait, 'Done longer ago than two months.').optional(),
+  /** Who did it: refused under the session of anybody else, so that nothing is written under a name that did not do it. */
+  writtenBy: id.optional(),
 };
 export const line = (max: number): z.ZodString =>
   z.string().trim().min(1, 'Nothing typed.').max(max, `At most ${max} characters.`);
@@ -85,6 +87,7 @@ export const problemCodes = [
   'signed-out',
   'not-allowed',
   'page-out-of-date',
+  'somebody-else',
   'not-here',
   'conflict',
   'stale',

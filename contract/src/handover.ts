@@ -84,6 +84,8 @@ export const customerView = z.object({
       key: id,
       what: z.string(),
       amount: z.number().nullable(),
+      /** Of what is asked; sent back with the answer, so that nobody agrees to other words than they read. */
+      revision: z.number(),
       answer: z.object({ yes: z.boolean(), text: z.string(), at: z.string() }).nullable(),
     }),
   ),
@@ -104,6 +106,12 @@ export const answerAsCustomer = endpoint({
   summary: 'The customer answers what was asked',
   access: 'open',
   params: z.object({ token }),
-  body: z.object({ ...command, key: id, yes: z.boolean(), text: z.string().trim().max(400).default('') }),
+  body: z.object({
+    ...command,
+    key: id,
+    yes: z.boolean(),
+    text: z.string().trim().max(400).default(''),
+    revision: z.number().int().optional(),
+  }),
   reply: customerView,
 });

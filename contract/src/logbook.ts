@@ -221,6 +221,7 @@ export const addPhoto = endpoint({
   body: z.object({
     commandId: id,
     agoMs: z.coerce.number().int().min(0).optional(),
+    writtenBy: id.optional(),
     photoId: id,
     caption: z.string().trim().max(200).default(''),
     about: z.string().max(120).optional(),

@@ -14,7 +14,8 @@ import { openApiDocument } from './http/openapi.ts';
 import { makeMetrics } from './http/metrics.ts';
 import { notFound, problemHandler } from './http/problem.ts';
 import { Registry } from './http/register.ts';
-import { fromOurPages, headers } from './http/security.ts';
+import { Tries } from './http/tries.ts';
+import { headers } from './http/security.ts';
 import { sessions } from './http/session.ts';
 import type { LiveFeed } from './live/events.ts';
 import type { PhotoStore } from './logbook/photo-store.ts';
@@ -33,6 +34,8 @@ export interface AppParts {
   webDir?: string | undefined;
   /** True from the moment on that this process ends: nothing new is sent its way. */
   draining?: () => boolean;
+  /** Proxies whose word on who asked is believed (addresses or names of Express); nobody where none is named. */
+  proxies?: string | undefined;
   /** Serve /metrics to everybody, not to this machine only. */
   openMetrics?: boolean;
 }
@@ -50,7 +53,11 @@ export function makeApp(parts: AppParts): Express {
   const { db, pool, feed, log } = parts;
   const app = express();
   app.disable('x-powered-by');
-  app.set('trust proxy', 'loopback');
+  // A path is one path: what is written otherwise leads nowhere.
+  app.enable('case sensitive routing');
+  app.enable('strict routing');
+  // Whom a proxy speaks for is believed only of proxies that were named.
+  app.set('trust proxy', parts.proxies ?? false);
   app.use(headers());
   app.use(
     pinoHttp({ logger: log, genReqId: requestId, autoLogging: { ignore: (req) => !req.url?.startsWith('/api') } }),
@@ -82,12 +89,16 @@ export function makeApp(parts: AppParts): Express {
       log.warn({ said: said.map(String) }, 'the session store failed'),
     ),
   );
-  app.use((req, res, next) => (req.path.startsWith('/api/') ? fromOurPages(req, res, next) : next()));
+  // Answers are of this moment and of this person; what may be kept says so itself.
+  app.use('/api', (_req, res, next) => {
+    res.set('cache-control', 'no-store');
+    next();
+  });
   const on = new Registry(app, db);
-  registerRoutes(on, db, pool, parts.photos);
+  registerRoutes(on, db, new Tries(pool), parts.photos);
   feed.route(app);
   app.get('/api/openapi.json', (_req, res) => void res.json(openApiDocument()));
-  app.use('/api', (_req, _res, next) => next(notFound('This address')));
+  app.use((_req, _res, next) => next(notFound('This address')));
   app.use(problemHandler);
   return app;
 }

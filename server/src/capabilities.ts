@@ -1,4 +1,4 @@
-import type pg from 'pg';
+import type { Tries } from './http/tries.ts';
 import { calcRoutes } from './calc/routes.ts';
 import { clockRoutes } from './clock/routes.ts';
 import { commandRoutes } from './commands/routes.ts';
@@ -52,9 +52,9 @@ for (const kinds of [
   registerKinds(kinds);
 
 /** What the capabilities bring: the handlers of their endpoints. */
-export function registerRoutes(on: Registry, db: Db, pool: pg.Pool, photos: PhotoStore): void {
-  crewRoutes(on, db, pool);
-  countersignRoutes(on, pool);
+export function registerRoutes(on: Registry, db: Db, tries: Tries, photos: PhotoStore): void {
+  crewRoutes(on, db, tries);
+  countersignRoutes(on, tries);
   jobRoutes(on);
   floorRoutes(on);
   sheetRoutes(on);
@@ -69,7 +69,7 @@ export function registerRoutes(on: Registry, db: Db, pool: pg.Pool, photos: Phot
   waitingRoutes(on);
   benchRoutes(on);
   takeoverRoutes(on);
-  linkRoutes(on, db, pool);
+  linkRoutes(on, db, tries);
   commandRoutes(on);
   schoolRoutes(on);
   calcRoutes(on);

@@ -1,5 +1,4 @@
 import { createServer } from 'node:http';
-import { pino } from 'pino';
 import { contentFaults } from '@bay/core/plan';
 import { makeApp } from './app.ts';
 import { readConfig } from './config.ts';
@@ -7,11 +6,12 @@ import type { Config } from './config.ts';
 import { openDb, openPool } from './db/connection.ts';
 import { migrate } from './db/migrate.ts';
 import { LiveFeed } from './live/events.ts';
+import { makeLog } from './log.ts';
 import { openPhotoStore } from './logbook/photo-store.ts';
 import { startWorker } from './worker.ts';
 
 async function run(config: Config): Promise<void> {
-  const log = pino({ level: config.logLevel });
+  const log = makeLog(config.logLevel);
   const faults = contentFaults();
   if (faults.length > 0) throw new Error(`The content contradicts itself: ${faults.slice(0, 3).join('; ')}`);
   const url = config.databaseUrl;
@@ -36,6 +36,7 @@ async function run(config: Config): Promise<void> {
     secure: config.secureCookies,
     webDir: config.webDir,
     openMetrics: config.openMetrics,
+    proxies: config.proxies,
     draining: () => stopping,
   });
   const server = createServer(app);

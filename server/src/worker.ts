@@ -22,6 +22,7 @@ function tasksOf({ pool, photos, keepRepliesDays }: WorkerParts): TaskList {
       await makeCopies(photos, shopId, photoId);
     },
     forget: async () => {
+      await pool.query("delete from try_count where at < now() - interval '1 day'");
       await pool.query("select forget_changes('1 hour')");
       await pool.query('select forget_replies(make_interval(days => $1))', [keepRepliesDays]);
     },

@@ -22,6 +22,32 @@ export const bareContext = (today: string): LineContext => ({
   people: [],
 });
 
+/** What is longer than anybody writes in shorthand is a note, and is not looked at for shapes. */
+const longestShorthand = 1000;
+
+/**
+ * The line with one space wherever there were several, and where each of its signs stood: a shape then has one way to be read,
+ * however many spaces somebody's key brought along.
+ */
+function withSingleSpaces(line: string): { plain: string; at: readonly number[] } {
+  const signs: string[] = [];
+  const at: number[] = [];
+  let spaced = true;
+  for (let i = 0; i < line.length; i += 1) {
+    const space = /\s/.test(line[i]!);
+    if (!space || !spaced) {
+      signs.push(space ? ' ' : line[i]!);
+      at.push(i);
+    }
+    spaced = space;
+  }
+  if (signs.at(-1) === ' ') {
+    signs.pop();
+    at.pop();
+  }
+  return { plain: signs.join(''), at };
+}
+
 /**
  * Reads one line of the log bar. Grammar: docs/formats/log-bar.md. A line that fits no shape is a plain note, and a line that
  * begins like a shape but breaks off is a note with a hint at the words that broke it. Positions count from the start of the
@@ -29,18 +55,19 @@ export const bareContext = (today: string): LineContext => ({
  */
 export function readLogLine(line: string, context: LineContext): LineDraft {
   const text = line.trim();
-  const lead = line.length - line.trimStart().length;
+  if (text.length > longestShorthand) return { kind: 'note', text, pieces: [] };
+  const { plain, at } = withSingleSpaces(line);
   const shift = <T extends { from: number; to: number }>(span: T): T => ({
     ...span,
-    from: span.from + lead,
-    to: span.to + lead,
+    from: at[span.from]!,
+    to: (at[span.to - 1] ?? -1) + 1,
   });
   for (const shape of shapes) {
-    const read = shape(text, context);
+    const read = shape(plain, context);
     if (read === undefined) continue;
     if ('broken' in read)
       return { kind: 'note', text, hint: read.broken, at: shift({ from: read.from, to: read.to }), pieces: [] };
-    return { ...read, pieces: read.pieces.map(shift) };
+    return { ...read, text, pieces: read.pieces.map(shift) };
   }
   return { kind: 'note', text, pieces: [] };
 }

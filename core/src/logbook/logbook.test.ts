@@ -7,6 +7,43 @@ import type { LineContext, Thing } from './index.ts';
 const today = '2026-11-24';
 const bare = bareContext(today);
 
+describe('a line of any length', () => {
+  // What a shape once read for minutes: its time must not grow with more than the length. The test ends, or it does not.
+  const heads =
+    'moved torqued bagged drained held found: done: attempt decided: tried: @OT bore arrived tested: engine'.split(
+      ' ',
+    );
+  const fills = [
+    ' ',
+    '\t',
+    '\u00a0',
+    '1',
+    '1 ',
+    '1/',
+    "1'",
+    'a ',
+    ', ',
+    ' to ',
+    ' over ',
+    ' because ',
+    ' bag ',
+    ':',
+    '(',
+    '-1 ',
+  ];
+  it.each(heads)('%s, filled up with anything, is read at once', (head) => {
+    for (const fill of fills) {
+      const line = `${head} ${fill.repeat(1000)}`.slice(0, 999) + '!';
+      expect(readLogLine(line, bare).text).toBe(line.trim());
+    }
+  });
+  it('pieces stand where they were typed, however many spaces were between', () => {
+    const line = '  bagged   6 bell  bolts,  bag   031';
+    const draft = readLogLine(line, bare);
+    expect(draft.pieces.map((p) => line.slice(p.from, p.to))).toEqual(['6 bell  bolts', '031']);
+  });
+});
+
 describe('days as people say them', () => {
   it.each([
     ['today', '2026-11-24'],

@@ -51,6 +51,7 @@ export const momentOf = (caller: Caller, at?: Date): Date => at ?? caller.comman
 export interface CommandHead {
   commandId: string;
   agoMs?: number | undefined;
+  writtenBy?: string | undefined;
 }
 
 /**
@@ -65,6 +66,10 @@ export async function runCommand<R extends object>(
   head: CommandHead,
   work: () => Promise<{ reply: R; jobId?: string | undefined }>,
 ): Promise<R> {
+  if (head.writtenBy !== undefined && head.writtenBy.toLowerCase() !== caller.personId)
+    throw new Refusal(409, 'Somebody else is at this device now. It is sent when the one who wrote it is back.', {
+      code: 'somebody-else',
+    });
   // Two copies of one command at once: the second waits for the first to commit.
   const claimed = await tx
     .insertInto('command')

@@ -1,5 +1,5 @@
 import type { RequestHandler } from 'express';
-import type pg from 'pg';
+import type { Tries } from '../http/tries.ts';
 import * as contract from '@bay/contract/records';
 import { may } from '@bay/contract/rights';
 import { runCommand } from '../commands/run.ts';
@@ -8,8 +8,8 @@ import type { Registry } from '../http/register.ts';
 import { writeSecond } from '../records/store.ts';
 import { personWithPin, pinTries } from './pins.ts';
 
-export function countersignRoutes(on: Registry, pool: pg.Pool): void {
-  const tries = pinTries(pool);
+export function countersignRoutes(on: Registry, counting: Tries): void {
+  const tries = pinTries(counting);
   // Only a PIN that is tried is counted; a person in their own session signs without one.
   const whereTried: RequestHandler = (req, res, next) =>
     (req.body as { person?: unknown } | undefined)?.person ? void tries(req, res, next) : next();

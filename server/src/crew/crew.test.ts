@@ -81,7 +81,7 @@ describe('signing in', () => {
     expect([wrong.status, unknown.status]).toEqual([401, 401]);
     expect(wrong.problem.title).toBe(unknown.problem.title);
   });
-  it('stops guessing after ten tries, across server processes', async () => {
+  it('stops guessing after a few tries, across server processes', async () => {
     const second = await startServer(database.url);
     const tries = [];
     for (let i = 0; i < 14; i += 1)
@@ -93,8 +93,8 @@ describe('signing in', () => {
         ).status,
       );
     await second.stop();
-    expect(tries.filter((s) => s === 401)).toHaveLength(10);
-    expect(tries.slice(10)).toEqual([429, 429, 429, 429]);
+    expect(tries.slice(0, 6)).toEqual([401, 401, 401, 401, 401, 401]);
+    expect(new Set(tries.slice(6))).toEqual(new Set([429]));
   });
   it('a new session id at every entry', async () => {
     const client = new Client(server.url);

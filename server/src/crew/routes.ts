@@ -2,18 +2,18 @@ import { randomUUID } from 'node:crypto';
 import { hash, verify } from '@node-rs/argon2';
 import type { Request } from 'express';
 import { sql } from 'kysely';
-import type pg from 'pg';
 import * as contract from '@bay/contract/crew';
 import { noCurrency } from '@bay/core/money';
 import type { Me, Person } from '@bay/contract/crew';
 import { noteChange, runCommand } from '../commands/run.ts';
+import { announceEnded } from '../live/events.ts';
 import { inShop } from '../db/connection.ts';
 import type { Db, Tx } from '../db/connection.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
-import { failedTries } from '../http/rate-limit.ts';
+import type { Tried, Tries } from '../http/tries.ts';
 import type { Registry } from '../http/register.ts';
 import { newToken } from '../http/session.ts';
-import { nobodysHash, personWithPin, pinTries } from './pins.ts';
+import { nobodysHash, personWithPin, pinKey, pinTries, wrongPinsOf } from './pins.ts';
 import { deviceWords, endSessionsOf } from './sessions.ts';
 
 interface PersonRow {
@@ -66,14 +66,17 @@ const asError = (thrown: unknown): Error =>
   thrown instanceof Error ? thrown : new Error('The session cannot be kept.', { cause: thrown });
 
 /** A new session id at every change of who is here, so that an id known before is worth nothing after. */
-const renew = (req: Request, data: { shopId: string; personId?: string }): Promise<void> =>
-  new Promise((resolve, reject) => {
+async function renew(db: Db, req: Request, data: { shopId: string; personId?: string }): Promise<void> {
+  const before = req.sessionID;
+  await new Promise<void>((resolve, reject) => {
     req.session.regenerate((error: unknown) => {
       if (error) return reject(asError(error));
       Object.assign(req.session, data, { token: newToken(), device: deviceWords(req.get('user-agent')) });
       req.session.save((failed: unknown) => (failed ? reject(asError(failed)) : resolve()));
     });
   });
+  await announceEnded(db, [before]);
+}
 
 async function insertPerson(
   tx: Tx,
@@ -104,6 +107,8 @@ async function insertPerson(
   return shown(row);
 }
 
+const setUpLock = 7_240_118;
+
 /** Makes a shop with its manager. Refuses when the e-mail is taken. */
 export async function makeShop(
   db: Db,
@@ -117,10 +122,17 @@ export async function makeShop(
     pin?: string | undefined;
     /** ISO 4217; plain numbers where none is named. */
     currency?: string | undefined;
+    /** Refused where there is a shop already; of several at once the first is made. */
+    onlyFirst?: boolean | undefined;
   },
 ): Promise<{ shopId: string; personId: string }> {
   const shopId = randomUUID();
   return inShop(db, shopId, async (tx) => {
+    if (s.onlyFirst) {
+      await sql`select pg_advisory_xact_lock(${setUpLock})`.execute(tx);
+      const { rows } = await sql<{ any: boolean }>`select any_shop() as any`.execute(tx);
+      if (rows[0]!.any) throw new Refusal(409, 'A shop is already set up on this server. Sign in.');
+    }
     await tx
       .insertInto('shop')
       .values({ id: shopId, name: s.shopName, bays: JSON.stringify(s.bays), currency: s.currency ?? noCurrency })
@@ -156,20 +168,40 @@ const initialsOf = (name: string): string => {
   return (words.length > 1 ? words[0]![0]! + words.at(-1)![0]! : name.slice(0, 2)).toUpperCase();
 };
 
-export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
-  const ip = (req: Request): string => req.ip ?? 'unknown';
+/** The address that really asked; that of a proxy's client only where a proxy is configured. */
+const peerOf = (req: Request): string => req.ip ?? 'unknown';
+
+const ofAddressAndPeer = { free: 5, firstWait: '30 seconds', longestWait: '30 minutes' };
+const ofAddress = { free: 30, firstWait: '1 minute', longestWait: '5 minutes' };
+const ofPeer = { free: 20, firstWait: '1 minute', longestWait: '30 minutes' };
+
+/** Wrong passwords are counted by the e-mail, by who asks, and by both; nobody is shut out for long by somebody else. */
+function signInTries(req: Request): Tried[] {
+  const { email } = (req.body ?? {}) as { email?: unknown };
+  const address = typeof email === 'string' ? email.trim().toLowerCase().slice(0, 200) : '';
+  const peer = peerOf(req);
+  return [
+    { key: `sign-in:${address}:${peer}`, patience: ofAddressAndPeer },
+    { key: `sign-in:${address}`, patience: ofAddress },
+    { key: `sign-in-from:${peer}`, patience: ofPeer, shared: true },
+  ];
+}
+
+export function crewRoutes(on: Registry, db: Db, tries: Tries): void {
   on.open(contract.getMe, ({ req }) => whoIsHere(db, req));
 
   on.open(contract.setUpShop, async ({ body, req }) => {
-    const { rows } = await sql<{ any: boolean }>`select any_shop() as any`.execute(db);
-    if (rows[0]!.any) throw new Refusal(409, 'A shop is already set up on this server. Sign in.');
     const bays = Array.from({ length: body.bays }, (_, i) => String(i + 1));
-    const { shopId, personId } = await makeShop(db, { ...body, bays, initials: initialsOf(body.name) });
-    await renew(req, { shopId, personId });
+    const { shopId, personId } = await makeShop(db, {
+      ...body,
+      bays,
+      initials: initialsOf(body.name),
+      onlyFirst: true,
+    });
+    await renew(db, req, { shopId, personId });
     return whoIsHere(db, req);
   });
 
-  const tries = (name: string, limit: number, keyOf: (req: Request) => string) => failedTries(pool, name, limit, keyOf);
   on.open(
     contract.signIn,
     async ({ body, req }) => {
@@ -181,24 +213,23 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
       const candidate = rows[0];
       const good = await verify(candidate?.password_hash ?? (await nobodysHash), body.password);
       if (!candidate || !good) throw new Refusal(401, 'E-mail or password is not right.');
-      await renew(req, { shopId: candidate.shop_id, personId: candidate.person_id });
+      await renew(db, req, { shopId: candidate.shop_id, personId: candidate.person_id });
       return whoIsHere(db, req);
     },
-    tries('sign-in', 10, (req) => {
-      const { email } = (req.body ?? {}) as { email?: unknown };
-      return `${ip(req)}:${typeof email === 'string' ? email.toLowerCase() : ''}`;
-    }),
+    tries.before(signInTries),
   );
 
   on.open(contract.signOut, async ({ req, res }) => {
+    const before = req.sessionID;
     await new Promise<void>((resolve) => req.session.destroy(() => resolve()));
+    await announceEnded(db, [before]);
     res.clearCookie('bay');
     return { needsSetup: false, shop: null, person: null, token: '', now: nowWords() };
   });
 
   on.open(contract.lockTablet, async ({ req }) => {
     if (!req.session.shopId) throw new Refusal(401, 'Sign in first.');
-    await renew(req, { shopId: req.session.shopId });
+    await renew(db, req, { shopId: req.session.shopId });
     return whoIsHere(db, req);
   });
 
@@ -208,20 +239,32 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
       const { shopId } = req.session;
       if (!shopId) throw new Refusal(401, 'Sign in first.');
       const person = await inShop(db, shopId, (tx) => personWithPin(tx, body.personId, body.pin));
-      await renew(req, { shopId, personId: person.id });
+      await renew(db, req, { shopId, personId: person.id });
       return whoIsHere(db, req);
     },
-    pinTries(pool),
+    pinTries(tries),
   );
 
   // At a locked tablet the names are shown before anybody has typed a PIN, so this asks for the shop only.
   on.open(contract.listCrew, async ({ req }) => {
     const { shopId } = req.session;
     if (!shopId) throw new Refusal(401, 'Sign in first.');
-    const rows = await inShop(db, shopId, (tx) =>
-      tx.selectFrom('person').select(personColumns).where('active', '=', true).orderBy('name').execute(),
-    );
-    return { crew: rows.map(shown) };
+    return inShop(db, shopId, async (tx) => {
+      const rows = await tx
+        .selectFrom('person')
+        .select(personColumns)
+        .where('active', '=', true)
+        .orderBy('name')
+        .execute();
+      const isManager = rows.some((r) => r.id === req.session.personId && r.role === 'manager');
+      const wrong = isManager ? await wrongPinsOf(tx, shopId) : new Map<string, NonNullable<Person['wrongPins']>>();
+      return {
+        crew: rows.map((r) => {
+          const wrongPins = wrong.get(pinKey(shopId, r.id));
+          return { ...shown(r), ...(wrongPins ? { wrongPins } : {}) };
+        }),
+      };
+    });
   });
 
   on.shop(contract.addPerson, (tx, { body }, caller) =>
@@ -256,16 +299,19 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
     }),
   );
 
-  on.shop(contract.setPin, (tx, { body, params }, caller) =>
+  on.shop(contract.setPin, (tx, { body, params, req }, caller) =>
     runCommand(tx, caller, 'set-pin', body, async () => {
       noteChange(caller, { kind: 'crew' });
       const row = await tx
         .updateTable('person')
         .set({ pin_hash: await hash(body.pin) })
         .where('id', '=', params.personId)
+        .where('active', '=', true)
         .returning(personColumns)
         .executeTakeFirst();
       if (!row) throw notFound('This person');
+      await endSessionsOf(tx, caller.shopId, params.personId, req.sessionID);
+      await sql`delete from try_count where key = ${pinKey(caller.shopId, params.personId)}`.execute(tx);
       return { reply: { person: shown(row) } };
     }),
   );
@@ -296,9 +342,20 @@ export function crewRoutes(on: Registry, db: Db, pool: pg.Pool): void {
       noteChange(caller, { kind: 'crew' });
       noteChange(caller, { kind: 'clock', personId: params.personId });
       if (params.personId === caller.personId) throw new Refusal(409, 'You cannot take yourself off the crew.');
+      // All managers are held: of two who take each other off at once, the second finds that they are the last.
+      const managers = await tx
+        .selectFrom('person')
+        .select('id')
+        .where('role', '=', 'manager')
+        .where('active', '=', true)
+        .orderBy('id')
+        .forUpdate()
+        .execute();
+      if (!managers.some((m) => m.id === caller.personId)) throw new Refusal(403, 'Only the manager does this.');
+      // Who left signs in nowhere; their address is free again. What they wrote keeps their name.
       const row = await tx
         .updateTable('person')
-        .set({ active: false })
+        .set({ active: false, email: null, password_hash: null, pin_hash: null })
         .where('id', '=', params.personId)
         .where('active', '=', true)
         .returning(personColumns)

@@ -6,7 +6,7 @@ import type { Tx } from '../db/connection.ts';
 import { notFound } from '../http/problem.ts';
 import type { Caller, Registry } from '../http/register.ts';
 import { sessionDays } from '../http/session.ts';
-import { announce } from '../live/events.ts';
+import { announce, announceEnded } from '../live/events.ts';
 
 /** "Chrome on Android": enough to tell the tablet by the lift from one's own phone. */
 export function deviceWords(agent = ''): string {
@@ -53,10 +53,16 @@ async function sessionsOf(tx: Tx, caller: Caller): Promise<Row[]> {
 }
 
 /** Signs every device of a person out, but for the one that asks. */
-export const endSessionsOf = (tx: Tx, shopId: string, personId: string, but: string): Promise<unknown> =>
-  sql`delete from session where sess->>'shopId' = ${shopId} and sess->>'personId' = ${personId} and sid <> ${but}`.execute(
+export async function endSessionsOf(tx: Tx, shopId: string, personId: string, but: string): Promise<void> {
+  const { rows } = await sql<{ sid: string }>`
+    delete from session where sess->>'shopId' = ${shopId} and sess->>'personId' = ${personId} and sid <> ${but} returning sid`.execute(
     tx,
   );
+  await announceEnded(
+    tx,
+    rows.map((r) => r.sid),
+  );
+}
 
 export function sessionRoutes(on: Registry): void {
   on.shop(contract.listSessions, async (tx, { req }, caller) => ({
@@ -73,6 +79,7 @@ export function sessionRoutes(on: Registry): void {
     const row = (await sessionsOf(tx, caller)).find((r) => shownId(r.sid) === params.sessionId);
     if (!row) throw notFound('This device');
     await sql`delete from session where sid = ${row.sid}`.execute(tx);
+    await announceEnded(tx, [row.sid]);
     await announce(tx, { shopId: caller.shopId, by: caller.initials, changes: [{ kind: 'sessions' }] });
     return { ended: true };
   });

@@ -6,6 +6,7 @@ import * as peopleById from './migrations/0004-people-by-id.ts';
 import * as volume from './migrations/0005-volume.ts';
 import * as queue from './migrations/0006-queue.ts';
 import * as things from './migrations/0007-things.ts';
+import * as doors from './migrations/0008-doors.ts';
 import * as sharedRecord from './migrations/0003-shared-record.ts';
 import * as recordsOnUnits from './migrations/0002-records-on-units.ts';
 
@@ -18,6 +19,7 @@ const migrations: readonly { name: string; up: string }[] = [
   { name: '0005-volume', up: volume.up },
   { name: '0006-queue', up: queue.up },
   { name: '0007-things', up: things.up },
+  { name: '0008-doors', up: doors.up },
 ];
 
 const lockNumber = 7_240_117;

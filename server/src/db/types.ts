@@ -171,5 +171,5 @@ export interface Database {
   job_version: { shop_id: string; job_id: string; version: number };
   job_digest: { shop_id: string; job_id: string; version: number; basis: string; digest: Json<object> };
   shop_school: { shop_id: string; question: string; side: string; by_id: string; at: Stamp };
-  rate: { key: string; hits: number; resets_at: Stamp };
+  try_count: { key: string; failed: number; until: Stamp | null; at: Stamp };
 }

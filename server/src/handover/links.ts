@@ -1,14 +1,13 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import type { Request } from 'express';
 import { sql } from 'kysely';
-import type pg from 'pg';
 import * as contract from '@bay/contract/handover';
 import type { CustomerView } from '@bay/contract/handover';
 import { noteChange, runCommand, writeLogEntry } from '../commands/run.ts';
 import { inShop } from '../db/connection.ts';
 import type { Db, Tx } from '../db/connection.ts';
 import { notFound, Refusal } from '../http/problem.ts';
-import { failedTries } from '../http/rate-limit.ts';
+import type { Tries } from '../http/tries.ts';
 import type { Registry } from '../http/register.ts';
 import { readHead } from '../jobs/store.ts';
 import { withMoney } from '../db/sees-money.ts';
@@ -47,13 +46,15 @@ async function viewOf(tx: Tx, jobId: string): Promise<CustomerView> {
   const records = await withMoney(tx, () =>
     tx
       .selectFrom('recorded')
-      .select(['kind', 'key', 'data'])
+      .select(['kind', 'key', 'data', 'revision'])
       .where('job_id', '=', jobId)
       .where('kind', 'in', ['ask', 'hold'])
       .orderBy('at')
       .execute(),
   );
-  const asks = records.filter((r) => r.kind === 'ask').map((r) => ({ key: r.key, ...(r.data as unknown as AskData) }));
+  const asks = records
+    .filter((r) => r.kind === 'ask')
+    .map((r) => ({ ...(r.data as unknown as AskData), key: r.key, revision: r.revision }));
   const holds = records
     .filter((r) => r.kind === 'hold' && !r.data['released'])
     .map((r) => r.data as { waitsFor: string; due?: string });
@@ -73,12 +74,15 @@ async function viewOf(tx: Tx, jobId: string): Promise<CustomerView> {
         key: a.key,
         what: a.what,
         amount: a.amount ?? null,
+        revision: a.revision,
         answer: a.answer ? { yes: a.answer.yes ?? false, text: a.answer.text, at: a.answer.at } : null,
       })),
   };
 }
 
-export function linkRoutes(on: Registry, db: Db, pool: pg.Pool): void {
+const ofPeer = { free: 30, firstWait: '1 minute', longestWait: '15 minutes' };
+
+export function linkRoutes(on: Registry, db: Db, tries: Tries): void {
   on.shop(contract.listLinks, async (tx, { params }) => {
     await readHead(tx, params.jobId);
     return { links: await linksOf(tx, params.jobId) };
@@ -136,70 +140,74 @@ export function linkRoutes(on: Registry, db: Db, pool: pg.Pool): void {
     }),
   );
 
-  const inLink = async <T>(token: string, work: (tx: Tx, jobId: string, shopId: string) => Promise<T>): Promise<T> => {
+  // Whoever has the right link gets in, however many wrong ones came from the same address.
+  const inLink = async <T>(
+    token: string,
+    req: Request,
+    work: (tx: Tx, jobId: string, shopId: string) => Promise<T>,
+  ): Promise<T> => {
     const { rows } = await sql<{
       shop_id: string;
       job_id: string;
     }>`select shop_id, job_id from link_candidate(${hashOf(token)})`.execute(db);
     const link = rows[0];
+    if (!link) await tries.count([{ key: `link-from:${req.ip ?? 'unknown'}`, patience: ofPeer }]);
     if (!link) throw new Refusal(404, 'This link does not lead anywhere any more. Ask the shop for a new one.');
     return inShop(db, link.shop_id, (tx) => work(tx, link.job_id, link.shop_id));
   };
-  const tries = failedTries(pool, 'customer', 30, (req: Request) => req.ip ?? 'unknown');
 
-  on.open(contract.readCustomerView, ({ params }) => inLink(params.token, viewOf), tries);
+  on.open(contract.readCustomerView, ({ params, req }) => inLink(params.token, req, viewOf));
 
-  on.open(
-    contract.answerAsCustomer,
-    ({ params, body }) =>
-      inLink(params.token, async (tx, jobId, shopId) => {
-        const ask = await tx
-          .selectFrom('record')
-          .select(['data', 'revision', 'by_id'])
-          .where('job_id', '=', jobId)
-          .where('kind', '=', 'ask')
-          .where('key', '=', body.key)
-          .forUpdate()
-          .executeTakeFirst();
-        const data = ask?.data as AskData | undefined;
-        if (!ask || !data || data.to !== 'customer') throw notFound('This question');
-        // Answered already: the first answer stands, and a second tap changes nothing.
-        if (data.answer) return viewOf(tx, jobId);
-        const answer = { yes: body.yes, text: body.text, by: 'the customer', at: new Date().toISOString() };
-        await tx
-          .updateTable('record')
-          .set({ data: JSON.stringify({ ...data, answer }), revision: ask.revision + 1, at: new Date() })
-          .where('job_id', '=', jobId)
-          .where('kind', '=', 'ask')
-          .where('key', '=', body.key)
-          .execute();
-        const asker = await tx
-          .selectFrom('person')
-          .select(['id', 'name', 'initials', 'role'])
-          .where('id', '=', ask.by_id)
-          .executeTakeFirstOrThrow();
-        const entryId = await writeLogEntry(
-          tx,
-          { shopId, personId: asker.id, ...asker },
-          {
-            jobId,
-            kind: 'approval',
-            text: `the customer says ${body.yes ? 'yes' : 'no'}: ${data.what}${body.text ? `. ${body.text}` : ''}`,
-            about: body.key,
-            data: { byCustomer: true },
-          },
-        );
-        await announce(tx, {
-          shopId,
+  on.open(contract.answerAsCustomer, ({ params, body, req }) =>
+    inLink(params.token, req, async (tx, jobId, shopId) => {
+      const ask = await tx
+        .selectFrom('record')
+        .select(['data', 'revision', 'by_id'])
+        .where('job_id', '=', jobId)
+        .where('kind', '=', 'ask')
+        .where('key', '=', body.key)
+        .forUpdate()
+        .executeTakeFirst();
+      const data = ask?.data as AskData | undefined;
+      if (!ask || !data || data.to !== 'customer') throw notFound('This question');
+      // Answered already: the first answer stands, and a second tap changes nothing.
+      if (data.answer) return viewOf(tx, jobId);
+      if (body.revision !== undefined && body.revision !== ask.revision)
+        throw new Refusal(409, 'What is asked was changed meanwhile. Read it again.');
+      const answer = { yes: body.yes, text: body.text, by: 'the customer', at: new Date().toISOString() };
+      await tx
+        .updateTable('record')
+        .set({ data: JSON.stringify({ ...data, answer }), revision: ask.revision + 1, at: new Date() })
+        .where('job_id', '=', jobId)
+        .where('kind', '=', 'ask')
+        .where('key', '=', body.key)
+        .execute();
+      const asker = await tx
+        .selectFrom('person')
+        .select(['id', 'name', 'initials', 'role'])
+        .where('id', '=', ask.by_id)
+        .executeTakeFirstOrThrow();
+      const entryId = await writeLogEntry(
+        tx,
+        { shopId, personId: asker.id, ...asker },
+        {
           jobId,
-          by: 'customer',
-          changes: [
-            { kind: 'record', record: 'ask', key: body.key, revision: ask.revision + 1 },
-            { kind: 'log', entryId },
-          ],
-        });
-        return viewOf(tx, jobId);
-      }),
-    tries,
+          kind: 'approval',
+          text: `the customer says ${body.yes ? 'yes' : 'no'}: ${data.what}${body.text ? `. ${body.text}` : ''}`,
+          about: body.key,
+          data: { byCustomer: true },
+        },
+      );
+      await announce(tx, {
+        shopId,
+        jobId,
+        by: 'customer',
+        changes: [
+          { kind: 'record', record: 'ask', key: body.key, revision: ask.revision + 1 },
+          { kind: 'log', entryId },
+        ],
+      });
+      return viewOf(tx, jobId);
+    }),
   );
 }

@@ -9,6 +9,7 @@ import type { Db, Tx } from '../db/connection.ts';
 import { inShop } from '../db/connection.ts';
 import { seesMoneyByRole } from '../db/sees-money.ts';
 import { badInput, fieldsOf, Refusal } from './problem.ts';
+import { fromOurPages } from './security.ts';
 
 /** Who calls: known for every access but "open". */
 export interface Caller {
@@ -117,7 +118,7 @@ export class Registry {
     handler: (call: Call<E>) => Promise<z.infer<E['reply']>>,
     ...before: RequestHandler[]
   ): void {
-    this.app[e.method](e.path, ...before, async (req, res) => {
+    this.app[e.method](e.path, fromOurPages(e), ...before, async (req, res) => {
       send(e, res, await handler(read(e, req, res)));
     });
   }
@@ -128,7 +129,7 @@ export class Registry {
     handler: (tx: Tx, call: Call<E>, caller: Caller) => Promise<z.infer<E['reply']>>,
     ...before: RequestHandler[]
   ): void {
-    this.app[e.method](e.path, ...before, ...(e.form ? [oneFile] : []), async (req, res) => {
+    this.app[e.method](e.path, fromOurPages(e), ...before, ...(e.form ? [oneFile] : []), async (req, res) => {
       const { shopId } = req.session;
       if (!shopId) throw new Refusal(401, 'Sign in first.');
       const reply = await inShop(this.db, shopId, async (tx) => {
@@ -149,7 +150,7 @@ export class Registry {
     prepare: (call: Call<E>, caller: Caller) => Promise<P>,
     handler: (tx: Tx, call: Call<E>, caller: Caller, prepared: P) => Promise<z.infer<E['reply']>>,
   ): void {
-    this.app[e.method](e.path, ...(e.form ? [oneFile] : []), async (req, res) => {
+    this.app[e.method](e.path, fromOurPages(e), ...(e.form ? [oneFile] : []), async (req, res) => {
       const { shopId } = req.session;
       if (!shopId) throw new Refusal(401, 'Sign in first.');
       const first = await inShop(this.db, shopId, (tx) => callerOf(tx, req, e.access));
@@ -169,7 +170,7 @@ export class Registry {
     look: (tx: Tx, call: Call<E>, caller: Caller) => Promise<P>,
     give: (found: P, call: Call<E>, caller: Caller) => Promise<z.infer<E['reply']>>,
   ): void {
-    this.app[e.method](e.path, async (req, res) => {
+    this.app[e.method](e.path, fromOurPages(e), async (req, res) => {
       const { shopId } = req.session;
       if (!shopId) throw new Refusal(401, 'Sign in first.');
       const [caller, call, found] = await inShop(this.db, shopId, async (tx) => {

@@ -1,4 +1,8 @@
 import type { RequestHandler } from 'express';
+import { runCalculator } from '@bay/contract/calc';
+import { setUpShop, signIn } from '@bay/contract/crew';
+import type { Endpoint } from '@bay/contract/endpoint';
+import { answerAsCustomer } from '@bay/contract/handover';
 import helmet from 'helmet';
 import { Refusal } from './problem.ts';
 
@@ -25,21 +29,32 @@ export const headers = (): RequestHandler =>
     referrerPolicy: { policy: 'same-origin' },
   });
 
-const beforeSession = new Set(['/api/setup', '/api/sign-in']);
+/** Endpoints that somebody without a session asks. */
+const beforeSession: readonly Endpoint[] = [setUpShop, signIn, runCalculator, answerAsCustomer];
 
-/** A change must come from our own pages: same origin, and the session's token sent back. */
-export const fromOurPages: RequestHandler = (req, _res, next) => {
-  if (['GET', 'HEAD', 'OPTIONS'].includes(req.method)) return next();
-  const origin = req.get('origin');
-  if (origin !== undefined && hostOf(origin) !== req.get('host'))
-    return next(new Refusal(403, 'This change came from another site.'));
-  if (req.path.startsWith('/api/calc/') || req.path.startsWith('/api/customer/') || beforeSession.has(req.path))
-    return next();
-  if (req.session.token === undefined) return next(new Refusal(401, 'Sign in first.'));
-  if (req.get('x-bay-token') !== req.session.token)
-    return next(new Refusal(403, 'This page is out of date. Load it again.', { code: 'page-out-of-date' }));
-  next();
-};
+/**
+ * Stands in every route, so that no spelling of a path is routed and not guarded: a change comes from our own pages, by what the
+ * browser says of where it came from, and with the token of the session sent back.
+ */
+export const fromOurPages =
+  (e: Endpoint): RequestHandler =>
+  (req, _res, next) => {
+    if (e.method === 'get') return next();
+    const origin = req.get('origin');
+    const site = req.get('sec-fetch-site');
+    if (
+      (origin !== undefined && hostOf(origin) !== req.get('host')) ||
+      (site !== undefined && site !== 'same-origin' && site !== 'none')
+    )
+      return next(new Refusal(403, 'This change came from another site.'));
+    if (!e.form && !req.is('json') && Number(req.get('content-length') ?? 0) > 0)
+      return next(new Refusal(415, 'A change is sent as JSON.'));
+    if (beforeSession.includes(e)) return next();
+    if (req.session.token === undefined) return next(new Refusal(401, 'Sign in first.'));
+    if (req.get('x-bay-token') !== req.session.token)
+      return next(new Refusal(403, 'This page is out of date. Load it again.', { code: 'page-out-of-date' }));
+    next();
+  };
 
 function hostOf(origin: string): string | undefined {
   try {

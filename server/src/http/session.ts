@@ -20,6 +20,7 @@ const touchMs = 600_000;
 const mostTouched = 10_000;
 /** A device that was not seen for so long is signed out. */
 export const sessionDays = 14;
+const cookieDays = 400;
 
 /** Sessions live in PostgreSQL, so that any server process knows them. */
 export function sessions(
@@ -32,6 +33,12 @@ export function sessions(
   // A session that was seen a moment ago need not be written again with every request: it ends in days.
   const touched = new Map<string, number>();
   class SeldomTouched extends Store {
+    // How long the cookie lasts is the browser's; how long the session does is counted from when it was seen.
+    override set(sid: string, data: session.SessionData, done?: (error?: unknown) => void): void {
+      const kept = JSON.parse(JSON.stringify(data)) as session.SessionData;
+      kept.cookie.expires = null;
+      super.set(sid, kept, done);
+    }
     override touch(sid: string, data: session.SessionData, done?: () => void): void {
       const now = Date.now();
       if (now - (touched.get(sid) ?? 0) < touchMs) return done?.();
@@ -46,13 +53,16 @@ export function sessions(
     store: new SeldomTouched({
       pool,
       tableName: 'session',
+      ttl: sessionDays * 24 * 3600,
       pruneSessionInterval: 900,
       errorLog: (...said: unknown[]) => failed(said),
     }),
     resave: false,
     saveUninitialized: false,
-    rolling: true,
-    cookie: { httpOnly: true, sameSite: 'lax', secure, maxAge: 24 * sessionDays * hours },
+    // A cookie is set where somebody comes or goes and nowhere else: an answer that comes late brings none of an older session.
+    // How long a session lasts is counted here, from when it was seen last.
+    rolling: false,
+    cookie: { httpOnly: true, sameSite: 'lax', secure, maxAge: 24 * cookieDays * hours },
   });
 }
 

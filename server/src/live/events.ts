@@ -1,10 +1,13 @@
+import { createHash } from 'node:crypto';
 import type { Express } from 'express';
 import { sql } from 'kysely';
+import type { Kysely } from 'kysely';
 import pg from 'pg';
 import type { Logger } from 'pino';
 import type { Response } from 'express';
 import type { LiveEvent } from '@bay/contract/live';
 import type { Tx } from '../db/connection.ts';
+import type { Database } from '../db/types.ts';
 import { Refusal } from '../http/problem.ts';
 
 const channel = 'bay_change';
@@ -23,9 +26,27 @@ export function announce(tx: Tx, event: LiveEvent): Promise<unknown> {
   return sql`select pg_notify(${channel}, ${payload})`.execute(tx);
 }
 
+/** A browser that holds a stream open, and under which session. */
+interface Watcher {
+  res: Response;
+  sessionId: string;
+}
+
+/** More than the pages one device can have open; a browser itself keeps to six. */
+const mostOfSession = 8;
+
+const sessionsChannel = 'bay_sessions';
+
+/** Tells every process that sessions ended: their streams end with them, at commit. */
+export const announceEnded = (tx: Kysely<Database>, sessionIds: readonly string[]): Promise<unknown> =>
+  Promise.all(sessionIds.map((sid) => sql`select pg_notify(${sessionsChannel}, ${hashOf(sid)})`.execute(tx)));
+
+// The id of a session is as good as a key; what is told of it is only its digest.
+const hashOf = (sid: string): string => createHash('sha256').update(sid).digest('base64url');
+
 /** One listening connection a process, fanned out to the browsers that are connected to it. */
 export class LiveFeed {
-  private readonly watchers = new Map<string, Set<Response>>();
+  private readonly watchers = new Map<string, Set<Watcher>>();
   private client: pg.Client | undefined;
   private stopped = false;
   private readonly url: string;
@@ -45,7 +66,9 @@ export class LiveFeed {
 
   private async listen(): Promise<void> {
     const client = new pg.Client({ connectionString: this.url });
-    client.on('notification', (message) => this.pass(message.payload ?? ''));
+    client.on('notification', ({ channel: from, payload = '' }) =>
+      from === sessionsChannel ? this.end(payload) : this.pass(payload),
+    );
     const again = (): void => {
       if (this.stopped || this.client !== client) return;
       this.client = undefined;
@@ -64,12 +87,19 @@ export class LiveFeed {
     client.on('end', again);
     await client.connect();
     await client.query(`listen ${channel}`);
+    await client.query(`listen ${sessionsChannel}`);
     this.client = client;
   }
 
   private pass(payload: string): void {
     const { shopId } = JSON.parse(payload) as LiveEvent;
-    for (const res of this.watchers.get(shopId) ?? []) res.write(`event: change\ndata: ${payload}\n\n`);
+    for (const { res } of this.watchers.get(shopId) ?? []) res.write(`event: change\ndata: ${payload}\n\n`);
+  }
+
+  /** Ends the streams of a session that is over. */
+  private end(digest: string): void {
+    for (const set of this.watchers.values())
+      for (const watcher of set) if (hashOf(watcher.sessionId) === digest) watcher.res.end();
   }
 
   /** How many browsers listen to this process. */
@@ -80,24 +110,28 @@ export class LiveFeed {
   }
 
   private each(tell: (res: Response) => void): void {
-    for (const set of this.watchers.values()) set.forEach(tell);
+    for (const set of this.watchers.values()) for (const { res } of set) tell(res);
   }
 
   /** The stream a browser holds open. */
   route(app: Express): void {
     app.get('/api/events', (req, res) => {
-      const { shopId } = req.session;
-      if (!shopId) throw new Refusal(401, 'Sign in first.');
+      const { shopId, personId } = req.session;
+      // At a tablet where nobody is, nothing of what others do is told.
+      if (!shopId || !personId) throw new Refusal(401, 'Sign in first.');
+      const own = [...(this.watchers.get(shopId) ?? [])].filter((w) => w.sessionId === req.sessionID);
+      if (own.length >= mostOfSession) throw new Refusal(429, 'This device listens often enough already.');
       res.writeHead(200, {
         'content-type': 'text/event-stream',
         'cache-control': 'no-store',
         'x-accel-buffering': 'no',
       });
       res.write('event: hello\ndata: {}\n\n');
-      const set = this.watchers.get(shopId) ?? new Set();
-      this.watchers.set(shopId, set.add(res));
+      const set = this.watchers.get(shopId) ?? new Set<Watcher>();
+      const watcher = { res, sessionId: req.sessionID };
+      this.watchers.set(shopId, set.add(watcher));
       req.on('close', () => {
-        set.delete(res);
+        set.delete(watcher);
         if (set.size === 0) this.watchers.delete(shopId);
       });
     });

@@ -114,22 +114,20 @@ describe('money', () => {
       });
     },
   );
-  it('a technician may write what was paid, and take it back, without seeing what stood there', async () => {
+  it('who does not see an amount does not write over it, and what they write beside it leaves it alone', async () => {
     const jobId = await bookedJob(shop.manager);
     await put(shop.manager, jobId, 'kit', 'kit-sump', { status: 'ordered', price: 100 });
+    expect(
+      await put(shop.technician, jobId, 'kit', 'kit-sump', { status: 'here', price: 300 }, 1),
+    ).toMatchObject({
+      status: 403,
+      problem: { title: 'An amount stands here already; the manager changes it.' },
+    });
     const id = commandId();
-    const written = await put(
-      shop.technician,
-      jobId,
-      'kit',
-      'kit-sump',
-      { status: 'here', price: 300 },
-      1,
-      id,
-    );
-    expect(written.body.record.data).not.toHaveProperty('price');
+    await put(shop.technician, jobId, 'kit', 'kit-sump', { status: 'here' }, 1, id);
     expect((await recordOf(shop.manager, jobId, 'kit', 'kit-sump'))!.data).toMatchObject({
-      price: 300,
+      status: 'here',
+      price: 100,
     });
     await shop.technician.good(undoCommand, {
       params: { target: id },

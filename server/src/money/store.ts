@@ -27,3 +27,13 @@ export async function storeAmount(tx: Tx, { shopId, jobId, kind, key, amount, by
       )
       .execute();
 }
+
+/** Whether an amount stands there, whatever it is. */
+export const hasAmount = async (tx: Tx, jobId: string, kind: RecordKind, key: string): Promise<boolean> =>
+  (await tx
+    .selectFrom('money')
+    .select('key')
+    .where('job_id', '=', jobId)
+    .where('kind', '=', kind)
+    .where('key', '=', key)
+    .executeTakeFirst()) !== undefined;

@@ -10,7 +10,7 @@ import { badInput, fieldsOf, Refusal } from '../http/problem.ts';
 import type { Caller } from '../http/register.ts';
 import { holdJob, unitInRole } from '../jobs/store.ts';
 import { withMoney } from '../db/sees-money.ts';
-import { storeAmount } from '../money/store.ts';
+import { hasAmount, storeAmount } from '../money/store.ts';
 import { ruleOf } from './kind.ts';
 import { storeRow } from './home.ts';
 import { readNames, withNames } from './shown.ts';
@@ -85,6 +85,10 @@ export async function writeRecord(tx: Tx, caller: Caller, write: RecordWrite): P
   rule.check?.(read.data, context);
   const checked = (rule.settle?.(read.data, context) ?? read.data) as Data;
   const { amount, plain } = apart(kind, checked);
+  const sees = may(caller.role, 'see-money');
+  // Nobody writes over what they cannot see.
+  if (amount !== undefined && !sees && now && (await withMoney(tx, () => hasAmount(tx, jobId, kind, key))))
+    throw new Refusal(403, 'An amount stands here already; the manager changes it.');
   const before = now && apart(kind, now.data).plain;
   const signed = stamped(kind, plain, before, context);
   const data = ((await rule.complete?.(tx, signed, context)) ?? signed) as Data;
@@ -101,7 +105,6 @@ export async function writeRecord(tx: Tx, caller: Caller, write: RecordWrite): P
   );
   if (!written)
     throw new Refusal(409, 'Somebody changed this meanwhile, on another job that this unit serves. Load it again.');
-  const sees = may(caller.role, 'see-money');
   // What somebody cannot see they do not erase by writing the rest.
   if (kindSchema(kind).money && (sees || amount !== undefined))
     await withMoney(tx, () => storeAmount(tx, { shopId, jobId, kind, key, amount, byId, at }));

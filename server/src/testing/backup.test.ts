@@ -1,6 +1,6 @@
 import { execFile } from 'node:child_process';
 import { createHash, randomUUID } from 'node:crypto';
-import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
+import { mkdtemp, readFile, rm, stat, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
@@ -74,6 +74,8 @@ describe('backup and restore', () => {
     const before = await fingerprint(one.url);
     const file = join(folder, 'shop.backup');
     await bay(one.url, 'backup', file);
+    // Hashes of PINs and names of customers are in it.
+    expect((await stat(file)).mode & 0o077).toBe(0);
     await bay(two.url, 'restore', file);
     expect(await fingerprint(two.url)).toEqual(before);
 

@@ -9,6 +9,7 @@ import type { Endpoint, Problem } from '@bay/contract/endpoint';
 import { storedSchemas } from '@bay/contract/records';
 import type { RecordKind } from '@bay/contract/records';
 import { makeApp } from '../app.ts';
+import type { AppParts } from '../app.ts';
 import { openDb, openPool } from '../db/connection.ts';
 import type { Db } from '../db/connection.ts';
 import { migrate } from '../db/migrate.ts';
@@ -84,6 +85,7 @@ export async function startServer(
   webDir?: string,
   asked?: (sql: string, parameters: readonly unknown[]) => void,
   photos: PhotoPlace = { kind: 'database' },
+  more: Partial<Pick<AppParts, 'log' | 'proxies'>> = {},
 ): Promise<TestServer> {
   const pool = openPool(databaseUrl, { max: 6 });
   const db = openDb(pool, asked);
@@ -100,6 +102,7 @@ export async function startServer(
       secret: 'a-secret-for-tests-only',
       secure: false,
       webDir,
+      ...more,
     }),
   );
   await new Promise<void>((up) => server.listen(0, '127.0.0.1', up));

@@ -8,6 +8,8 @@ export interface TestShop {
   manager: Client;
   technician: Client;
   onlooker: Client;
+  /** One more device of the shop, signed in by the manager. */
+  tablet: () => Promise<Client>;
   people: { manager: string; technician: string; onlooker: string };
 }
 
@@ -43,6 +45,7 @@ export async function shopWithCrew(server: TestServer, mark: string): Promise<Te
     manager,
     technician,
     onlooker,
+    tablet: signIn,
     people: { manager: personId, technician: technicianId, onlooker: onlookerId },
   };
 }

@@ -41,7 +41,8 @@ export async function command<E extends Endpoint>(
   const commandId = options.commandId ?? newId();
   const { method } = endpoint;
   const url = pathOf(endpoint, input.params);
-  const body = input.body as Record<string, unknown>;
+  // It carries who wrote it: an answer or a switch that comes between sends nothing under another name.
+  const body: Record<string, unknown> = { ...input.body, ...(me ? { writtenBy: me.id } : {}) };
   const { label, jobId, offline, file } = options;
   const ahead = outbox.now().some((w) => w.personId === me?.id && w.state === 'waiting');
   if (!ahead || !offline) {

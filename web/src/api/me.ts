@@ -16,8 +16,22 @@ const keep = (me: Me): Me => {
   return me;
 };
 
+/** Counts who came and went: an answer that was asked for before somebody came speaks of somebody who is gone. */
+let comings = 0;
+
 /** Who is at this device. */
-export const useMe = () => useQuery({ queryKey: keys.me, queryFn: () => call(getMe).then(keep), staleTime: 60_000 });
+export function useMe() {
+  const client = useQueryClient();
+  return useQuery({
+    queryKey: keys.me,
+    queryFn: async () => {
+      const asked = comings;
+      const me = await call(getMe);
+      return asked === comings ? keep(me) : (client.getQueryData<Me>(keys.me) ?? me);
+    },
+    staleTime: 60_000,
+  });
+}
 
 /** What a device kept of "me" from the last time, when it starts without a network. */
 export const recall = (me: Me | undefined): void => {
@@ -32,6 +46,7 @@ export function useEntering<V>(enter: (values: V) => Promise<Me>): UseMutationRe
   return useMutation({
     mutationFn: enter,
     onSuccess: (me) => {
+      comings += 1;
       keep(me);
       forgetAll();
       client.removeQueries({ predicate: (q) => q.queryKey[0] !== 'me' });

@@ -95,7 +95,7 @@ export async function tryAgain(w: Waiting): Promise<void> {
 
 function bodyOf(w: Waiting): Record<string, unknown> | FormData {
   const agoMs = Math.max(0, Date.now() - w.doneAt);
-  const body = { ...w.body, commandId: w.commandId, ...(agoMs > 2000 ? { agoMs } : {}) };
+  const body = { ...w.body, commandId: w.commandId, writtenBy: w.personId, ...(agoMs > 2000 ? { agoMs } : {}) };
   if (!w.file) return body;
   const form = new FormData();
   for (const [name, value] of Object.entries(body)) if (value !== undefined) form.append(name, String(value));
@@ -114,6 +114,8 @@ async function sendOne(w: Waiting): Promise<Outcome> {
     if (!(error instanceof Refused)) return 'later';
     const { problem } = error;
     if (problem.code === 'signed-out') return 'sign-in';
+    // Somebody else came to the device meanwhile: it waits for the one who wrote it.
+    if (problem.code === 'somebody-else') return 'sign-in';
     // The page may hold the token of a session before this one; "me" brings the new one.
     if (problem.code === 'page-out-of-date') return 'sign-in';
     if (problem.code === 'no-connection' || problem.code === 'failed' || problem.code === 'too-many') return 'later';

@@ -5,7 +5,7 @@ import { addPerson, roles } from '@bay/contract/crew';
 import type { Person } from '@bay/contract/crew';
 import { command, keys, sentenceOf, useCrew, useMe } from '../api/index.ts';
 import { ShopCurrency } from '../money/index.ts';
-import { Failed, Form, Loading, useForm, words } from '../ui/index.ts';
+import { Failed, Form, Loading, timeWords, useForm, words } from '../ui/index.ts';
 import { Devices } from './Devices.tsx';
 import { PersonAccess } from './PersonAccess.tsx';
 
@@ -85,6 +85,12 @@ export function CrewPage() {
                   <td>
                     {p.hasPin ? 'set' : 'none'}
                     {p.signsIn ? ', signs in with e-mail' : ''}{' '}
+                    {p.wrongPins && (
+                      <span className="tag oxide">
+                        {p.wrongPins.tries} wrong PINs tried
+                        {p.wrongPins.until ? `, waits until ${timeWords(p.wrongPins.until)}` : ''}
+                      </span>
+                    )}
                     {manager && (
                       <button
                         type="button"

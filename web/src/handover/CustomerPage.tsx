@@ -16,7 +16,10 @@ function Ask({ token, ask, currency }: { token: string; ask: CustomerView['asks'
   const [id] = useState(newId);
   const answering = useMutation({
     mutationFn: (yes: boolean) =>
-      call(answerAsCustomer, { params: { token }, body: { commandId: id, key: ask.key, yes, text } }),
+      call(answerAsCustomer, {
+        params: { token },
+        body: { commandId: id, key: ask.key, yes, text, revision: ask.revision },
+      }),
     onSuccess: (view) => client.setQueryData(keys.customer(token), view),
   });
   return (

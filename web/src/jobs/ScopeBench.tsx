@@ -12,7 +12,8 @@ import type { JobSheet } from '@bay/contract/jobs';
 import { useCurrency } from '../money/index.ts';
 import { useWork } from '../work/index.ts';
 import { PriceForm } from './PriceForm.tsx';
-import { call, keys, newId } from '../api/index.ts';
+import { may } from '@bay/contract/rights';
+import { call, keys, newId, useMe } from '../api/index.ts';
 import { FactEditor, usualBearer } from '../facts/index.ts';
 import { columns, Failed, Trouble, VerdictMark } from '../ui/index.ts';
 import { UnitForm } from './UnitForm.tsx';
@@ -70,6 +71,7 @@ function Candidates() {
   const prices = useRecords('candidate');
   const [pricing, setPricing] = useState<string>();
   const currency = useCurrency();
+  const seesMoney = may(useMe().data?.person?.role, 'see-money');
   const [adding, setAdding] = useState(false);
   const units = candidatesOf(sheet.units);
   const known = useQueries({
@@ -202,7 +204,7 @@ function Candidates() {
                         <button
                           type="button"
                           className="plain-button small bare"
-                          disabled={!mayWrite}
+                          disabled={!seesMoney}
                           onClick={() => setPricing(r.unitId)}
                           aria-label={`Cost of ${r.name}`}
                         >

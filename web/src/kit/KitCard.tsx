@@ -4,6 +4,8 @@ import { factDef } from '@bay/core/facts';
 import { kitStatuses, orderStops } from '@bay/core/kit';
 import type { KitLine, KitRecord, KitStatus } from '@bay/core/kit';
 import { typedMoney } from '@bay/core/money';
+import { may } from '@bay/contract/rights';
+import { useMe } from '../api/index.ts';
 import { FactEditor, usualBearer } from '../facts/index.ts';
 import { useCurrency } from '../money/index.ts';
 import { useJob, usePut, useRecordForm } from '../sheet/index.ts';
@@ -23,6 +25,7 @@ function KitForm({ line, record }: { line: KitLine; record: KitRecord | undefine
   const { plan } = useJob();
   const put = usePut();
   const currency = useCurrency();
+  const seesMoney = may(useMe().data?.person?.role, 'see-money');
   const suppliers = useSuppliers();
   const supplierByName = useSupplierByName();
   const form = useRecordForm({
@@ -39,7 +42,7 @@ function KitForm({ line, record }: { line: KitLine; record: KitRecord | undefine
       status: v.status,
       options: words(v.options),
       note: words(v.note),
-      price: money(v.price, currency),
+      ...(seesMoney ? { price: money(v.price, currency) } : {}),
     }),
   });
   const { status, options, note, supplier } = form.values;
@@ -66,7 +69,7 @@ function KitForm({ line, record }: { line: KitLine; record: KitRecord | undefine
         />
         <TextInput label="Exact options" {...form.field('options')} />
         <Autocomplete size="md" label="From" data={suppliers.map((s) => s.name)} {...form.field('supplier')} />
-        <MoneyInput label="Paid" currency={currency} {...form.field('price')} />
+        {seesMoney && <MoneyInput label="Paid" currency={currency} {...form.field('price')} />}
         <TextInput label={status === 'not-needed' ? 'Why not' : 'Note'} {...form.field('note')} />
       </div>
       {ordering && <p className="oxide">Not to be ordered yet: {stops.join('; ')}.</p>}
