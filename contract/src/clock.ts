@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { workKinds } from '@bay/core/clock';
 import { stationIds } from '@bay/core/jobs';
-import { command, endpoint, id } from './endpoint.ts';
+import { command, endpoint, id, isoMoment } from './endpoint.ts';
 
-const moment = z.iso.datetime();
+const moment = isoMoment;
 
 export const clockRow = z.object({
   id,

@@ -79,7 +79,14 @@ export const command = {
 };
 export const line = (max: number): z.ZodString =>
   z.string().trim().min(1, 'Nothing typed.').max(max, `At most ${max} characters.`);
-export const isoDate = z.iso.date();
+/** Days and moments of this trade: what lies outside was mistyped, or sent to do harm. */
+const ofThisAge = (text: string): boolean => {
+  const year = Number(text.slice(0, 4));
+  return year >= 1900 && year <= 2200;
+};
+export const isoDate = z.iso.date().refine(ofThisAge, 'A day between 1900 and 2200 is wanted.');
+export const isoMoment = z.iso.datetime().refine(ofThisAge, 'A moment between 1900 and 2200 is wanted.');
+export const longestAgoMs = longestWait;
 
 /** What a refusal is, for programs: stable, whatever its sentence says. */
 export const problemCodes = [

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { askSorts, logKinds, pinSorts } from '@bay/core/logbook';
 import { stationIds } from '@bay/core/jobs';
-import { command, endpoint, fileReply, id, isoDate, line } from './endpoint.ts';
+import { command, endpoint, fileReply, id, isoDate, line, longestAgoMs } from './endpoint.ts';
 import { act, amount, kind, text } from './kind.ts';
 import { amountOfMoney } from './money.ts';
 import { recordRow } from './record-row.ts';
@@ -220,7 +220,7 @@ export const addPhoto = endpoint({
   form: true,
   body: z.object({
     commandId: id,
-    agoMs: z.coerce.number().int().min(0).optional(),
+    agoMs: z.coerce.number().int().min(0).max(longestAgoMs, 'Done longer ago than two months.').optional(),
     writtenBy: id.optional(),
     photoId: id,
     caption: z.string().trim().max(200).default(''),

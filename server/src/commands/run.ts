@@ -73,7 +73,13 @@ export async function runCommand<R extends object>(
   // Two copies of one command at once: the second waits for the first to commit.
   const claimed = await tx
     .insertInto('command')
-    .values({ id: head.commandId, shop_id: caller.shopId, by_id: caller.personId, name })
+    .values({
+      id: head.commandId,
+      shop_id: caller.shopId,
+      by_id: caller.personId,
+      name,
+      digest: caller.asked ?? null,
+    })
     .onConflict((c) => c.columns(['shop_id', 'id']).doNothing())
     .returning('id')
     .executeTakeFirst();
@@ -81,11 +87,12 @@ export async function runCommand<R extends object>(
     const earlier = await tx
       .selectFrom('command_reply')
       .innerJoin('command', 'command.id', 'command_id')
-      .select('reply')
+      .select(['reply', 'digest'])
       .where('command_id', '=', head.commandId)
       .where('by_id', '=', caller.personId)
       .executeTakeFirst();
-    if (!earlier) throw new Refusal(409, 'This command id is already taken.');
+    if (!earlier || (earlier.digest !== null && earlier.digest !== (caller.asked ?? null)))
+      throw new Refusal(409, 'This command id is already taken. Nothing was written.');
     return earlier.reply as R;
   }
   caller.command = {

@@ -166,7 +166,7 @@ export interface Database {
     revoked_at: Stamp | null;
   };
   session: { sid: string; sess: Json<Record<string, unknown>>; expire: Date };
-  command: { id: string; shop_id: string; by_id: string; name: string; at: Stamp };
+  command: { id: string; shop_id: string; by_id: string; name: string; at: Stamp; digest: string | null };
   command_reply: { command_id: string; shop_id: string; reply: Json<object> };
   job_version: { shop_id: string; job_id: string; version: number };
   job_digest: { shop_id: string; job_id: string; version: number; basis: string; digest: Json<object> };

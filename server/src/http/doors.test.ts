@@ -276,6 +276,37 @@ describe('sessions', () => {
   });
 });
 
+describe('a command id', () => {
+  it('stands for what was sent with it: the same again answers the same, anything else is refused', async () => {
+    const id = commandId();
+    const write = (line: string, agoMs?: number, to = jobId) =>
+      shop.technician.call(writeLog, {
+        params: { jobId: to },
+        body: {
+          commandId: id,
+          line,
+          today: '2026-11-26',
+          ...(agoMs === undefined ? {} : { agoMs }),
+        },
+      });
+    const first = await write('once');
+    // A device that was not answered sends it again, later.
+    expect(await write('once', 4000)).toMatchObject({ status: 200, body: first.body });
+    const taken = {
+      status: 409,
+      problem: { title: 'This command id is already taken. Nothing was written.' },
+    };
+    expect(await write('another line')).toMatchObject(taken);
+    expect(await write('once', undefined, await bookedJob(shop.manager))).toMatchObject(taken);
+    expect(
+      await shop.technician.call(putRecord, {
+        params: { jobId, kind: 'hold', key: randomUUID() },
+        body: { commandId: id, data: { waitsFor: 'paint' }, revision: 0 },
+      }),
+    ).toMatchObject(taken);
+  });
+});
+
 describe('people', () => {
   it('one address is one person, and free again when they leave', async () => {
     const add = (name: string, initials: string, email: string) =>

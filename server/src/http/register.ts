@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type { Express, Request, RequestHandler, Response } from 'express';
 import type { z } from 'zod';
 import multer from 'multer';
@@ -18,6 +19,8 @@ export interface Caller {
   name: string;
   initials: string;
   role: Role;
+  /** What was asked, in short: of a command that comes again it tells whether it is the same. */
+  asked?: string;
   /** The command that runs for this caller. */
   command?: { id: string; at?: Date; about?: string; changes: Change[] };
 }
@@ -57,12 +60,52 @@ const allowed: Record<Endpoint['access'], readonly Role[]> = {
 };
 
 function part<S extends z.ZodType>(schema: S, value: unknown): z.infer<S> {
-  const read = schema.safeParse(value ?? {});
+  const read = schema.safeParse(keepable(value ?? {}));
   if (!read.success) throw badInput(fieldsOf(read.error));
   return read.data;
 }
 
 /** The person of this session, read inside the shop. Refuses when nobody is at the tablet or the role may not. */
+const deepest = 12;
+
+/**
+ * The one door through which all text comes: signs that no database keeps (NUL, halves of a pair) are taken out, and what is
+ * nested deeper than anything of ours is refused.
+ */
+function keepable(value: unknown, depth = 0): unknown {
+  if (typeof value === 'string') return value.replaceAll('\0', '').replace(loneHalves, '\uFFFD');
+  if (typeof value !== 'object' || value === null) return value;
+  if (depth > deepest) throw new Refusal(422, 'This is nested deeper than anything here.');
+  if (Array.isArray(value)) return value.map((v) => keepable(v, depth + 1));
+  return Object.fromEntries(
+    Object.entries(value)
+      .filter(([key]) => key !== '__proto__')
+      .map(([key, v]) => [keepable(key) as string, keepable(v, depth + 1)]),
+  );
+}
+const loneHalves = /[\uD800-\uDBFF](?![\uDC00-\uDFFF])|(?<![\uD800-\uDBFF])[\uDC00-\uDFFF]/g;
+
+/** A value with the keys of its objects in order, so that the same is written the same. */
+const inOrder = (value: unknown): unknown =>
+  Array.isArray(value)
+    ? value.map(inOrder)
+    : typeof value === 'object' && value !== null
+      ? Object.fromEntries(
+          Object.entries(value)
+            .sort(([a], [b]) => (a < b ? -1 : 1))
+            .map(([k, v]) => [k, inOrder(v)]),
+        )
+      : value;
+
+/** What was asked, without how long ago it was done: a device that sends it again counts that anew. */
+function digestOf(req: Request): string {
+  const body = { ...(req.body as Record<string, unknown> | undefined) };
+  delete body['agoMs'];
+  return createHash('sha256')
+    .update(`${req.method} ${req.path} ${JSON.stringify(inOrder(body))}`)
+    .digest('base64url');
+}
+
 export async function callerOf(tx: Tx, req: Request, access: Endpoint['access']): Promise<Caller> {
   const { personId, shopId } = req.session;
   if (!shopId) throw new Refusal(401, 'Sign in first.');
@@ -77,7 +120,8 @@ export async function callerOf(tx: Tx, req: Request, access: Endpoint['access'])
   if (!allowed[access].includes(person.role)) {
     throw new Refusal(403, access === 'manage' ? 'Only the manager does this.' : 'Onlookers read; they do not write.');
   }
-  return { shopId, personId: person.id, name: person.name, initials: person.initials, role: person.role };
+  const { id, name, initials, role } = person;
+  return { shopId, personId: id, name, initials, role, asked: digestOf(req) };
 }
 
 const read = <E extends Endpoint>(e: E, req: Request, res: Response): Call<E> => ({

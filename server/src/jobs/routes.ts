@@ -205,6 +205,8 @@ export function jobRoutes(on: Registry): void {
 
   on.shop(contract.moveUnit, (tx, { params, body }, caller) =>
     runCommand(tx, caller, 'move-unit', body, async () => {
+      // A job of another shop is not here, neither to come to nor to leave.
+      if (body.leaveJobId) await readHead(tx, body.leaveJobId);
       const unit = await tx
         .updateTable('unit')
         .set({ place: body.place })

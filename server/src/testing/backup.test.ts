@@ -30,7 +30,7 @@ async function fingerprint(url: string): Promise<Record<string, string>> {
   const client = new pg.Client({ connectionString: url });
   await client.connect();
   const { rows: tables } = await client.query<{ name: string }>(
-    "select tablename as name from pg_tables where schemaname = 'public' and tablename not in ('session', 'rate') order by 1",
+    "select tablename as name from pg_tables where schemaname = 'public' and tablename not in ('session', 'try_count') order by 1",
   );
   const prints: Record<string, string> = {};
   for (const { name } of tables) {

@@ -19,6 +19,9 @@ create function count_try(wanted text, free integer, first_wait interval, longes
   select exists (select 1 from counted) $$;
 grant execute on function count_try(text, integer, interval, interval) to bay_app;
 
+-- What was sent with a command id, in short: the same id with anything else is not the same command.
+alter table command add column digest text;
+
 -- One address is one person, however it is written.
 update person set email = lower(trim(email)) where email is not null and email <> lower(trim(email))
   and not exists (select 1 from person other where other.id <> person.id and lower(trim(other.email)) = lower(trim(person.email)));
