@@ -148,7 +148,7 @@ describe('a server that dies in the middle of writing', () => {
     expect(written.toSorted()).toEqual(wanted.toSorted());
     expect(again, 'the kills must have hit some writes').toBeGreaterThan(0);
     await server.kill();
-  });
+  }, 120_000);
 });
 
 describe('a server that is told to stop', () => {
@@ -289,8 +289,8 @@ describe('three processes behind a plain TCP balancer', () => {
       ).status;
     const answers: number[] = [];
     for (let i = 0; i < 12; i += 1) answers.push(await guess());
-    expect(answers.filter((s) => s === 401)).toHaveLength(10);
-    expect(answers.slice(-2)).toEqual([429, 429]);
+    expect(answers.slice(0, 6)).toEqual(Array<number>(6).fill(401));
+    expect(new Set(answers.slice(6))).toEqual(new Set([429]));
   });
   it('what is written at one the listeners of the others hear, also after one of them is gone', async () => {
     const heard = new Map<number, string>();
