@@ -1,5 +1,8 @@
 /** What keeps the doors: counting of wrong tries by the thing that is tried, one e-mail for one person, and sessions that end at once. */
 export const up = `
+-- A job is found by any part of its number.
+create index job_number_words on job using gin (number gin_trgm_ops);
+
 drop table rate;
 create table try_count (key text primary key, failed integer not null, until timestamptz, at timestamptz not null);
 create index try_count_age on try_count (at);
