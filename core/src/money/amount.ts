@@ -13,15 +13,18 @@ export const currencies: readonly string[] = Intl.supportedValuesOf('currency');
 
 export const isCurrency = (code: string): boolean => code === noCurrency || currencies.includes(code);
 
-/** "1,250.00 EUR": what an amount in the smallest unit reads like. */
-export function showMoney(amount: number, currency: string): string {
+/** "1,250.00": the figures of an amount, for a column that names its currency above. */
+export function moneyFigures(amount: number, currency: string): string {
   const decimals = decimalsOf(currency);
-  const figures = (amount / 10 ** decimals).toLocaleString('en', {
+  return (amount / 10 ** decimals).toLocaleString('en', {
     minimumFractionDigits: decimals,
     maximumFractionDigits: decimals,
   });
-  return currency === noCurrency ? figures : `${figures} ${currency}`;
 }
+
+/** "1,250.00 EUR": what an amount in the smallest unit reads like. */
+export const showMoney = (amount: number, currency: string): string =>
+  moneyFigures(amount, currency) + (currency === noCurrency ? '' : ` ${currency}`);
 
 /** An amount as it is typed again: "1250.00". */
 export const typedMoney = (amount: number, currency: string): string =>

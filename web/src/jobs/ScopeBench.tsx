@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { bookOf } from '@bay/core/plan';
 import { factDef } from '@bay/core/facts';
-import { showMoney } from '@bay/core/money';
+import { moneyFigures, noCurrency } from '@bay/core/money';
 import { checkIdentity } from '@bay/core/sums';
 import type { FactRow } from '@bay/contract/facts';
 import { moveUnit, unitFacts } from '@bay/contract/jobs';
@@ -154,15 +154,14 @@ function Candidates() {
           <table className="data">
             <thead>
               <tr>
-                <th style={{ minWidth: 130 }}>Engine</th>
+                <th style={{ minWidth: 108 }}>Engine</th>
                 <th className="num">Power</th>
                 <th className="num">Mass on its axle</th>
                 <th className="num">Left along</th>
                 <th className="num">Left across</th>
                 <th>Places</th>
                 <th>Control</th>
-                <th className="num">Cost</th>
-                <th />
+                <th className="num">{currency === noCurrency ? 'Cost' : `Cost, ${currency}`}</th>
               </tr>
             </thead>
             <tbody>
@@ -174,6 +173,19 @@ function Candidates() {
                       <b>{r.name}</b>
                       <br />
                       <span className="quiet mono">{unit.identity}</span>
+                      <br />
+                      {unit.role === 'engine' ? (
+                        <span className="tag teal">going in</span>
+                      ) : (
+                        <button
+                          type="button"
+                          className="plain-button small"
+                          disabled={!mayWrite || choosing.isPending}
+                          onClick={() => choosing.mutate(r.unitId)}
+                        >
+                          Choose
+                        </button>
+                      )}
                     </td>
                     <td className="num">{figure(r.powerKw, 'kW')}</td>
                     <td className="num">{figure(r.massChangeKg, 'kg', true)}</td>
@@ -208,21 +220,7 @@ function Candidates() {
                           onClick={() => setPricing(r.unitId)}
                           aria-label={`Cost of ${r.name}`}
                         >
-                          {r.cost === undefined ? 'enter' : showMoney(r.cost, currency)}
-                        </button>
-                      )}
-                    </td>
-                    <td>
-                      {unit.role === 'engine' ? (
-                        <span className="tag teal">going in</span>
-                      ) : (
-                        <button
-                          type="button"
-                          className="plain-button small"
-                          disabled={!mayWrite || choosing.isPending}
-                          onClick={() => choosing.mutate(r.unitId)}
-                        >
-                          Choose
+                          {r.cost === undefined ? 'enter' : moneyFigures(r.cost, currency)}
                         </button>
                       )}
                     </td>

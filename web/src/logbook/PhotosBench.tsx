@@ -32,7 +32,7 @@ function CaptionForm({ photoId, photo }: { photoId: string; photo: Photo }) {
       of={form}
       submit="Keep"
       variant="default"
-      disabled={form.values.caption === photo.caption}
+      idle={form.values.caption === photo.caption}
       send={(data) => put.mutateAsync({ kind: 'photo', key: photoId, data })}
     >
       <TextInput aria-label="What the photo shows" placeholder="What the photo shows" {...form.field('caption')} />

@@ -26,12 +26,16 @@ export function useWork<K extends TaskName>(name: K, input: InputOf<K>): Work<K>
     void Promise.resolve().then(async () => {
       if (!wanted) return;
       setState((now) => ({ ...now, share: 0, error: undefined }));
+      // How far it was may still be on its way when the result is there already.
+      let under = true;
       try {
         const result = await desk.start(name, input, (share) => {
-          if (wanted) setState((now) => ({ ...now, share }));
+          if (wanted && under) setState((now) => ({ ...now, share }));
         });
+        under = false;
         if (wanted) setState({ result, share: undefined, error: undefined });
       } catch (error) {
+        under = false;
         if (!wanted) return;
         const given = error instanceof GivenUp ? undefined : (error as Error);
         setState((now) => ({ ...now, share: undefined, error: given }));

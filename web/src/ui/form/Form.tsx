@@ -16,6 +16,8 @@ interface Props<V extends Typed, I> {
   cancelWord?: string;
   /** What forbids sending, whatever is typed: a gate, a step before. The form says which. */
   disabled?: boolean;
+  /** Nothing to send yet: the buttons stand there once there is. */
+  idle?: boolean;
   className?: string | undefined;
   variant?: string;
   color?: string;
@@ -55,7 +57,7 @@ export function Form<V extends Typed, I>(props: Props<V, I>) {
         </p>
       ))}
       {!atFields && of.loose.length === 0 && <Trouble of={of} />}
-      <div className="row-actions">
+      <div className="row-actions" hidden={props.idle === true}>
         <Button
           type="submit"
           loading={of.busy}
