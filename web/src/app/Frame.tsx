@@ -2,13 +2,15 @@ import { Suspense, lazy, useEffect, useState } from 'react';
 import { NavLink, Outlet, useNavigate } from 'react-router';
 import { useHotkeys } from '@mantine/hooks';
 import { useLive, useMe } from '../api/index.ts';
-import { Door, Tablet } from '../crew/index.ts';
 import { Failed, Loading } from '../ui/index.ts';
 import { useWaiting } from '../crew/useWaiting.ts';
 import { Mark } from './Mark.tsx';
 import { OutboxButton, useDraining } from './Outbox.tsx';
 import styles from './app.module.css';
 
+// Forms are loaded where somebody is to type, not before the Floor.
+const Door = lazy(async () => ({ default: (await import('../crew/Door.tsx')).Door }));
+const Tablet = lazy(async () => ({ default: (await import('../crew/Tablet.tsx')).Tablet }));
 const Finder = lazy(() => import('./Finder.tsx'));
 const Notes = lazy(() => import('./Notes.tsx'));
 const Keys = lazy(() => import('./Keys.tsx'));
@@ -72,8 +74,12 @@ export function Frame() {
         <Failed sentence={me.error.message} again={() => void me.refetch()} />
       </div>
     );
-  if (!me.data.shop) return <Door needsSetup={me.data.needsSetup} />;
-  if (!me.data.person) return <Tablet shopName={me.data.shop.name} />;
+  if (!me.data.shop || !me.data.person)
+    return (
+      <Suspense fallback={<Loading />}>
+        {me.data.shop ? <Tablet shopName={me.data.shop.name} /> : <Door needsSetup={me.data.needsSetup} />}
+      </Suspense>
+    );
   const { person } = me.data;
   return (
     <>
