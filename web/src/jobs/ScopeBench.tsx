@@ -10,7 +10,7 @@ import type { FactRow } from '@bay/contract/facts';
 import { moveUnit, unitFacts } from '@bay/contract/jobs';
 import type { JobSheet } from '@bay/contract/jobs';
 import { useCurrency } from '../money/index.ts';
-import { useWork } from '../work/index.ts';
+import { useWork } from '../workers/index.ts';
 import { PriceForm } from './PriceForm.tsx';
 import { may } from '@bay/contract/rights';
 import { call, keys, newId, useMe } from '../api/index.ts';
