@@ -1,5 +1,6 @@
 import '../server/src/capabilities.ts';
-import { makeShop, insertPerson } from '../server/src/crew/routes.ts';
+import { insertPerson } from '../server/src/crew/person.ts';
+import { makeShop } from '../server/src/crew/routes.ts';
 import { inShop, openDb, openPool } from '../server/src/db/connection.ts';
 import type { Db, Tx } from '../server/src/db/connection.ts';
 import { migrate } from '../server/src/db/migrate.ts';

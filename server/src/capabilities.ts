@@ -5,6 +5,7 @@ import { commandRoutes } from './commands/routes.ts';
 import { commissioningKinds } from './commissioning/kinds.ts';
 import { benchRoutes } from './crew/bench.ts';
 import { countersignRoutes } from './crew/countersign.ts';
+import { peopleRoutes } from './crew/people.ts';
 import { crewRoutes } from './crew/routes.ts';
 import { sessionRoutes } from './crew/sessions.ts';
 import { waitingRoutes } from './crew/waiting.ts';
@@ -54,6 +55,7 @@ for (const kinds of [
 /** What the capabilities bring: the handlers of their endpoints. */
 export function registerRoutes(on: Registry, db: Db, tries: Tries, photos: PhotoStore): void {
   crewRoutes(on, db, tries);
+  peopleRoutes(on);
   countersignRoutes(on, tries);
   jobRoutes(on);
   floorRoutes(on);

@@ -20,7 +20,7 @@ export interface Caller {
   initials: string;
   role: Role;
   /** What was asked, in short: of a command that comes again it tells whether it is the same. */
-  asked?: string;
+  asked?: string | undefined;
   /** The command that runs for this caller. */
   command?: { id: string; at?: Date; about?: string; changes: Change[] };
 }
@@ -98,8 +98,9 @@ const inOrder = (value: unknown): unknown =>
       : value;
 
 /** What was asked, without how long ago it was done: a device that sends it again counts that anew. */
-function digestOf(req: Request): string {
+function digestOf(req: Request): string | undefined {
   const body = { ...(req.body as Record<string, unknown> | undefined) };
+  if (body['commandId'] === undefined) return undefined;
   delete body['agoMs'];
   return createHash('sha256')
     .update(`${req.method} ${req.path} ${JSON.stringify(inOrder(body))}`)

@@ -30,7 +30,7 @@ export const kitKinds = [
       if (!known) throw badInput({ 'data.supplierId': 'This supplier is not in the list.' });
       return data;
     },
-    after: async (_tx, data, { before, caller }) => {
+    after: (_tx, data, { before, caller }) => {
       if (data.supplierId !== before?.supplierId) noteChange(caller, { kind: 'suppliers' });
       return Promise.resolve();
     },

@@ -1,6 +1,5 @@
 import type { pinSorts } from '@bay/core/logbook';
 import type { RecordData } from '@bay/contract/records';
-import { sameValue } from '@bay/core/rules';
 import { formatMeasure } from '@bay/core/units';
 import { Refusal } from '../http/problem.ts';
 import { kindRule } from '../records/kind.ts';
@@ -12,9 +11,6 @@ const pinWords: Record<(typeof pinSorts)[number], string> = {
   measurement: 'measurement',
   note: 'note',
 };
-/** What was asked, without who and when. */
-const asAsked = ({ ask, to, what, about, amount }: Partial<RecordData<'ask'>>) => ({ ask, to, what, about, amount });
-
 const askWords: Record<RecordData<'ask'>['ask'], string> = {
   question: 'asked',
   approval: 'approval asked',
@@ -72,12 +68,8 @@ export const logbookKinds = [
     settle: (data, { before, caller }) => {
       // Who asks does not answer in the same breath; an answer that was given stands, and so does what was asked.
       if (!before) return { ...data, answer: undefined };
-      if (before.answer) {
-        // What somebody agreed to stands with its text and its amount.
-        const same = sameValue(asAsked({ ...data, answer: undefined }), asAsked({ ...before, answer: undefined }));
-        if (!same) throw new Refusal(409, 'This was answered; it stands as it was asked. Ask again.');
-        return before;
-      }
+      // What somebody agreed to stands with its text and its amount.
+      if (before.answer) throw new Refusal(409, 'This was answered; it stands as it was asked. Ask again.');
       if (!data.answer) return data;
       const forManager = before.to === 'manager';
       if (before.to === 'customer') throw new Refusal(409, 'The customer answers this, by their link.');

@@ -1,10 +1,21 @@
 import { randomUUID } from 'node:crypto';
-import type { Tx } from '../db/connection.ts';
+import { sql } from 'kysely';
 import { Refusal } from '../http/problem.ts';
 import { kindRule } from '../records/kind.ts';
+import type { KindRule } from '../records/kind.ts';
 
 /** The key of a thing is its id in the whole shop, where a device gave it one. */
 const idOf = (key: string): string => (/^[0-9a-f]{8}-([0-9a-f]{4}-){3}[0-9a-f]{12}$/.test(key) ? key : randomUUID());
+
+/** One thing is in the record of one job. */
+const ofOneJob =
+  <T extends 'part' | 'bag'>(table: T): NonNullable<KindRule<T>['complete']> =>
+  async (tx, data, { key, jobId }) => {
+    if (idOf(key) !== key) return data;
+    const { rows } = await sql`select from ${sql.table(table)} where id = ${key} and job_id <> ${jobId}`.execute(tx);
+    if (rows.length > 0) throw new Refusal(409, `This ${table} is in the record of another job.`);
+    return data;
+  };
 
 export const partsKinds = [
   kindRule({
@@ -29,10 +40,7 @@ export const partsKinds = [
       return `harvested: ${data.title}, ${data.condition}${data.label ? `, label ${data.label}` : ''}${data.place ? `, ${data.place}` : ''}`;
     },
     about: (data) => data.takeId,
-    complete: async (tx, data, { key, jobId }) => {
-      await refuseElsewhere(tx, 'part', key, jobId);
-      return data;
-    },
+    complete: ofOneJob('part'),
   }),
   kindRule({
     kind: 'bag',
@@ -43,21 +51,6 @@ export const partsKinds = [
       if (before && before.place !== data.place) return `bag ${data.label} moved to ${data.place ?? 'no place'}`;
       return `bagged ${data.what}, bag ${data.label}${data.place ? `, ${data.place}` : ''}`;
     },
-    complete: async (tx, data, { key, jobId }) => {
-      await refuseElsewhere(tx, 'bag', key, jobId);
-      return data;
-    },
+    complete: ofOneJob('bag'),
   }),
 ];
-
-/** One thing is in the record of one job. */
-async function refuseElsewhere(tx: Tx, table: 'part' | 'bag', key: string, jobId: string): Promise<void> {
-  if (idOf(key) !== key) return;
-  const other = await tx
-    .selectFrom(table)
-    .select('id')
-    .where('id', '=', key)
-    .where('job_id', '<>', jobId)
-    .executeTakeFirst();
-  if (other) throw new Refusal(409, `This ${table} is in the record of another job.`);
-}

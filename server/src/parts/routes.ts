@@ -2,8 +2,7 @@ import * as contract from '@bay/contract/parts';
 import { notFound } from '../http/problem.ts';
 import type { Registry } from '../http/register.ts';
 import { readHead } from '../jobs/store.ts';
-import { readNames } from '../records/shown.ts';
-import { shownRow } from '../records/shown.ts';
+import { readNames, shownRow } from '../records/shown.ts';
 import { findRecord } from '../records/store.ts';
 
 export function partRoutes(on: Registry): void {

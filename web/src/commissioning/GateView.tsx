@@ -28,7 +28,6 @@ const stateTag = { proved: 'teal', overridden: 'teal', 'half-signed': 'ochre', o
 
 function ProofForm({ line, close }: { line: GateLineState; close: () => void }) {
   const { isManager } = useJob();
-  const put = usePut();
   const me = useMe();
   const proofOf = (v: { text: string; reading: string; overriding: boolean; reason: string }) => ({
     text: v.text,
@@ -37,7 +36,7 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
   });
   const form = useRecordForm({
     kind: 'gate',
-    about: line.def.id,
+    key: line.def.id,
     initial: {
       text: line.proof?.text ?? '',
       reading: line.proof?.reading ?? '',
@@ -68,7 +67,7 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
         submit={overriding ? `Override, signed ${mine}` : `Proved, signed ${mine}`}
         color={overriding ? 'oxide' : 'bay'}
         disabled={refused !== undefined}
-        send={(data) => put.mutateAsync({ kind: 'gate', key: line.def.id, data })}
+        send={form.send}
         after={close}
       >
         {!overriding && wantsReading && (

@@ -4,9 +4,8 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { gateNames, heatCycles, primingWays, roadTest, startSequence, warmUpWatch } from '@bay/core/commissioning';
 import { formatMeasure } from '@bay/core/units';
-import { newId } from '../api/index.ts';
 import { Diagnosis } from '../diagnosis/index.ts';
-import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
+import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
 import { JobSchools } from '../schools/index.ts';
 import { dayWords, Form, FormDialog, measured, MeasuredInput, Tabs, timeWords, words } from '../ui/index.ts';
 import { GateView } from './GateView.tsx';
@@ -23,7 +22,6 @@ const wayNames = ['crank-without-fuel-and-spark', 'external-pressure', 'pump-dri
 
 function PrimingForm() {
   const { plan } = useJob();
-  const put = usePut();
   const school = plan.facts.get('cho-oil-priming')?.parts['value'];
   const form = useRecordForm({
     kind: 'priming',
@@ -37,12 +35,7 @@ function PrimingForm() {
   });
   const chosen = primingWays.find((w) => w.value !== undefined && w.value === form.values.way);
   return (
-    <Form
-      of={form}
-      submit="Log the pressure"
-      send={(data) => put.mutateAsync({ kind: 'priming', key: newId(), data, revision: 0 })}
-      after={form.startAnew}
-    >
+    <Form of={form} submit="Log the pressure" send={form.send} after={form.startAnew}>
       <div className="fields">
         <Select
           label="Way"
@@ -59,10 +52,9 @@ function PrimingForm() {
 }
 
 function AttemptForm({ number, close }: { number: number; close: () => void }) {
-  const put = usePut();
   const form = useRecordForm({
     kind: 'attempt',
-    about: String(number),
+    key: String(number),
     initial: { result: null as AttemptRecord['result'] | null, seconds: '', volts: '', rpm: '', heard: '', change: '' },
     sent: (v) => ({
       number,
@@ -81,7 +73,7 @@ function AttemptForm({ number, close }: { number: number; close: () => void }) {
       size="lg"
       submit="Write the attempt"
       of={form}
-      send={(data) => put.mutateAsync({ kind: 'attempt', key: String(number), data, revision: 0 })}
+      send={form.send}
       close={close}
     >
       <p className="oxide">
@@ -191,10 +183,9 @@ function SignedStart() {
   const { mayWrite, plan } = useJob();
   const attempts = Object.values(useRecords('attempt')).sort((a, b) => a.number - b.number);
   const signature = useRecords('signature')['first-start'];
-  const put = usePut();
   const form = useRecordForm({
     kind: 'signature',
-    about: 'first-start',
+    key: 'first-start',
     initial: { statement: '' },
     sent: ({ statement }) => ({ what: 'First start', statement }),
   });
@@ -213,7 +204,7 @@ function SignedStart() {
       of={form}
       submit="Sign the first start"
       disabled={gates.some((g) => !g.opens)}
-      send={(data) => put.mutateAsync({ kind: 'signature', key: 'first-start', data })}
+      send={form.send}
     >
       <h3>It runs</h3>
       {gates.some((g) => !g.opens) && (

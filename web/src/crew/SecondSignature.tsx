@@ -1,16 +1,14 @@
-import { Button, TextInput } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { countersign } from '@bay/contract/records';
 import type { RecordKind, RecordRow } from '@bay/contract/records';
 import type { JobSheet } from '@bay/contract/jobs';
-import { setPin } from '@bay/contract/crew';
 import type { Person } from '@bay/contract/crew';
+import { PinForm } from './PinForm.tsx';
 import { command, keys, useCrew, useMe } from '../api/index.ts';
-import { Dialog, Form, Trouble, useForm } from '../ui/index.ts';
+import { Dialog, Trouble } from '../ui/index.ts';
 import styles from './crew.module.css';
-
-const setPinRule = setPin.body.pick({ pin: true });
 
 export interface HalfSigned {
   jobId: string;
@@ -47,7 +45,6 @@ function WithPin({ of, close }: { of: HalfSigned; close: () => void }) {
   const crew = useCrew();
   const me = useMe().data?.person;
   const [person, setPerson] = useState<Person>();
-  const form = useForm({ initial: { pin: '' }, schema: setPinRule });
   const signing = useCountersign(of);
   const others = (crew.data?.crew ?? []).filter(
     (p) => p.id !== of.firstId && p.role !== 'onlooker' && p.hasPin && p.id !== me?.id,
@@ -67,30 +64,13 @@ function WithPin({ of, close }: { of: HalfSigned; close: () => void }) {
           </div>
         </>
       ) : (
-        <Form
-          of={form}
+        <PinForm
+          person={person}
           submit={`Signed, ${person.name}`}
-          send={async ({ pin }) => {
-            try {
-              await signing.mutateAsync({ personId: person.id, pin });
-            } catch (error) {
-              form.set({ pin: '' });
-              throw error;
-            }
-          }}
+          send={(pin) => signing.mutateAsync({ personId: person.id, pin })}
           after={close}
-          cancel={() => setPerson(undefined)}
-          cancelWord="Somebody else"
-        >
-          <TextInput
-            label={`PIN of ${person.name}`}
-            type="password"
-            inputMode="numeric"
-            autoComplete="off"
-            data-autofocus
-            {...form.field('pin')}
-          />
-        </Form>
+          somebodyElse={() => setPerson(undefined)}
+        />
       )}
     </Dialog>
   );

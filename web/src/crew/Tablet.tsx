@@ -1,16 +1,16 @@
-import { Button, TextInput } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { signOut, switchPerson } from '@bay/contract/crew';
 import type { Person } from '@bay/contract/crew';
+import { PinForm } from './PinForm.tsx';
 import { call, sentenceOf, useCrew, useEntering } from '../api/index.ts';
-import { dropAllDrafts, Failed, Form, Loading, useForm } from '../ui/index.ts';
+import { dropAllDrafts, Failed, Loading } from '../ui/index.ts';
 import styles from './crew.module.css';
 
 /** Tap a name, type a PIN: two seconds. */
 export function PickPerson({ onDone }: { onDone?: () => void }) {
   const crew = useCrew();
   const [person, setPerson] = useState<Person>();
-  const form = useForm({ initial: { pin: '' }, schema: switchPerson.body.pick({ pin: true }) });
   const entering = useEntering((body: { personId: string; pin: string }) => call(switchPerson, { body }));
   if (crew.isPending) return <Loading />;
   if (crew.isError && !crew.data) return <Failed sentence={sentenceOf(crew.error)} again={() => void crew.refetch()} />;
@@ -26,32 +26,13 @@ export function PickPerson({ onDone }: { onDone?: () => void }) {
     );
   }
   return (
-    <Form
-      className={styles['pin-form']}
-      of={form}
+    <PinForm
+      person={person}
       submit="Here I am"
-      send={async ({ pin }) => {
-        try {
-          await entering.mutateAsync({ personId: person.id, pin });
-        } catch (error) {
-          form.set({ pin: '' });
-          throw error;
-        }
-      }}
+      send={(pin) => entering.mutateAsync({ personId: person.id, pin })}
       after={onDone}
-      cancel={() => setPerson(undefined)}
-      cancelWord="Somebody else"
-    >
-      <TextInput
-        label={`PIN of ${person.name}`}
-        type="password"
-        inputMode="numeric"
-        autoComplete="off"
-        autoFocus
-        data-autofocus
-        {...form.field('pin')}
-      />
-    </Form>
+      somebodyElse={() => setPerson(undefined)}
+    />
   );
 }
 

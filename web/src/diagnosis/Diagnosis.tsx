@@ -14,7 +14,6 @@ import {
 } from '@bay/core/diagnosis';
 import { becauseWords, isFactId } from '@bay/core/facts';
 import { titleOf as planTitle } from '@bay/core/plan';
-import { newId } from '../api/index.ts';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { dayWords, Empty, Form, FormDialog, timeWords, Trouble } from '../ui/index.ts';
 import styles from './diagnosis.module.css';
@@ -32,7 +31,6 @@ const riskWords = [
 ] as const;
 
 function OpenCase() {
-  const put = usePut();
   const form = useRecordForm({
     kind: 'case',
     initial: { symptom: '', touched: [] as string[] },
@@ -40,12 +38,7 @@ function OpenCase() {
   });
   const { touched } = form.values;
   return (
-    <Form
-      className="panel"
-      of={form}
-      submit="Look for the fault"
-      send={(data) => put.mutateAsync({ kind: 'case', key: newId(), data, revision: 0 })}
-    >
+    <Form className="panel" of={form} submit="Look for the fault" send={form.send}>
       <h3>Open a case</h3>
       <TextInput label="What it does" placeholder="cranks and does not fire" {...form.field('symptom')} />
       <fieldset style={{ border: 0, padding: 0, margin: '10px 0' }}>
@@ -209,23 +202,17 @@ function CloseCase({
   faultId: string;
   close: () => void;
 }) {
-  const put = usePut();
   const form = useRecordForm({
     kind: 'case',
+    key: caseId,
     about: `close ${caseId}`,
+    merges: true,
     initial: { faultId, reason: '' },
     sent: (v) => ({ ...record, closed: v }),
     names: { 'closed.reason': 'reason', 'closed.faultId': 'faultId' },
   });
   return (
-    <FormDialog
-      title="Found"
-      size="lg"
-      submit="Close the case"
-      of={form}
-      send={(data) => put.mutateAsync({ kind: 'case', key: caseId, data })}
-      close={close}
-    >
+    <FormDialog title="Found" size="lg" submit="Close the case" of={form} send={form.send} close={close}>
       <Select
         label="What it was"
         searchable

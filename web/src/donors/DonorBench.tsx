@@ -4,8 +4,7 @@ import { Link } from 'react-router';
 import { donorMoneyRules, labelRules } from '@bay/core/donors';
 import { partConditions } from '@bay/core/parts';
 import type { PartCondition, PartRecord } from '@bay/core/parts';
-import { newId } from '../api/index.ts';
-import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
+import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
 import { UnitForm } from '../jobs/index.ts';
 import { Because, Form, Tabs, useTab, words } from '../ui/index.ts';
 import { StepList } from '../pull/index.ts';
@@ -27,7 +26,6 @@ function nextLabel(parts: readonly PartRecord[]): string {
 
 function TickOff({ takeId, title, done }: { takeId: string; title: string; done: () => void }) {
   const parts = Object.values(useRecords('part'));
-  const put = usePut();
   const form = useRecordForm({
     kind: 'part',
     about: takeId,
@@ -49,7 +47,7 @@ function TickOff({ takeId, title, done }: { takeId: string; title: string; done:
       of={form}
       submit="Taken off"
       disabled={taken}
-      send={(data) => put.mutateAsync({ kind: 'part', key: newId(), data, revision: 0 })}
+      send={form.send}
       after={done}
       cancel={done}
     >

@@ -24,27 +24,26 @@ const judgedWords = ['bolts-up', 'adapt', 'clash'] as const;
 const wordOptions = judgedWords.map((value) => ({ value, label: verdictWords[value] }));
 type JudgedWord = (typeof judgedWords)[number];
 
-type Save = (next: Record<string, unknown>) => Promise<unknown>;
-
 /** A form that writes into one line of the fit. */
 interface Writing {
   line: FitLine;
   record: FitRecord;
-  save: Save;
   close: () => void;
 }
 
-function WayOut({ line, record, save, close }: Writing) {
+function WayOut({ line, record, close }: Writing) {
   const form = useRecordForm({
     kind: 'fit',
+    key: line.def.id,
     about: `way out ${line.def.id}`,
+    merges: true,
     initial: { text: record.resolution?.text ?? '', kit: [...(record.resolution?.kit ?? line.def.kit)] },
     sent: ({ text, kit }) => ({ ...record, resolution: { text, kit, asked: record.resolution?.asked ?? [] } }),
     names: { 'resolution.text': 'text' },
   });
   const { kit } = form.values;
   return (
-    <Form of={form} submit="Choose this" send={save} after={close} cancel={close} className="inner-form">
+    <Form of={form} submit="Choose this" send={form.send} after={close} cancel={close} className="inner-form">
       <h4>Ways out that are usual here</h4>
       <div className="row-actions" style={{ marginTop: 4 }}>
         {line.def.resolutions.map((u) => (
@@ -78,11 +77,13 @@ function WayOut({ line, record, save, close }: Writing) {
   );
 }
 
-function Trial({ line, record, save, close }: Writing) {
+function Trial({ line, record, close }: Writing) {
   // Verdict and cold or hot are said by whoever read it: nothing is taken for granted.
   const form = useRecordForm({
     kind: 'fit',
+    key: line.def.id,
     about: `trial ${line.def.id}`,
+    merges: true,
     initial: { gap: '', place: '', word: null as JudgedWord | null, condition: null as 'cold' | 'hot' | null },
     sent: ({ gap, ...v }) => {
       const gapMm = measured(gap, 'mm');
@@ -99,7 +100,7 @@ function Trial({ line, record, save, close }: Writing) {
     },
   });
   return (
-    <Form of={form} submit="Write the reading" send={save} after={close} cancel={close} className="inner-form">
+    <Form of={form} submit="Write the reading" send={form.send} after={close} cancel={close} className="inner-form">
       <div className="fields">
         <MeasuredInput label="Gap read" unit="mm" autoFocus {...form.field('gap')} />
         <TextInput label="Where" placeholder="sump rear edge to crossmember" {...form.field('place')} />
@@ -111,17 +112,19 @@ function Trial({ line, record, save, close }: Writing) {
   );
 }
 
-function Judge({ line, record, save, close }: Writing) {
+function Judge({ line, record, close }: Writing) {
   const form = useRecordForm({
     kind: 'fit',
+    key: line.def.id,
     about: `judge ${line.def.id}`,
+    merges: true,
     initial: { word: null as JudgedWord | null, why: '' },
     sent: (v) => ({ ...record, judged: v }),
     names: { 'judged.word': 'word', 'judged.why': 'why' },
   });
   const { word } = form.values;
   return (
-    <Form of={form} submit="Judge it so" send={save} after={close} cancel={close} className="inner-form">
+    <Form of={form} submit="Judge it so" send={form.send} after={close} cancel={close} className="inner-form">
       <div className="fields">
         <Select label="Verdict" data={wordOptions} {...form.field('word')} />
         <TextInput label="Why" autoFocus {...form.field('why')} />
@@ -139,11 +142,10 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
   const [doing, setDoing] = useState<'way-out' | 'trial' | 'judge'>();
   const [fact, setFact] = useState<string>();
   const { def, verdict } = line;
-  const save: Save = (next) => put.mutateAsync({ kind: 'fit', key: def.id, data: next });
   const write = (next: FitRecord): void =>
     put.mutate({ kind: 'fit', key: def.id, data: next as Record<string, unknown> });
   const { resolution } = record;
-  const forms = { line, record, save, close: () => setDoing(undefined) };
+  const forms = { line, record, close: () => setDoing(undefined) };
   return (
     <div className={`card-open ${verdict.word}`}>
       <div className="card-title">

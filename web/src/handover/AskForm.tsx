@@ -1,10 +1,9 @@
 import { Select, TextInput } from '@mantine/core';
-import { useState } from 'react';
 import { noCurrency } from '@bay/core/money';
 import type { askSorts } from '@bay/core/logbook';
 import { may } from '@bay/contract/rights';
-import { newId, useCrew, useMe } from '../api/index.ts';
-import { usePut, useRecordForm } from '../sheet/index.ts';
+import { useCrew, useMe } from '../api/index.ts';
+import { useRecordForm } from '../sheet/index.ts';
 import { FormDialog, money, MoneyInput } from '../ui/index.ts';
 
 const sorts: Record<(typeof askSorts)[number], string> = {
@@ -16,12 +15,10 @@ const sorts: Record<(typeof askSorts)[number], string> = {
 
 /** Asks one person of the shop, the manager, or the customer; it waits for them until they answer. */
 export function AskForm({ close }: { close: () => void }) {
-  const put = usePut();
   const me = useMe().data;
   const role = me?.person?.role;
   const currency = me?.shop?.currency ?? noCurrency;
   const crew = useCrew().data?.crew ?? [];
-  const [key] = useState(newId);
   const form = useRecordForm({
     kind: 'ask',
     initial: { ask: 'question', to: 'manager', what: '', amount: '' },
@@ -31,13 +28,7 @@ export function AskForm({ close }: { close: () => void }) {
     }),
   });
   return (
-    <FormDialog
-      title="Ask somebody"
-      submit="Ask"
-      of={form}
-      send={(data) => put.mutateAsync({ kind: 'ask', key, data, revision: 0 })}
-      close={close}
-    >
+    <FormDialog title="Ask somebody" submit="Ask" of={form} send={form.send} close={close}>
       <Select
         label="What is asked"
         data={Object.entries(sorts).map(([value, label]) => ({ value, label }))}

@@ -1,6 +1,5 @@
 import { TextInput, Textarea } from '@mantine/core';
 import { followUpDefs } from '@bay/core/commissioning';
-import { newId } from '../api/index.ts';
 import { GateView } from '../commissioning/index.ts';
 import { useChangeJob, useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { dayAfter, dayWords, Form, fromToday, measured, MeasuredInput, Trouble, words } from '../ui/index.ts';
@@ -56,7 +55,6 @@ function OpenEnds() {
 }
 
 function FollowUpForm({ have }: { have: ReadonlySet<string> }) {
-  const put = usePut();
   const form = useRecordForm({
     kind: 'follow-up',
     initial: { what: '', on: '', atKm: '' },
@@ -70,7 +68,7 @@ function FollowUpForm({ have }: { have: ReadonlySet<string> }) {
       submit="Add the follow-up"
       variant="default"
       disabled={noTrigger}
-      send={(data) => put.mutateAsync({ kind: 'follow-up', key: newId(), data, revision: 0 })}
+      send={form.send}
       after={form.startAnew}
       beside={what && noTrigger && <span className="ochre">A follow-up needs a date or a distance.</span>}
     >
@@ -144,10 +142,9 @@ function FollowUps() {
 function Sign() {
   const { sheet, plan, mayWrite } = useJob();
   const changing = useChangeJob();
-  const put = usePut();
   const form = useRecordForm({
     kind: 'signature',
-    about: 'hand-over',
+    key: 'hand-over',
     initial: { statement: '' },
     sent: ({ statement }) => ({ what: 'Hand over', statement }),
   });
@@ -161,7 +158,7 @@ function Sign() {
       submit="Hand over"
       disabled={!gate.opens}
       send={async (data) => {
-        await put.mutateAsync({ kind: 'signature', key: 'hand-over', data });
+        await form.send(data);
         await changing.mutateAsync({ signStation: 'hand-over' });
       }}
     >

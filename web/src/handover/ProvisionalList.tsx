@@ -3,14 +3,11 @@ import { useState } from 'react';
 import { provisionalKindOf, provisionalKinds } from '@bay/core/commissioning';
 import type { ProvisionalKindId } from '@bay/core/commissioning';
 import { shortTitleOf } from '@bay/core/plan';
-import { newId } from '../api/index.ts';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { dayWords, FormDialog, Trouble, words } from '../ui/index.ts';
 import styles from './handover.module.css';
 
 function ProvisionalForm({ close }: { close: () => void }) {
-  const put = usePut();
-  const [key] = useState(newId);
   const initial: { kind: ProvisionalKindId; what: string; ends: string } = { kind: 'loose', what: '', ends: '' };
   const form = useRecordForm({
     kind: 'provisional',
@@ -19,13 +16,7 @@ function ProvisionalForm({ close }: { close: () => void }) {
   });
   const def = provisionalKindOf(form.values.kind);
   return (
-    <FormDialog
-      title="Something is provisional"
-      submit="Write it down"
-      of={form}
-      send={(data) => put.mutateAsync({ kind: 'provisional', key, data, revision: 0 })}
-      close={close}
-    >
+    <FormDialog title="Something is provisional" submit="Write it down" of={form} send={form.send} close={close}>
       <Select
         label="How"
         data={provisionalKinds.map((k) => ({ value: k.id, label: k.title }))}

@@ -1,28 +1,20 @@
 import { typedMoney } from '@bay/core/money';
 import { useCurrency } from '../money/index.ts';
-import { usePut, useRecordForm, useRecords } from '../sheet/index.ts';
+import { useRecordForm, useRecords } from '../sheet/index.ts';
 import { Form, money, MoneyInput } from '../ui/index.ts';
 
 /** What a candidate would cost. */
 export function PriceForm({ unitId, close }: { unitId: string; close: () => void }) {
-  const put = usePut();
   const currency = useCurrency();
   const known = useRecords('candidate')[unitId];
   const form = useRecordForm({
     kind: 'candidate',
-    about: unitId,
+    key: unitId,
     initial: { cost: known?.cost === undefined ? '' : typedMoney(known.cost, currency) },
     sent: ({ cost }) => ({ note: known?.note, cost: money(cost, currency) }),
   });
   return (
-    <Form
-      of={form}
-      submit="Keep"
-      variant="default"
-      send={(data) => put.mutateAsync({ kind: 'candidate', key: unitId, data })}
-      after={close}
-      cancel={close}
-    >
+    <Form of={form} submit="Keep" variant="default" send={form.send} after={close} cancel={close}>
       <MoneyInput label="Cost" currency={currency} autoFocus {...form.field('cost')} />
     </Form>
   );

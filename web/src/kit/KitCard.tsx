@@ -8,7 +8,7 @@ import { may } from '@bay/contract/rights';
 import { useMe } from '../api/index.ts';
 import { FactEditor, usualBearer } from '../facts/index.ts';
 import { useCurrency } from '../money/index.ts';
-import { useJob, usePut, useRecordForm } from '../sheet/index.ts';
+import { useJob, useRecordForm } from '../sheet/index.ts';
 import { Because, Form, money, MoneyInput, words } from '../ui/index.ts';
 import { useSupplierByName, useSuppliers } from './useSuppliers.ts';
 
@@ -23,14 +23,13 @@ export const statusWords: Record<KitStatus, string> = {
 
 function KitForm({ line, record }: { line: KitLine; record: KitRecord | undefined }) {
   const { plan } = useJob();
-  const put = usePut();
   const currency = useCurrency();
   const seesMoney = may(useMe().data?.person?.role, 'see-money');
-  const suppliers = useSuppliers();
+  const suppliers = useSuppliers() ?? [];
   const supplierByName = useSupplierByName();
   const form = useRecordForm({
     kind: 'kit',
-    about: line.def.id,
+    key: line.def.id,
     initial: {
       status: record?.status ?? 'wanted',
       options: record?.options ?? line.filled.map((f) => f.text).join(', '),
@@ -53,13 +52,7 @@ function KitForm({ line, record }: { line: KitLine; record: KitRecord | undefine
       of={form}
       submit="Save"
       disabled={ordering || (status === 'not-needed' && note.trim() === '')}
-      send={async (data) =>
-        put.mutateAsync({
-          kind: 'kit',
-          key: line.def.id,
-          data: { ...data, supplierId: await supplierByName.mutateAsync(supplier) },
-        })
-      }
+      send={async (data) => form.send({ ...data, supplierId: await supplierByName.mutateAsync(supplier) })}
     >
       <div className="fields">
         <Select
@@ -80,6 +73,8 @@ function KitForm({ line, record }: { line: KitLine; record: KitRecord | undefine
 /** One kit line opened: what to settle, what stops the order, where it comes from and what it cost. */
 export function KitCard({ line, record }: { line: KitLine; record: KitRecord | undefined }) {
   const { plan, mayWrite } = useJob();
+  // A form begun without them would take the supplier away.
+  const suppliers = useSuppliers();
   const [fact, setFact] = useState<string>();
   return (
     <div className="card-open">
@@ -102,7 +97,12 @@ export function KitCard({ line, record }: { line: KitLine; record: KitRecord | u
           ))}
         </div>
       )}
-      {mayWrite && <KitForm line={line} record={record} />}
+      {mayWrite &&
+        (suppliers ? (
+          <KitForm line={line} record={record} />
+        ) : (
+          <p className="quiet">Whom the shop buys from is not known here yet; the line is written once it is.</p>
+        ))}
       {fact && <FactEditor factId={fact} bearer={usualBearer(fact)} close={() => setFact(undefined)} />}
     </div>
   );

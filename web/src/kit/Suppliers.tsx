@@ -37,7 +37,7 @@ export function Suppliers() {
   const { mayWrite } = useJob();
   const suppliers = useSuppliers();
   const [renaming, setRenaming] = useState<Supplier>();
-  if (suppliers.length === 0) return null;
+  if (!suppliers || suppliers.length === 0) return null;
   return (
     <section>
       <h3 className="group-title">Suppliers of the shop</h3>

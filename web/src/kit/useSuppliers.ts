@@ -3,9 +3,9 @@ import { addSupplier, listSuppliers } from '@bay/contract/kit';
 import type { Supplier } from '@bay/contract/kit';
 import { call, command, keys, newId } from '../api/index.ts';
 
-/** Whom the shop buys from, the same in every job. */
-export const useSuppliers = (): readonly Supplier[] =>
-  useQuery({ queryKey: keys.suppliers, queryFn: () => call(listSuppliers) }).data?.suppliers ?? [];
+/** Whom the shop buys from, the same in every job; nothing while that is not known here. */
+export const useSuppliers = (): readonly Supplier[] | undefined =>
+  useQuery({ queryKey: keys.suppliers, queryFn: () => call(listSuppliers) }).data?.suppliers;
 
 /** The id of a supplier by the name that was typed: the one there is, or a new one. */
 export function useSupplierByName() {
@@ -15,7 +15,7 @@ export function useSupplierByName() {
     mutationFn: async (typed: string): Promise<string | undefined> => {
       const name = typed.trim();
       if (name === '') return undefined;
-      const same = known.find((s) => s.name.toLowerCase() === name.toLowerCase());
+      const same = known?.find((s) => s.name.toLowerCase() === name.toLowerCase());
       if (same) return same.id;
       const supplierId = newId();
       const { supplier } = await command(

@@ -5,7 +5,6 @@ import { useSearchParams } from 'react-router';
 import { photoPath } from '@bay/contract/logbook';
 import type { RecordData } from '@bay/contract/records';
 import { shortTitleOf } from '@bay/core/plan';
-import { newId } from '../api/index.ts';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { dayWords, Empty, Form, timeWords, Trouble } from '../ui/index.ts';
 import { PhotoDrop } from './PhotoDrop.tsx';
@@ -19,29 +18,22 @@ type Photo = RecordData<'photo'> & { pending?: boolean };
 /** What the photo shows, changed where it stands. */
 function CaptionForm({ photoId, photo }: { photoId: string; photo: Photo }) {
   const { mayWrite } = useJob();
-  const put = usePut();
   const form = useRecordForm({
     kind: 'photo',
-    about: photoId,
+    key: photoId,
+    merges: true,
     initial: { caption: photo.caption },
     sent: ({ caption }) => ({ ...photo, caption }),
   });
   if (!mayWrite) return <p>{photo.caption}</p>;
   return (
-    <Form
-      of={form}
-      submit="Keep"
-      variant="default"
-      idle={form.values.caption === photo.caption}
-      send={(data) => put.mutateAsync({ kind: 'photo', key: photoId, data })}
-    >
+    <Form of={form} submit="Keep" variant="default" idle={form.values.caption === photo.caption} send={form.send}>
       <TextInput aria-label="What the photo shows" placeholder="What the photo shows" {...form.field('caption')} />
     </Form>
   );
 }
 
 function PinForm({ photoId, number, spot, done }: { photoId: string; number: number; spot: Spot; done: () => void }) {
-  const put = usePut();
   const form = useRecordForm({
     kind: 'pin',
     about: photoId,
@@ -53,7 +45,7 @@ function PinForm({ photoId, number, spot, done }: { photoId: string; number: num
       className="panel"
       of={form}
       submit="Set it"
-      send={(data) => put.mutateAsync({ kind: 'pin', key: newId(), data, revision: 0 })}
+      send={form.send}
       after={done}
       cancel={done}
       cancelWord="Elsewhere"

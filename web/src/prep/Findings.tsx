@@ -3,7 +3,6 @@ import { Button, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { findings } from '@bay/core/prep';
 import type { UnitRole } from '@bay/core/jobs';
-import { newId } from '../api/index.ts';
 import { useJob, usePut, useRecordForm } from '../sheet/index.ts';
 import { dayWords, Empty, FormDialog, Trouble } from '../ui/index.ts';
 
@@ -22,8 +21,6 @@ export function useFindings(): { key: string; on: UnitRole; data: FindingRecord 
 
 function FindingForm({ lookedAt, close }: { lookedAt: string | undefined; close: () => void }) {
   const { sheet } = useJob();
-  const put = usePut();
-  const [key] = useState(newId);
   const row = findings.find((f) => f.id === lookedAt);
   const roles = [...new Map(sheet.units.map((u) => [u.role, u.name]))];
   const form = useRecordForm({
@@ -41,7 +38,7 @@ function FindingForm({ lookedAt, close }: { lookedAt: string | undefined; close:
       title={row ? row.lookedAt : 'Something found'}
       submit="Write it down"
       of={form}
-      send={(data) => put.mutateAsync({ kind: 'finding', key, data, revision: 0 })}
+      send={form.send}
       close={close}
     >
       {row && (
@@ -57,22 +54,17 @@ function FindingForm({ lookedAt, close }: { lookedAt: string | undefined; close:
 }
 
 function Settle({ recordKey, record, close }: { recordKey: string; record: FindingRecord; close: () => void }) {
-  const put = usePut();
   const form = useRecordForm({
     kind: 'finding',
+    key: recordKey,
     about: `settle ${recordKey}`,
+    merges: true,
     initial: { how: '' },
     sent: ({ how }) => ({ ...record, settled: { how } }),
     names: { 'settled.how': 'how' },
   });
   return (
-    <FormDialog
-      title={record.what}
-      submit="Settled"
-      of={form}
-      send={(data) => put.mutateAsync({ kind: 'finding', key: recordKey, data })}
-      close={close}
-    >
+    <FormDialog title={record.what} submit="Settled" of={form} send={form.send} close={close}>
       <TextInput label="How it was settled" data-autofocus {...form.field('how')} />
     </FormDialog>
   );

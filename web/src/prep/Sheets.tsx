@@ -3,7 +3,7 @@ import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { judgeSheet, limitNames, measurementDefs, sheetDefs, sheetWords } from '@bay/core/prep';
 import { formatMeasure, parseMeasure } from '@bay/core/units';
-import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
+import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
 import { dayWords, FormDialog, measured, MeasuredInput } from '../ui/index.ts';
 
 interface LimitsRecord {
@@ -41,13 +41,10 @@ function PlaceForm({
   limits: SheetLimits;
   close: () => void;
 }) {
-  const put = usePut();
-  const { sheet } = useJob();
   const key = `${def.id}:${place}`;
-  const [revision] = useState(() => sheet.records.find((r) => r.kind === 'sheet' && r.key === key)?.revision ?? 0);
   const form = useRecordForm({
     kind: 'sheet',
-    about: key,
+    key,
     initial: Object.fromEntries(
       def.readings.map((r) => [r.key, record?.typed?.[r.key] ?? String(record?.readings[r.key] ?? '')]),
     ),
@@ -72,7 +69,7 @@ function PlaceForm({
       submit="Save readings"
       of={form}
       disabled={read.length === 0 || read.some(([, m]) => !m.ok)}
-      send={(data) => put.mutateAsync({ kind: 'sheet', key, data, revision })}
+      send={form.send}
       cancel={close}
       cancelWord="Leave it"
       close={close}
@@ -98,11 +95,10 @@ function PlaceForm({
 }
 
 function LimitsForm({ def, record, close }: { def: SheetDef; record: LimitsRecord | undefined; close: () => void }) {
-  const put = usePut();
   const names = limitNames[def.id];
   const form = useRecordForm<Record<string, string>>({
     kind: 'limits',
-    about: def.id,
+    key: def.id,
     initial: {
       ...Object.fromEntries(
         names.map((name) => [name, String((record?.limits as Record<string, number> | undefined)?.[name] ?? '')]),
@@ -117,7 +113,7 @@ function LimitsForm({ def, record, close }: { def: SheetDef; record: LimitsRecor
       title={`Limits for ${def.title.toLowerCase()}`}
       submit="Save limits"
       of={form}
-      send={(data) => put.mutateAsync({ kind: 'limits', key: def.id, data })}
+      send={form.send}
       close={close}
     >
       <p className="quiet">

@@ -3,7 +3,6 @@ import { useState } from 'react';
 import { boltedRoles, jointState } from '@bay/core/prep';
 import type { TorqueRecord } from '@bay/core/prep';
 import { formatMeasure, parseMeasure } from '@bay/core/units';
-import { newId } from '../api/index.ts';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { dayWords, Empty, Form, FormDialog, measured, MeasuredInput } from '../ui/index.ts';
 
@@ -75,10 +74,11 @@ function BoltForm({
 }
 
 function TakenApart({ record, recordKey, close }: { record: TorqueRecord; recordKey: string; close: () => void }) {
-  const put = usePut();
   const form = useRecordForm({
     kind: 'torque',
+    key: recordKey,
     about: `off ${recordKey}`,
+    merges: true,
     initial: { why: '' },
     sent: ({ why }) => ({ ...record, voided: { why } }),
     names: { 'voided.why': 'why' },
@@ -88,7 +88,7 @@ function TakenApart({ record, recordKey, close }: { record: TorqueRecord; record
       title={`Taken off again: ${record.joint}, bolt ${record.bolt}`}
       submit="It is off"
       of={form}
-      send={(data) => put.mutateAsync({ kind: 'torque', key: recordKey, data })}
+      send={form.send}
       close={close}
     >
       <p>The torque record becomes void and the joint is open again. The old value stays readable.</p>
@@ -98,20 +98,13 @@ function TakenApart({ record, recordKey, close }: { record: TorqueRecord; record
 }
 
 function JointForm() {
-  const put = usePut();
   const form = useRecordForm({
     kind: 'joint',
     initial: { name: '', on: 'engine', bolts: '' },
     sent: (v) => ({ name: v.name.trim(), on: v.on, bolts: v.bolts === '' ? undefined : Number(v.bolts) }),
   });
   return (
-    <Form
-      of={form}
-      submit="Add the joint"
-      variant="default"
-      send={(data) => put.mutateAsync({ kind: 'joint', key: newId(), data, revision: 0 })}
-      after={form.startAnew}
-    >
+    <Form of={form} submit="Add the joint" variant="default" send={form.send} after={form.startAnew}>
       <div className="fields">
         <TextInput label="Joint" placeholder="main caps" {...form.field('name')} />
         <TextInput label="Bolts" inputMode="numeric" {...form.field('bolts')} />

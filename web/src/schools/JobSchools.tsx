@@ -43,7 +43,7 @@ function Differ({ id, close }: { id: string; close: () => void }) {
   const put = usePut();
   const form = useRecordForm({
     kind: 'school',
-    about: id,
+    key: id,
     initial: { side: choice.side, reason: '' },
     sent: (v) => v,
   });
@@ -54,7 +54,7 @@ function Differ({ id, close }: { id: string; close: () => void }) {
       size="lg"
       submit="Take this side here"
       of={form}
-      send={(data) => put.mutateAsync({ kind: 'school', key: id, data })}
+      send={form.send}
       close={close}
       beside={
         choice.from === 'job' && (

@@ -90,15 +90,12 @@ function CircuitForm({
   isNew: boolean;
   close: () => void;
 }) {
-  const put = usePut();
   const { sheet } = useJob();
-  const [revision] = useState(() =>
-    isNew ? 0 : (sheet.records.find((r) => r.kind === 'circuit' && r.key === recordKey)?.revision ?? 0),
-  );
   // What nobody has changed since it was filled in from the usual ones is marked as that, here and in the record.
   const usual = (now: Draft): UsualField[] => (draft.usual ?? []).filter((key) => now[key] === draft[key]);
   const form = useRecordForm({
     kind: 'circuit',
+    key: recordKey,
     about: isNew ? `new ${draft.title}` : recordKey,
     initial: draft,
     sent: (v) => ({
@@ -126,7 +123,7 @@ function CircuitForm({
       size="lg"
       submit="Save the circuit"
       of={form}
-      send={(data) => put.mutateAsync({ kind: 'circuit', key: recordKey, data, revision })}
+      send={form.send}
       close={close}
       cancel={close}
       cancelWord="Leave it"

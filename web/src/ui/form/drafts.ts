@@ -5,6 +5,8 @@ export interface Draft<V> {
   values: V;
   /** What stood in the form before anything was typed, by which one sees whether that changed meanwhile. */
   before: V;
+  /** The revision of that, where it has one. */
+  since?: number | undefined;
   at: number;
 }
 

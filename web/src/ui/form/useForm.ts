@@ -24,6 +24,8 @@ export interface FormOptions<V extends Typed, I> {
   sent?: ((typed: V) => I) | undefined;
   /** Fields of the form whose name in the schema is another: `{ 'car.name': 'name' }`. */
   names?: Readonly<Record<string, keyof V & string>> | undefined;
+  /** Revision of what the form begins from. */
+  since?: number | undefined;
 }
 
 export interface Form<V extends Typed, I = V> {
@@ -39,6 +41,10 @@ export interface Form<V extends Typed, I = V> {
   left: { changed: boolean } | undefined;
   /** Throws away what was typed. */
   startAnew: () => void;
+  /** Revision of what the form was begun from, be it days ago. */
+  since: number;
+  /** What was begun from is this revision now. */
+  wentOn: (revision: number) => void;
   submit: (send: (input: I) => Promise<unknown>, after?: () => void) => (event?: React.FormEvent) => void;
 }
 
@@ -60,6 +66,7 @@ export function useForm<V extends Typed, I = V>(options: FormOptions<V, I>): For
   const keeps = draft !== undefined && person !== undefined ? { person, form: draft } : undefined;
   const [begun] = useState(initial);
   const [left, setLeft] = useState(() => (keeps ? readDraft<V>(keeps.person, keeps.form) : undefined));
+  const [since, setSince] = useState(left?.since ?? options.since ?? 0);
   const shown = useRef(new Set<string>());
   const [error, setError] = useState<unknown>();
   const [busy, setBusy] = useState(false);
@@ -81,7 +88,7 @@ export function useForm<V extends Typed, I = V>(options: FormOptions<V, I>): For
     onValuesChange: (values) => {
       if (!keeps) return;
       if (same(values, begun)) dropDraft(keeps.person, keeps.form);
-      else keepDraft(keeps.person, keeps.form, { values, before: begun, at: Date.now() });
+      else keepDraft(keeps.person, keeps.form, { values, before: begun, since, at: Date.now() });
     },
   });
   const forget = (): void => {
@@ -106,12 +113,15 @@ export function useForm<V extends Typed, I = V>(options: FormOptions<V, I>): For
     loose: Object.entries(form.errors).flatMap(([name, sentence]) =>
       shown.current.has(name) || typeof sentence !== 'string' ? [] : [sentence],
     ),
+    since,
+    wentOn: setSince,
     error,
     busy,
     left: left && { changed: !same(left.before, begun) },
     startAnew: () => {
       form.setValues(begun);
       form.clearErrors();
+      setSince(options.since ?? 0);
       forget();
     },
     submit: (send, after) => (event) => {
