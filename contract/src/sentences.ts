@@ -1,44 +1,48 @@
 import { z } from 'zod';
 
 type Issue = z.core.$ZodRawIssue;
-type Of<C extends Issue['code']> = Extract<Issue, { code: C }>;
 
-const nothing = (issue: Issue): boolean => issue.input === undefined || issue.input === null || issue.input === '';
-const wantedTypes: Readonly<Record<string, string>> = {
+const nothing = ({ input }: Issue): boolean => input === undefined || input === null || input === '';
+
+/** What is wanted, by what a schema takes. */
+const wanted: Readonly<Record<string, string>> = {
   number: 'A number is wanted.',
   int: 'A whole number is wanted.',
   string: 'Words are wanted.',
+  boolean: 'Yes or no is wanted.',
+  array: 'A list is wanted.',
+  object: 'Values with names are wanted.',
+  record: 'Values with names are wanted.',
+  uuid: 'An id is wanted.',
+  date: 'A day is wanted.',
+  datetime: 'A day with its time is wanted.',
 };
+const cannot = 'This cannot be taken.';
 
-/** What is too little or too much, by what is counted. */
-const few = ({ origin, minimum, inclusive }: Of<'too_small'>): string | undefined =>
-  origin === 'string'
-    ? Number(minimum) === 1
-      ? 'Nothing typed.'
-      : `At least ${minimum} characters.`
-    : origin === 'number' || origin === 'int'
-      ? inclusive
-        ? `Not below ${minimum}.`
-        : `More than ${minimum}.`
-      : undefined;
-const many = ({ origin, maximum }: Of<'too_big'>): string | undefined =>
-  origin === 'string'
-    ? `At most ${maximum} characters.`
-    : origin === 'number' || origin === 'int'
-      ? `Not above ${maximum}.`
-      : undefined;
+/** Too little or too much, by what is counted. */
+function outOfBounds(issue: Extract<Issue, { code: 'too_small' | 'too_big' }>): string {
+  const few = issue.code === 'too_small';
+  const bound = Number(few ? issue.minimum : issue.maximum);
+  if (issue.origin === 'string')
+    return few && bound === 1 ? 'Nothing typed.' : `At ${few ? 'least' : 'most'} ${bound} characters.`;
+  if (issue.origin === 'number' || issue.origin === 'int') {
+    if (issue.inclusive) return `Not ${few ? 'below' : 'above'} ${bound}.`;
+    return `${few ? 'More' : 'Less'} than ${bound}.`;
+  }
+  return `At ${few ? 'least' : 'most'} ${bound}.`;
+}
 
 /**
  * One sentence for each way in which what is typed can be wrong, where the schema has none of its own: the same in the browser,
- * before it is sent, and from the server.
+ * before it is sent, and from the server. None is left to the library, which speaks to programs.
  */
-function sentenceOf(issue: Issue): string | undefined {
-  if (issue.code === 'invalid_type') return nothing(issue) ? 'This is wanted.' : wantedTypes[String(issue.expected)];
-  if (issue.code === 'too_small') return few(issue);
-  if (issue.code === 'too_big') return many(issue);
+function sentenceOf(issue: Issue): string {
+  if (issue.code === 'too_small' || issue.code === 'too_big') return outOfBounds(issue);
   if (issue.code === 'invalid_value') return nothing(issue) ? 'Choose one.' : 'This is none of the choices.';
-  if (issue.code === 'invalid_format' && issue.format === 'date') return 'A day is wanted.';
-  return undefined;
+  if (issue.code === 'invalid_type' && nothing(issue)) return 'This is wanted.';
+  if (issue.code === 'invalid_type') return wanted[issue.expected] ?? cannot;
+  if (issue.code === 'invalid_format') return wanted[issue.format] ?? cannot;
+  return cannot;
 }
 
 z.config({ customError: sentenceOf });

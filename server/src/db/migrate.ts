@@ -24,8 +24,11 @@ const migrations: readonly { name: string; up: string }[] = [
 
 const lockNumber = 7_240_117;
 
-/** Brings the database up to date under an advisory lock: any number of servers may start at once. */
-export async function migrate(url: string): Promise<string[]> {
+/**
+ * Brings the database up to date under an advisory lock: any number of servers may start at once. With `upTo` it stops after that
+ * migration, for tests of what comes after.
+ */
+export async function migrate(url: string, upTo?: string): Promise<string[]> {
   const client = new pg.Client({ connectionString: url });
   await client.connect();
   const ran: string[] = [];
@@ -42,7 +45,8 @@ export async function migrate(url: string): Promise<string[]> {
       'create table if not exists migration (name text primary key, at timestamptz not null default now())',
     );
     const done = new Set((await client.query<{ name: string }>('select name from migration')).rows.map((r) => r.name));
-    for (const migration of migrations.filter((m) => !done.has(m.name))) {
+    const wanted = upTo ? migrations.slice(0, migrations.findIndex((m) => m.name === upTo) + 1) : migrations;
+    for (const migration of wanted.filter((m) => !done.has(m.name))) {
       await client.query('begin');
       try {
         await client.query(migration.up);

@@ -42,10 +42,15 @@ const asOwned = (name: string): { url: string; drop: () => Promise<void> } => {
 };
 const freshName = (): string => `t_${randomUUID().replaceAll('-', '')}`;
 
-export async function freshDatabase(): Promise<{ url: string; drop: () => Promise<void> }> {
+/** A database with nothing in it. */
+export async function emptyDatabase(): Promise<{ url: string; drop: () => Promise<void> }> {
   const name = freshName();
   await asAdmin(`create database ${name}`);
-  const database = asOwned(name);
+  return asOwned(name);
+}
+
+export async function freshDatabase(): Promise<{ url: string; drop: () => Promise<void> }> {
+  const database = await emptyDatabase();
   await migrate(database.url);
   return database;
 }

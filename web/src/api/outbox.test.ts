@@ -78,6 +78,29 @@ const problem = (status: number, title: string, extra: Record<string, unknown> =
   },
 });
 
+describe('who wrote it', () => {
+  it('goes with every command, at once or from the box', async () => {
+    await tick('a');
+    expect(asked[0]!.body).toMatchObject({ writtenBy: osk.id });
+    answers = ['gone'];
+    await tick('b');
+    await api.drain(osk.id);
+    expect(asked.at(-1)!.body).toMatchObject({ writtenBy: osk.id });
+  });
+  it('is refused under the session of somebody else, and then waits for the one who wrote it', async () => {
+    answers = [
+      'gone',
+      problem(409, 'Somebody else is at this device now.', { code: 'somebody-else' }),
+    ];
+    await tick('a');
+    await api.drain(osk.id);
+    expect(api.outbox.now()).toMatchObject([{ state: 'waiting', personId: osk.id }]);
+    answers = [];
+    await api.drain(osk.id);
+    expect(api.outbox.now()).toEqual([]);
+  });
+});
+
 describe('a command', () => {
   it('is sent at once where there is a network, and may be taken back', async () => {
     expect(await tick('a')).toEqual({ record: 'sent' });

@@ -16,12 +16,17 @@ interface Props {
   description?: string;
 }
 
-const typedForms = ['YYYY-MM-DD', 'D MMM YYYY', 'D MMM', 'ddd D MMM YYYY', 'D.M.YYYY', 'D.M.', 'D/M/YYYY'];
+const typedForms = ['YYYY-MM-DD', 'D MMM YYYY', 'D MMM', 'D.M.YYYY', 'D.M.', 'D/M/YYYY'];
 
-/** "26 Nov", "26.11.2026" and "2026-11-26" are the same day; a day without a year is the next one that comes. */
+/**
+ * "26 Nov", "26.11.2026" and "2026-11-26" are the same day; a day without a year is the next one that comes.
+ * The name of a weekday before it, as the field itself shows it, is passed over: who changes the number changes the
+ * weekday with it.
+ */
 export function readDay(typed: string, today: string): string | null {
+  const said = typed.trim().replace(/^\p{L}+\.?,?\s+(?=\d)/u, '');
   for (const form of typedForms) {
-    const day = dayjs(typed.trim(), form, true);
+    const day = dayjs(said, form, true);
     if (!day.isValid()) continue;
     if (form.includes('YYYY')) return day.format('YYYY-MM-DD');
     const here = day.year(dayjs(today).year());
