@@ -8,14 +8,15 @@ const node = (name: string, include: string[], extra: Record<string, unknown> = 
 export default defineConfig({
   test: {
     projects: [
-      node('core', [
-        'core/src/**/*.test.ts',
-        'contract/src/**/*.test.ts',
-        'web/src/**/*.test.{ts,tsx}',
-        'tools/**/*.test.ts',
-        'demo/**/*.test.ts',
-      ]),
-      node('server', ['server/src/**/*.test.ts'], { testTimeout: 30_000, hookTimeout: 60_000, fileParallelism: false }),
+      // What computes and answers keeps nothing between files, so the files of a worker share what they import.
+      node('core', ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts', 'demo/**/*.test.ts'], { isolate: false }),
+      node('web', ['web/src/**/*.test.{ts,tsx}', 'tools/**/*.test.ts'], { isolate: false }),
+      node('server', ['server/src/**/*.test.ts'], {
+        testTimeout: 30_000,
+        hookTimeout: 60_000,
+        fileParallelism: false,
+        isolate: false,
+      }),
       node('e2e', ['e2e/**/*.test.ts'], { testTimeout: 120_000, hookTimeout: 120_000, maxWorkers: 2 }),
     ],
   },

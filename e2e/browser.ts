@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { AxeBuilder } from '@axe-core/webdriverjs';
 import { Builder, By, Key, until } from 'selenium-webdriver';
-import type { WebElement } from 'selenium-webdriver';
+import type { Condition, WebElement } from 'selenium-webdriver';
 import { Options, ServiceBuilder } from 'selenium-webdriver/chrome.js';
 import type { Driver } from 'selenium-webdriver/chrome.js';
 
@@ -16,10 +16,13 @@ const flags = [
   '--disable-background-networking',
   '--disable-component-update',
   '--disable-sync',
+  // Nothing slides: what a test waits for is there at once.
+  '--force-prefers-reduced-motion',
   '--disable-dev-shm-usage',
   '--window-size=1280,943',
 ];
-const patience = 12_000;
+/** How long a person would not wait, but a machine that also does other things may. */
+const patience = 25_000;
 
 /** A real Chromium at a real server, with the words a person would use for what they do. */
 export class Browser {
@@ -63,7 +66,7 @@ export class Browser {
 
   /** The shell is kept on the device, so that it opens without a network. */
   async shellKept(): Promise<void> {
-    await this.driver.wait(
+    await this.wait(
       async () =>
         this.driver.executeAsyncScript<boolean>(
           'const done = arguments[0]; navigator.serviceWorker.ready.then(() => done(navigator.serviceWorker.controller !== null), () => done(false))',
@@ -102,36 +105,48 @@ export class Browser {
     return new URL(await this.driver.getCurrentUrl()).pathname;
   }
 
+  /** Waits until something holds, looking often: the library's own pace of five looks a second is slower than the pages. */
+  wait<T>(
+    condition: Condition<T> | (() => T | Promise<T>),
+    ms = patience,
+    message?: string,
+  ): Promise<T> {
+    return this.driver.wait<T>(condition as Condition<T>, ms, message, 40);
+  }
+
   find(css: string): Promise<WebElement> {
-    return this.driver.wait(until.elementLocated(By.css(css)), patience, `nothing like ${css}`);
+    return this.wait(until.elementLocated(By.css(css)), patience, `nothing like ${css}`);
   }
 
   count(css: string): Promise<number> {
     return this.driver.findElements(By.css(css)).then((all) => all.length);
   }
 
-  /** Waits until some text stands on the page. */
-  async see(text: string | RegExp, within = 'body', ms = patience): Promise<string> {
-    const box = await this.find(within);
-    let last = '';
-    await this.driver.wait(
+  /** What a person reads there now; nothing where there is no such place. The page itself says it, far faster than the driver. */
+  text(within = 'body'): Promise<string | null> {
+    return this.driver.executeScript<string | null>(
+      'return document.querySelector(arguments[0])?.innerText ?? null',
+      within,
+    );
+  }
+
+  /** Waits until some text stands on the page, and gives all that stands there. */
+  see(text: string | RegExp, within = 'body', ms = patience): Promise<string> {
+    return this.wait(
       async () => {
-        try {
-          last = await box.getText();
-        } catch {
-          last = await this.find(within).then((b) => b.getText());
-        }
-        return typeof text === 'string' ? last.includes(text) : text.test(last);
+        const shown = await this.text(within);
+        const there =
+          shown !== null && (typeof text === 'string' ? shown.includes(text) : text.test(shown));
+        return there ? shown : '';
       },
       ms,
       `"${String(text)}" did not appear in ${within}`,
     );
-    return last;
   }
 
   async unseen(text: string, within = 'body', ms = patience): Promise<void> {
-    await this.driver.wait(
-      async () => !(await (await this.find(within)).getText()).includes(text),
+    await this.wait(
+      async () => (await this.text(within))?.includes(text) === false,
       ms,
       `"${text}" is still there`,
     );
@@ -144,7 +159,7 @@ export class Browser {
       within === ''
         ? 'document'
         : `(document.querySelector(${JSON.stringify(within)}) ?? document)`;
-    return this.driver.wait(
+    return this.wait(
       async () =>
         this.driver.executeScript<WebElement | null>(`
           const scope = ${scope};
@@ -173,7 +188,7 @@ export class Browser {
     const field = await this.field(label);
     await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', field);
     await field.click();
-    const item = await this.driver.wait(
+    const item = await this.wait(
       async () =>
         this.driver.executeScript<WebElement | null>(
           `return [...document.querySelectorAll('[role=option]')].find((o) => o.offsetParent !== null && o.textContent.trim() === ${JSON.stringify(option)}) ?? null`,
@@ -190,7 +205,7 @@ export class Browser {
       within === ''
         ? 'document'
         : `(document.querySelector(${JSON.stringify(within)}) ?? document)`;
-    return this.driver.wait(
+    return this.wait(
       async () =>
         this.driver.executeScript<WebElement | null>(`
           const wanted = ${JSON.stringify(words)};
@@ -214,12 +229,12 @@ export class Browser {
         throw error;
       }
     };
-    await this.driver.wait(pressed, patience, `"${words}" stays covered`);
+    await this.wait(pressed, patience, `"${words}" stays covered`);
   }
 
   /** What was read is kept on the device: `words` stand in what it would show without a network. */
   async readingKept(words: string): Promise<void> {
-    await this.driver.wait(
+    await this.wait(
       () =>
         this.driver.executeAsyncScript<boolean>(
           `const [words, done] = arguments;
@@ -263,7 +278,7 @@ export class Browser {
     await this.press(name, '[role=dialog]');
     await this.type(`PIN of ${name}`, pin);
     await this.press('Here I am', '[role=dialog]');
-    await this.driver.wait(
+    await this.wait(
       async () =>
         ((await (await this.find('.app-who')).getAttribute('aria-label')) ?? '').startsWith(name),
       patience,
@@ -272,7 +287,10 @@ export class Browser {
 
   /** Serious faults that axe finds on what is shown now; `but` leaves out a part that is the same on every page. */
   async axe(rules?: string[], but?: string): Promise<string[]> {
-    const axe = new AxeBuilder(this.driver);
+    // No page of ours has a frame, so all can be looked at where it stands.
+    const axe = new AxeBuilder(this.driver)
+      .setLegacyMode()
+      .options({ resultTypes: ['violations'] });
     if (but) axe.exclude(but);
     const wanted = rules
       ? axe.withRules(rules)
@@ -287,6 +305,13 @@ export class Browser {
             .map((n) => `${n.target.join(' ')} ${n.any[0]?.message ?? ''}`)
             .join(' | ')}`,
       );
+  }
+
+  /** Words of what fingers touch and is lower than 44 px. */
+  smallTargets(): Promise<string[]> {
+    return this.driver.executeScript<string[]>(`
+      return [...document.querySelectorAll('button, a.plain, .app-line a, .row-button')].filter((e) => e.offsetParent !== null && !e.closest('[role=listbox]'))
+        .filter((e) => { const r = e.getBoundingClientRect(); return r.height > 0 && r.height < 43.5; }).map((e) => e.textContent.trim().slice(0, 30)).slice(0, 5);`);
   }
 
   /** Is anything wider than the window, or the column of stations wider than its place? */

@@ -63,14 +63,12 @@ const write = async (line: string) => {
 const book = async (jobId: string) =>
   (await manager.good(readLog, { params: { jobId }, query: { limit: 200 } })).entries;
 const sent = () =>
-  b.driver.wait(
-    async () => (await b.count('.app-outbox-button')) === 0,
-    20_000,
-    'something still waits',
-  );
+  b.wait(async () => (await b.count('.app-outbox-button')) === 0, 20_000, 'something still waits');
 
 describe('without a network', () => {
   it('the shell and the jobs that were open load all the same', async () => {
+    await b.see('The Yard', '#main');
+    await b.readingKept('"floor"');
     await b.go(`/jobs/${job('Larkfield')}/pull`);
     await b.see('Out with 2.2 four', '.app-bench');
     await b.shellKept();
@@ -160,7 +158,7 @@ describe('what two wrote at once', () => {
         revision: 0,
       },
     });
-    await b.see(/1 to decide|Everything is sent/, 'body', 20_000);
+    await b.see(/1 to decide|Everything is sent/, 'body');
     if ((await b.count('.app-outbox-button')) === 0)
       return expect.fail('the tablet was faster than the manager');
     await b.press('1 to decide');
@@ -238,7 +236,7 @@ describe('what two wrote at once', () => {
     // What the one who is here writes goes out, past what waits for the other.
     await write('written by the next');
     await b.see('written by the next', '.logbook-book');
-    await b.driver.wait(
+    await b.wait(
       async () => (await book(jobId())).some((l) => l.text === 'written by the next'),
       20_000,
       'never sent',

@@ -138,11 +138,9 @@ describe('the book', () => {
     await b.see('held: waits for bell adapter plate', '.logbook-book-lines');
     const first = async () => {
       await b.driver.executeScript('document.querySelector(".logbook-book-lines").scrollTop = 0');
-      return (await (await b.find('.logbook-book-lines')).getText()).includes(
-        'booked in: 1982 Wendling camper',
-      );
+      return (await b.text('.logbook-book-lines'))?.includes('booked in: 1982 Wendling camper');
     };
-    await b.driver.wait(first, 30_000, 'the first line never came');
+    await b.wait(first, 30_000, 'the first line never came');
   });
 
   it('keeps both wordings of a line that was corrected, and strikes what was wrong', async () => {
@@ -176,7 +174,7 @@ describe('photos', () => {
     const said = await b.see('no picture that can be read', '.logbook-uploads');
     expect(said).toMatch(/one\.jpg: in the book/);
     await b.press('Close', '.logbook-uploads');
-    await b.driver.wait(async () => (await b.count('.logbook-photo-grid li')) === 2, 8000);
+    await b.wait(async () => (await b.count('.logbook-photo-grid li')) === 2);
     await b.press('Photo: no words yet', '.logbook-photo-grid');
     await b.type('What the photo shows', 'front pipe');
     await b.press('Keep', '.logbook-photo-side');
@@ -234,7 +232,7 @@ describe('taking over, clocks, waiting', () => {
     await b.type('Line', 'found: thread pulled', '[role=dialog]');
     await b.see('finding: thread pulled', '[role=dialog]');
     await b.press('Log it', '[role=dialog]');
-    await b.driver.wait(async () => (await b.count('[role=dialog]')) === 0, 8000);
+    await b.wait(async () => (await b.count('[role=dialog]')) === 0);
     expect(await b.tooWide()).toBe(false);
   });
 
@@ -258,7 +256,7 @@ describe('a person with another name', () => {
     await b.type('Name', to, '[role=dialog]');
     await b.type('Initials', initials, '[role=dialog]');
     await b.press('Set the name', '[role=dialog]');
-    await b.driver.wait(async () => (await b.count('[role=dialog]')) === 0, 8000);
+    await b.wait(async () => (await b.count('[role=dialog]')) === 0);
     await b.see(to, '#main');
   };
   it('keeps what they wrote, under the name they have now', async () => {

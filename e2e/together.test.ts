@@ -64,7 +64,7 @@ describe('two people on one job', () => {
     await one.type('Middle, along, mm', '84.011', '[role=dialog]');
     await two.type('Middle, along, mm', '84.022', '[role=dialog]');
     await one.press('Save readings');
-    await one.driver.wait(async () => (await one.count('[role=dialog]')) === 0, 8000);
+    await one.wait(async () => (await one.count('[role=dialog]')) === 0);
     await two.press('Save readings');
     await two.see('Maren Holt changed this meanwhile');
     const both = await two.see('What you typed');

@@ -38,9 +38,18 @@ export const viewsOf = (
   ['every logbook', '/logbook?q=bag', 'bag 031'],
 ];
 
+/** A phone, two tablets on end, a desk and the screen on the wall. */
+const sizes = [
+  [390, 844],
+  [768, 1024],
+  [820, 1180],
+  [1920, 1080],
+  [1280, 800],
+] as const;
+
 /**
- * Looks at one half of the views in the demo shop, each loaded once: nothing is wider than its place, and axe finds no serious fault
- * by day or on the night shift. Two halves, so that two browsers share the work.
+ * Looks at one half of the views in the demo shop, each loaded once: nothing is wider than its place at any size, fingers find what
+ * they touch, and axe finds no serious fault by day or on the night shift. Two halves, so that two browsers share the work.
  */
 export function lookOver(half: 0 | 1): void {
   let shop: Running;
@@ -51,13 +60,12 @@ export function lookOver(half: 0 | 1): void {
     views = viewsOf(await demoJobs(shop.server));
     b = await Browser.open(shop.server.url);
     await b.signIn(demoShop.manager.email, demoShop.manager.password);
-    await b.size(1280, 800);
   });
   afterAll(async () => {
     await b.close();
     await shop.stop();
   });
-  describe('at 1280 px, by day and on the night shift', () => {
+  describe('at every size, by day and on the night shift', () => {
     it.each(
       viewsOf(() => '')
         .map(([name]) => name)
@@ -67,7 +75,15 @@ export function lookOver(half: 0 | 1): void {
       await b.theme('light');
       await b.go(path);
       await b.see(words, '#main');
-      expect(await b.tooWide()).toBe(false);
+      for (const [width, height] of sizes) {
+        await b.size(width, height);
+        expect(await b.tooWide(), `wider than ${width} px`).toBe(false);
+        if (width < 400)
+          expect(
+            (await b.smallTargets()).filter((s) => s !== 'Find or do Ctrl K'),
+            'targets under 44 px',
+          ).toEqual([]);
+      }
       // The book stands beside every station; it is looked at once, on the first of them.
       const but = name === 'scope' ? undefined : '.logbook-book';
       expect(await b.axe(undefined, but)).toEqual([]);
@@ -76,6 +92,7 @@ export function lookOver(half: 0 | 1): void {
         "document.documentElement.setAttribute('data-mantine-color-scheme', 'dark')",
       );
       expect(await b.axe(['color-contrast', 'link-in-text-block'], but)).toEqual([]);
+      expect(await b.complaints()).toEqual([]);
     });
   });
 }

@@ -254,7 +254,7 @@ describe('a swap from booking-in to a signed first start', () => {
         if (reads) await b.type('Reading, with its unit', '0.05 V, in limits', '[role=dialog]');
         else await b.type('What proves it', 'looked at by two', '[role=dialog]');
         await b.press('Proved, signed', '[role=dialog]');
-        await b.driver.wait(async () => (await b.count('[role=dialog]')) === 0, 8000);
+        await b.wait(async () => (await b.count('[role=dialog]')) === 0);
       }
       await b.see(`The gate "${gate}" is open.`);
     }

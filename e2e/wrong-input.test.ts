@@ -99,7 +99,7 @@ describe('wrong input gets a sentence and loses nothing', () => {
     // The other person signs at this tablet: a tap on their name, and their own PIN.
     await b.press('Second signature at this tablet: Belts, fan, tools, sleeves');
     await b.find('[role=dialog] .crew-person-tiles');
-    expect(await (await b.find('[role=dialog]')).getText()).not.toContain(demoShop.manager.name);
+    expect(await b.text('[role=dialog]')).not.toContain(demoShop.manager.name);
     await b.press('Osk Tiller', '[role=dialog]');
     await b.type('PIN of Osk Tiller', '9999', '[role=dialog]');
     await b.press('Signed, Osk Tiller', '[role=dialog]');

@@ -74,7 +74,7 @@ type Stage = readonly [name: string, start: () => Promise<Outcome>];
 const stages: readonly Stage[] = [
   ['lint', () => run('lint', 'npm', ['run', '--silent', 'lint'])],
   ['types', () => run('types', 'node', ['node_modules/typescript7/bin/tsc', '-p', '.'])],
-  ['unit', () => vitest('unit', 'core')],
+  ['unit', () => vitest('unit', 'core', 'web')],
   ['server', () => vitest('server', 'server')],
   ['browser', () => vitest('browser', 'e2e')],
 ];
@@ -85,13 +85,23 @@ if (only !== undefined && !stages.some(([name]) => name === only)) {
 }
 
 const total = { passed: 0, failed: 0, skipped: 0 };
-/** These run side by side; the browsers, which are watched by the second, have the machine to themselves. */
-const beside = new Set(['lint', 'types', 'unit', 'server']);
-const wanted = stages.filter(([name]) => only === undefined || only === name);
-const early = new Map(wanted.filter(([name]) => beside.has(name)).map(([name, start]) => [name, start()]));
-await Promise.all(early.values());
-for (const [name, start] of wanted) {
-  const outcome = await (early.get(name) ?? start());
+const wanted = new Map(stages.filter(([name]) => only === undefined || only === name));
+/** Three lanes side by side: the browsers wait much, so what only computes fills the time between; within a lane one after another. */
+const lanes = [['browser'], ['server'], ['lint', 'types', 'unit']];
+const outcomes = new Map(
+  lanes.flatMap((lane) => {
+    let before: Promise<unknown> = Promise.resolve();
+    return lane.flatMap((name) => {
+      const start = wanted.get(name);
+      if (!start) return [];
+      const outcome = before.then(start);
+      before = outcome;
+      return [[name, outcome] as const];
+    });
+  }),
+);
+for (const name of wanted.keys()) {
+  const outcome = await outcomes.get(name)!;
   total.passed += outcome.passed;
   total.failed += outcome.failed;
   total.skipped += outcome.skipped;

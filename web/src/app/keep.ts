@@ -20,15 +20,22 @@ export const worthKeeping = (query: Query): boolean => {
 let pending: ReturnType<typeof setTimeout> | undefined;
 let next: PersistedClient | undefined;
 
-/** Keeps read data in the device's own database, at most once a second. */
+const write = (): void => {
+  clearTimeout(pending);
+  pending = undefined;
+  if (store && next) void set(key, next, store).catch(() => undefined);
+  next = undefined;
+};
+
+/** Keeps read data in the device's own database, at most once a second, and at once when the page is left. */
 export const persister: Persister = {
   persistClient: (client) => {
     next = client;
-    pending ??= setTimeout(() => {
-      pending = undefined;
-      if (store && next) void set(key, next, store).catch(() => undefined);
-    }, 1000);
+    pending ??= setTimeout(write, 1000);
   },
   restoreClient: () => (store ? get<PersistedClient>(key, store).catch(() => undefined) : undefined),
   removeClient: () => (store ? del(key, store).catch(() => undefined) : undefined),
 };
+
+// A tablet is put into a pocket or sent to another page within that second: then what was read would be lost.
+if (store) addEventListener('pagehide', write);

@@ -1,18 +1,23 @@
 // @vitest-environment happy-dom
 import { notifications } from '@mantine/notifications';
-import { cleanup, screen, waitFor } from '@testing-library/react';
+import { act, cleanup, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { act } from 'react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { forgetAll, remember, undoable } from '../api/index.ts';
 import { answering, refusing, showAs } from '../testing.tsx';
 import Notes from './Notes.tsx';
 
-beforeEach(() => vi.useFakeTimers({ shouldAdvanceTime: true }));
-afterEach(() => {
-  cleanup();
+const nothingDone = () => {
   forgetAll();
   notifications.clean();
+};
+beforeEach(() => {
+  nothingDone();
+  vi.useFakeTimers({ shouldAdvanceTime: true });
+});
+afterEach(() => {
+  cleanup();
+  nothingDone();
   vi.useRealTimers();
   vi.unstubAllGlobals();
 });
