@@ -77,7 +77,19 @@ export default tseslint.config(
   {
     files: ['web/src/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': hooks },
-    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+    rules: {
+      'react-hooks/rules-of-hooks': 'error',
+      'react-hooks/exhaustive-deps': 'error',
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            'CallExpression[callee.name=/^use(Layout)?Effect$/] > ArrowFunctionExpression:not([body.type=/^(BlockStatement|ArrowFunctionExpression)$/])',
+          message:
+            'What an effect gives back is called when it ends: a browser may give a promise where it gave nothing before.',
+        },
+      ],
+    },
   },
   {
     ...accessibility.flatConfigs.recommended,

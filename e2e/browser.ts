@@ -97,8 +97,17 @@ export class Browser {
     );
   }
 
+  /** Opens an address as from a bookmark: the page is loaded anew. */
   go(path: string): Promise<void> {
     return this.driver.get(this.base + path);
+  }
+
+  /** Goes to another view of the page that is open, as a link of it does. */
+  visit(path: string): Promise<void> {
+    return this.driver.executeScript(
+      "history.pushState({}, '', arguments[0]); dispatchEvent(new PopStateEvent('popstate'));",
+      path,
+    );
   }
 
   async path(): Promise<string> {
@@ -173,10 +182,26 @@ export class Browser {
     );
   }
 
+  /** Does something to what stands there, and looks again if the page was drawn anew in between or something slid over it. */
+  private async unmoved(act: () => Promise<void>, failed: string): Promise<void> {
+    const done = async (): Promise<boolean> => {
+      try {
+        await act();
+        return true;
+      } catch (error) {
+        if (/stale|intercepted/i.test(String(error))) return false;
+        throw error;
+      }
+    };
+    await this.wait(done, patience, failed);
+  }
+
   async type(label: string, text: string, within = ''): Promise<void> {
-    const field = await this.field(label, within);
-    await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', field);
-    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE, text);
+    await this.unmoved(async () => {
+      const field = await this.field(label, within);
+      await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', field);
+      await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE, text);
+    }, `"${label}" does not stay`);
   }
 
   async value(label: string): Promise<string> {
@@ -185,9 +210,11 @@ export class Browser {
 
   /** Chooses from a list by the words shown. */
   async choose(label: string, option: string): Promise<void> {
-    const field = await this.field(label);
-    await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', field);
-    await field.click();
+    await this.unmoved(async () => {
+      const field = await this.field(label);
+      await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', field);
+      await field.click();
+    }, `"${label}" does not stay`);
     const item = await this.wait(
       async () =>
         this.driver.executeScript<WebElement | null>(
@@ -216,20 +243,12 @@ export class Browser {
     );
   }
 
-  async press(words: string, within = ''): Promise<void> {
-    const pressed = async (): Promise<boolean> => {
-      try {
-        const button = await this.button(words, within);
-        await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', button);
-        await button.click();
-        return true;
-      } catch (error) {
-        // The page was drawn anew in between, or something slid over the button: look again.
-        if (/stale|intercepted/i.test(String(error))) return false;
-        throw error;
-      }
-    };
-    await this.wait(pressed, patience, `"${words}" stays covered`);
+  press(words: string, within = ''): Promise<void> {
+    return this.unmoved(async () => {
+      const button = await this.button(words, within);
+      await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', button);
+      await button.click();
+    }, `"${words}" stays covered`);
   }
 
   /** What was read is kept on the device: `words` stand in what it would show without a network. */

@@ -4,6 +4,7 @@ import { demoShop } from '../demo/shop.ts';
 import { Browser } from './browser.ts';
 import { demoJobs, runShop } from './shop.ts';
 import type { Running } from './shop.ts';
+import { viewsOf } from './views.ts';
 
 let shop: Running;
 let b: Browser;
@@ -18,6 +19,20 @@ beforeAll(async () => {
 afterAll(async () => {
   await b.close();
   await shop.stop();
+});
+
+describe('within the page', () => {
+  it('every view follows the one before it without a load, and none breaks when it is left', async () => {
+    await b.go('/');
+    await b.see('The Yard');
+    for (const [, path, words] of viewsOf(job)) {
+      await b.visit(path);
+      await b.see(words, '#main');
+    }
+    await b.visit('/');
+    await b.see('The Yard');
+    expect(await b.complaints()).toEqual([]);
+  });
 });
 
 describe('by keyboard alone', () => {

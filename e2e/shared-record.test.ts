@@ -48,7 +48,7 @@ const selection = () =>
 
 describe('the log bar', () => {
   it('names what it took, and Tab goes from piece to piece', async () => {
-    await b.go(`/jobs/${job('Brockhurst')}/prep`);
+    await b.visit(`/jobs/${job('Brockhurst')}/prep`);
     await b.see('3.0 turbo-diesel six', '.app-bench');
     await b.type(bar, 'torque main caps 5 30 Nm + 90 deg');
     await b.see('torque: main caps, bolt 5, 30 N·m', '.logbook-log-bar');
@@ -70,7 +70,7 @@ describe('the log bar', () => {
   });
 
   it('suggests what a line belongs to, and that thing shows it in its history', async () => {
-    await b.go(`/jobs/${job('Larkfield')}/pull`);
+    await b.visit(`/jobs/${job('Larkfield')}/pull`);
     await b.see('Out with 2.2 four', '.app-bench');
     await b.type(bar, 'penetrating oil gone, studs still seized');
     await b.see('belongs to: Penetrating oil', '.logbook-log-bar');
@@ -87,7 +87,7 @@ describe('the log bar', () => {
     await b.see('decided: pipe cut over pipe saved', '.logbook-book');
     await write('@OT where is the stud puller?');
     await b.see('asked of Osk Tiller: where is the stud puller?', '.logbook-book');
-    await b.go(`/jobs/${job('Larkfield')}/takeover`);
+    await b.visit(`/jobs/${job('Larkfield')}/takeover`);
     const sheet = await b.see('Where things are', '.handover-takeover');
     expect(sheet).toContain('bag 088');
     expect(sheet).toContain('where is the stud puller?');
@@ -96,7 +96,7 @@ describe('the log bar', () => {
 
 describe('undo', () => {
   it('takes the last thing back by its button and by Ctrl Z', async () => {
-    await b.go(`/jobs/${job('Larkfield')}/pull`);
+    await b.visit(`/jobs/${job('Larkfield')}/pull`);
     await b.see('Out with 2.2 four', '.app-bench');
     await write('written by mistake');
     await b.see('Line written', '.undo-strip');
@@ -114,17 +114,19 @@ describe('undo', () => {
 
 describe('the book', () => {
   it('is searched by words, with the hit marked, on this job and on all', async () => {
-    await b.go(`/jobs/${job('Wendling')}/fit`);
+    await b.visit(`/jobs/${job('Wendling')}/fit`);
+    await b.see('Wendling', '.app-job-head');
     await b.press('Search', '.logbook-book');
     await b.type('Search this book', 'radiator hose');
     await b.see('tried: radiator hose of the estate', '.logbook-book-lines');
     await b.find('.logbook-book-lines mark');
-    await b.go('/logbook?q=ridge');
+    await b.visit('/logbook?q=ridge');
     expect(await b.see('Journal 4', '.panel')).toContain('1971 Brockhurst flat-bed');
   });
 
   it('is narrowed by kind', async () => {
-    await b.go(`/jobs/${job('Wendling')}/fit`);
+    await b.visit(`/jobs/${job('Wendling')}/fit`);
+    await b.see('Wendling', '.app-job-head');
     await b.press('Search', '.logbook-book');
     await b.choose('Kind', 'Bags of bolts');
     await b.see('bag 032', '.logbook-book-lines');
@@ -134,7 +136,7 @@ describe('the book', () => {
   });
 
   it('goes back page by page to its first line', async () => {
-    await b.go(`/jobs/${job('Wendling')}/fit`);
+    await b.visit(`/jobs/${job('Wendling')}/fit`);
     await b.see('held: waits for bell adapter plate', '.logbook-book-lines');
     const first = async () => {
       await b.driver.executeScript('document.querySelector(".logbook-book-lines").scrollTop = 0');
@@ -144,7 +146,8 @@ describe('the book', () => {
   });
 
   it('keeps both wordings of a line that was corrected, and strikes what was wrong', async () => {
-    await b.go(`/jobs/${job('Larkfield')}/pull`);
+    await b.visit(`/jobs/${job('Larkfield')}/pull`);
+    await b.see('Larkfield', '.app-job-head');
     await write('gap is 14 mm');
     await b.see('gap is 14 mm', '.logbook-book');
     const open = () =>
@@ -167,7 +170,7 @@ describe('the book', () => {
 
 describe('photos', () => {
   it('several at once, what is no picture is said, and a pin is set with the keyboard', async () => {
-    await b.go(`/jobs/${job('Larkfield')}/photos`);
+    await b.visit(`/jobs/${job('Larkfield')}/photos`);
     await b.see('No photo yet', '.app-bench');
     await b.chooseFiles('Photo', ...files);
     await b.see('3 of 3 photos', '.logbook-uploads');
@@ -192,7 +195,7 @@ describe('photos', () => {
 
 describe('taking over, clocks, waiting', () => {
   it('the sheet says what is in the middle, what is provisional, and what was done since', async () => {
-    await b.go(`/jobs/${job('Brockhurst')}/takeover`);
+    await b.visit(`/jobs/${job('Brockhurst')}/takeover`);
     const sheet = await b.see('Since you were last on it', '.handover-takeover');
     expect(sheet).toMatch(/Bores, cylinder 4: 2 of 6 read/);
     expect(sheet).toContain('Battery disconnected');
@@ -202,12 +205,12 @@ describe('taking over, clocks, waiting', () => {
     await b.see('sump, 4 bolts', '.handover-provisional');
     await b.press('I take over');
     await b.see('Nothing was written since.', '.handover-takeover');
-    await b.go(`/jobs/${job('Brockhurst')}/start?tab=gates&gate=First%20crank`);
+    await b.visit(`/jobs/${job('Brockhurst')}/start?tab=gates&gate=First%20crank`);
     await b.see('Provisional: sump, 4 bolts', '.app-bench');
   });
 
   it('a question is answered where it waits', async () => {
-    await b.go('/waiting');
+    await b.visit('/waiting');
     await b.type('Answer: may the hatch edge be cut back by 12 mm?', 'yes, deburr and paint it');
     await b.press('Answer', '#main li:last-child');
     await b.unseen('may the hatch edge', '#main');
@@ -220,7 +223,7 @@ describe('taking over, clocks, waiting', () => {
     await b.size(390, 844);
     await b.switchTo('Osk Tiller', '2001');
     // A technician's phone opens at their own bench.
-    await b.go('/');
+    await b.visit('/');
     await b.see('dowels checked for length', '.crew-bench-step.big');
     await b.press('Done', '.crew-bench-step.big');
     await b.see('You are on nothing', '#main');
@@ -238,7 +241,7 @@ describe('taking over, clocks, waiting', () => {
 
   it('the hours stand beside the estimate, and a clock is corrected with a reason', async () => {
     await b.size(1280, 800);
-    await b.go(`/jobs/${job('Wendling')}/hours`);
+    await b.visit(`/jobs/${job('Wendling')}/hours`);
     await b.see('dowels checked for length', '.app-bench');
     await b.press('By person');
     await b.see('Osk Tiller', '.data');
@@ -251,7 +254,7 @@ describe('taking over, clocks, waiting', () => {
 
 describe('a person with another name', () => {
   const rename = async (from: string, to: string, initials: string) => {
-    await b.go('/crew');
+    await b.visit('/crew');
     await b.press(`Name, PIN, password, leaving: ${from}`);
     await b.type('Name', to, '[role=dialog]');
     await b.type('Initials', initials, '[role=dialog]');
@@ -262,17 +265,18 @@ describe('a person with another name', () => {
   it('keeps what they wrote, under the name they have now', async () => {
     await b.switchTo('Maren Holt', '1000');
     await rename('Rafe Songhurst', 'Rafe Linden', 'RL');
-    await b.go('/logbook?q=drained');
+    await b.visit('/logbook?q=drained');
     await b.see(/RL drained: 6.2 L coolant/, '#main');
     await rename('Rafe Linden', 'Rafe Songhurst', 'RS');
-    await b.go('/logbook?q=drained');
+    await b.visit('/logbook?q=drained');
     await b.see(/RS drained: 6.2 L coolant/, '#main');
   });
 });
 
 describe('the whole book as a table', () => {
   it('is one click away from searching it', async () => {
-    await b.go(`/jobs/${job('Larkfield')}/pull`);
+    await b.visit(`/jobs/${job('Larkfield')}/pull`);
+    await b.see('Larkfield', '.app-job-head');
     await b.press('Search', '.logbook-book');
     const table = await b.driver.executeAsyncScript<string>(
       'const done = arguments[0]; fetch(document.querySelector(".logbook-book-table").href).then((r) => r.text()).then(done, (e) => done(String(e)))',
@@ -284,14 +288,16 @@ describe('the whole book as a table', () => {
 
 describe('the customer', () => {
   it('opens a link, sees how it goes, and answers', async () => {
-    await b.go(`/jobs/${job('Wendling')}/takeover`);
+    await b.visit(`/jobs/${job('Wendling')}/takeover`);
+    await b.see('Wendling', '.app-job-head');
     await b.press('Ask', '.handover-takeover');
     await b.choose('What is asked', 'An approval');
     await b.choose('Of whom', 'The customer, by their link');
     await b.type('In words', 'Shall we renew the clutch while it is out', '[role=dialog]');
     await b.type('Amount, EUR', '380', '[role=dialog]');
     await b.press('Ask', '[role=dialog]');
-    await b.go(`/jobs/${job('Wendling')}/hand-over`);
+    await b.visit(`/jobs/${job('Wendling')}/hand-over`);
+    await b.see('Wendling', '.app-job-head');
     await b.press('Make a link');
     const shown = await b.see('/c/', '.break-all');
     const path = /\/c\/[\w-]+/.exec(shown)![0];

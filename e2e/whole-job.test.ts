@@ -28,7 +28,7 @@ afterEach((part) => {
   broken ||= part.task.result?.state === 'fail';
 });
 
-const at = (view: string) => b.go(`${jobPath}/${view}`);
+const at = (view: string) => b.visit(`${jobPath}/${view}`);
 
 /** Types one fact in the sheet, the way a person does. */
 async function fact(
@@ -106,6 +106,7 @@ describe('a swap from booking-in to a signed first start', () => {
     await fact('recipient', 'Bay length', { 'To core rear face, mm': '25 1/4' });
     await fact('engine', 'Fan reach', { 'Pulley face, mm': '512' });
     await at('facts?of=choice');
+    await b.type('Find a fact', 'fan');
     await b.press('Fan', '.app-bench ul');
     await b.choose('Fan', 'electric puller');
     await b.type('Thickness, mm', '2 1/4 in', '[role=dialog]');

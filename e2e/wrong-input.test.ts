@@ -39,7 +39,7 @@ describe('wrong input gets a sentence and loses nothing', () => {
   });
 
   it('3: an identity number with a misread character, and empty fields', async () => {
-    await b.go('/book-in');
+    await b.visit('/book-in');
     await b.type('Identity number', '1SRR34D25TK018840');
     await b.type('Model year', '1996');
     await b.see('the rest asks for 9');
@@ -50,7 +50,8 @@ describe('wrong input gets a sentence and loses nothing', () => {
   });
 
   it('4: a torque in a length', async () => {
-    await b.go(`/jobs/${job('Wendling')}/facts?of=recipient&fact=rec-bay-length`);
+    await b.visit(`/jobs/${job('Wendling')}/facts?of=recipient&fact=rec-bay-length`);
+    await b.see('Wendling', '.app-job-head');
     await b.type('To core rear face, mm', '40 lbft', '[role=dialog]');
     await b.see('"40 lbft" is a torque; a value in mm is wanted.', '[role=dialog]');
     await b.press('Save', '[role=dialog]');
@@ -64,7 +65,8 @@ describe('wrong input gets a sentence and loses nothing', () => {
   });
 
   it('6: a reading that is not one', async () => {
-    await b.go(`/jobs/${job('Sorrel')}/start?tab=find`);
+    await b.visit(`/jobs/${job('Sorrel')}/start?tab=find`);
+    await b.see('Sorrel', '.app-job-head');
     await b.choose('Or any other', 'Volts at the pump plug while it should run');
     await b.type('Reading, V', 'plenty');
     await b.see('does not start with a number', '.diagnosis-next-test');
@@ -74,7 +76,8 @@ describe('wrong input gets a sentence and loses nothing', () => {
   });
 
   it('7: a fuse that does not protect its wire', async () => {
-    await b.go(`/jobs/${job('Sorrel')}/connect`);
+    await b.visit(`/jobs/${job('Sorrel')}/connect`);
+    await b.see('Sorrel', '.app-job-head');
     await b.press('A circuit of our own');
     await b.type('Circuit', 'heated screen');
     await b.type('Current, A', '8');
@@ -86,7 +89,8 @@ describe('wrong input gets a sentence and loses nothing', () => {
   });
 
   it('8: a gate line with nothing to prove it, a wrong PIN, and the first person as the second', async () => {
-    await b.go(`/jobs/${job('Wendling')}/start?tab=gates&gate=First%20crank`);
+    await b.visit(`/jobs/${job('Wendling')}/start?tab=gates&gate=First%20crank`);
+    await b.see('Wendling', '.app-job-head');
     await b.press('Prove: Belts, fan, tools, sleeves');
     expect(await b.enabled('Proved, signed')).toBe(false);
     await (await b.field('Override this line', '[role=dialog]')).click();
@@ -110,13 +114,15 @@ describe('wrong input gets a sentence and loses nothing', () => {
   });
 
   it('9: shorthand that breaks off is kept as a note with a hint', async () => {
-    await b.go(`/jobs/${job('Wendling')}/scope`);
+    await b.visit(`/jobs/${job('Wendling')}/scope`);
+    await b.see('Wendling', '.app-job-head');
     await b.type('Log bar: write a line, plain or in shorthand', 'bore 3 very wide');
     await b.see(/note\. very wide: .*does not start with a number/, '.logbook-log-bar');
   });
 
   it('10: an order that stops at a blank', async () => {
-    await b.go(`/jobs/${job('Wendling')}/kit`);
+    await b.visit(`/jobs/${job('Wendling')}/kit`);
+    await b.see('Wendling', '.app-job-head');
     await b.press('Gearbox mount, angle shims and wedges', '.app-bench');
     await b.choose('State', 'Ordered');
     await b.see('Not to be ordered yet: Mount place is not known', '.card-open');
@@ -124,7 +130,7 @@ describe('wrong input gets a sentence and loses nothing', () => {
   });
 
   it('11: a sum that geometry refuses', async () => {
-    await b.go('/sums?sum=sling');
+    await b.visit('/sums?sum=sling');
     await b.type('Load, kg', '400 lb');
     await b.type('Legs', '2');
     await b.type('Leg angle from level, deg', '20');
@@ -139,7 +145,7 @@ describe('wrong input gets a sentence and loses nothing', () => {
   });
 
   it('a handed-over step cannot be done before what it needs', async () => {
-    await b.go(`/jobs/${job('Larkfield')}/pull`);
+    await b.visit(`/jobs/${job('Larkfield')}/pull`);
     await b.see('Out with', '.app-bench');
     await b.driver.executeScript(
       `[...document.querySelectorAll('.counts button')].find((e) => / open:/.test(e.getAttribute('aria-label'))).click()`,

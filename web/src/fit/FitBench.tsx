@@ -96,7 +96,9 @@ export default function FitBench() {
   const open = params.get('at');
   const opened = useRef<HTMLLIElement>(null);
   // A link into the list shows the place it speaks of.
-  useEffect(() => opened.current?.scrollIntoView({ block: 'start' }), []);
+  useEffect(() => {
+    opened.current?.scrollIntoView({ block: 'start' });
+  }, []);
   const count = (w: FitWord): number => plan.fits.filter((l) => l.verdict.word === w).length;
   const shown = plan.fits.filter((l) => !only || l.verdict.word === only);
   const groups = [...new Set(shown.map((l) => l.def.group))];
