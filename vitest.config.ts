@@ -17,7 +17,12 @@ export default defineConfig({
         fileParallelism: false,
         isolate: false,
       }),
-      node('e2e', ['e2e/**/*.test.ts'], { testTimeout: 120_000, hookTimeout: 120_000, maxWorkers: 2 }),
+      node('e2e', ['e2e/**/*.test.ts'], {
+        testTimeout: 240_000,
+        hookTimeout: 240_000,
+        maxWorkers: 2,
+        isolate: false,
+      }),
     ],
   },
 });

@@ -259,7 +259,7 @@ describe('a swap from booking-in to a signed first start', () => {
       }
       await b.see(`The gate "${gate}" is open.`);
     }
-  }, 240_000);
+  });
 
   it('Start: an attempt fails, the fault is found, the reason stays', async () => {
     await at('start?tab=attempts');
