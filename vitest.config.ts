@@ -12,8 +12,8 @@ export default defineConfig({
       node('core', ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts', 'demo/**/*.test.ts'], { isolate: false }),
       node('web', ['web/src/**/*.test.{ts,tsx}', 'tools/**/*.test.ts'], { isolate: false }),
       node('server', ['server/src/**/*.test.ts'], {
-        testTimeout: 30_000,
-        hookTimeout: 60_000,
+        testTimeout: 120_000,
+        hookTimeout: 120_000,
         fileParallelism: false,
         isolate: false,
       }),

@@ -78,16 +78,24 @@ export async function stopClock(
 ): Promise<ClockRow | undefined> {
   const running = await runningOf(tx, caller.personId);
   if (!running || (about !== undefined && running.about !== about)) return undefined;
-  noteChange(caller, { kind: 'clock', personId: caller.personId });
   // A device that waited without a network may say an end before the beginning that somebody else wrote meanwhile.
   const end = new Date(Math.max(at.getTime(), Date.parse(running.startedAt)));
-  await tx
+  // Of several ends at once, one ends it.
+  const ended = await tx
     .updateTable('clock')
     .set({ ended_at: end, revision: running.revision + 1 })
     .where('id', '=', running.id)
-    .execute();
+    .where('ended_at', 'is', null)
+    .where('revision', '=', running.revision)
+    .returning('id')
+    .executeTakeFirst();
+  if (!ended) return undefined;
+  noteChange(caller, { kind: 'clock', personId: caller.personId });
   return (await read(tx, sql`c.id = ${running.id}`))[0]!;
 }
+
+const changedMeanwhile = (current: ClockRow): Refusal =>
+  new Refusal(409, 'This clock was changed meanwhile.', { current });
 
 /** Says anew when a clock began and ended. The times it had stay readable, with the reason. */
 export async function correctClock(
@@ -100,7 +108,7 @@ export async function correctClock(
   if (!now) throw notFound('This clock');
   if (now.personId !== caller.personId && !may(caller.role, 'correct-others'))
     throw new Refusal(403, 'Only the manager corrects the clock of others.');
-  if (now.revision !== change.revision) throw new Refusal(409, 'This clock was changed meanwhile.', { current: now });
+  if (now.revision !== change.revision) throw changedMeanwhile(now);
   if (change.endedAt !== null && change.endedAt < change.startedAt)
     throw badInput({ endedAt: 'It cannot end before it began.' });
   if ((change.endedAt ?? change.startedAt) > new Date(Date.now() + 60_000).toISOString())
@@ -114,7 +122,7 @@ export async function correctClock(
     startedAt: now.startedAt,
     endedAt: now.endedAt,
   };
-  await tx
+  const corrected = await tx
     .updateTable('clock')
     .set({
       started_at: change.startedAt,
@@ -123,8 +131,11 @@ export async function correctClock(
       revision: now.revision + 1,
     })
     .where('id', '=', clockId)
-    .execute();
+    .where('revision', '=', change.revision)
+    .returning('id')
+    .executeTakeFirst();
   const clock = (await read(tx, sql`c.id = ${clockId}`))[0]!;
+  if (!corrected) throw changedMeanwhile(clock);
   noteChange(caller, { kind: 'clock', personId: clock.personId });
   await writeLogEntry(tx, caller, {
     jobId: clock.jobId,

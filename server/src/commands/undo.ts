@@ -108,6 +108,20 @@ async function keepFactVersion(tx: Tx, caller: Caller, { before, after }: Change
 }
 
 /**
+ * Is a job or a unit taken away on which others wrote? Nothing that they wrote changed its row, and not all that speaks of it points
+ * at it so that the database would refuse. Asked after the command's own rows are gone: what is still there is somebody else's.
+ */
+async function somethingHangsOn(tx: Tx, target: string, changes: readonly Change[]): Promise<boolean> {
+  const gone = (name: string): string[] =>
+    changes.filter((c) => c.table_name === name && c.before === null).map((c) => String(c.after!['id']));
+  const { rows } = await sql<{ hangs: boolean }>`select
+    exists (select 1 from log_entry where job_id = any(${gone('job')}::uuid[]) and command_id is distinct from ${target}::uuid)
+    or exists (select 1 from fact where bearer_id = any(${gone('unit')}::uuid[]))
+    or exists (select 1 from record where bearer_id = any(${gone('unit')}::uuid[])) as hangs`.execute(tx);
+  return rows[0]!.hangs;
+}
+
+/**
  * Takes a command back, row by row, the last change first. Only one's own, within half a minute, and only while every row still
  * stands as it left them: what somebody built on it meanwhile is never torn down. The lines it wrote in the book stay, marked.
  */
@@ -155,6 +169,8 @@ export async function undoCommand(
       throw new Refusal(409, 'Something else hangs on this by now. Correct it instead; the book keeps both.');
     throw error;
   }
+  if (await somethingHangsOn(tx, target, changes))
+    throw new Refusal(409, 'Somebody built on this meanwhile. Correct it instead; the book keeps both.');
   await tx
     .insertInto('command_undone')
     .values({ command_id: target, shop_id: caller.shopId, by_command: caller.command!.id })

@@ -8,7 +8,7 @@ import { momentOf, noteChange, writeLogEntry } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import type { Caller } from '../http/register.ts';
-import { holdJob, unitInRole } from '../jobs/store.ts';
+import { holdJob, holdUnit, unitInRole } from '../jobs/store.ts';
 import { jobMaterial } from '../plan/material.ts';
 
 export interface FactWrite {
@@ -42,6 +42,8 @@ export async function writeFact(
   const { jobId, factId } = write;
   await holdJob(tx, jobId);
   const bearer = await bearerId(tx, jobId, write.bearer, factId);
+  // A unit may serve two jobs, whose locks do not exclude each other: what is known of it is written by one at a time.
+  if (bearer !== jobId) await holdUnit(tx, bearer);
   const clearing = Object.values(write.typed).every((t) => t.trim() === '');
   const entry = clearing ? { ok: true as const, parts: {}, typed: {} } : readFact(factId, write.typed);
   if (!entry.ok) throw badInput(entry.errors);

@@ -7,7 +7,7 @@ import { noteChange, runCommand, writeLogEntry } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import type { Caller, Registry } from '../http/register.ts';
-import { readHead } from './store.ts';
+import { holdJob, readHead } from './store.ts';
 import { countUnits, insertUnit, putInRole, readUnit, readUnitPage } from './units.ts';
 
 interface NewJob {
@@ -113,7 +113,7 @@ export async function updateJob(
   revision: number,
   at?: Date,
 ): Promise<contract.JobHead> {
-  await tx.selectFrom('job').select('id').where('id', '=', jobId).forNoKeyUpdate().executeTakeFirst();
+  await holdJob(tx, jobId);
   const now = await readHead(tx, jobId);
   if (now.revision !== revision) throw new Refusal(409, 'Somebody changed this job meanwhile.', { current: now });
   const said: string[] = [];
@@ -205,8 +205,9 @@ export function jobRoutes(on: Registry): void {
 
   on.shop(contract.moveUnit, (tx, { params, body }, caller) =>
     runCommand(tx, caller, 'move-unit', body, async () => {
-      // A job of another shop is not here, neither to come to nor to leave.
-      if (body.leaveJobId) await readHead(tx, body.leaveJobId);
+      // A job of another shop is not here, neither to come to nor to leave. Jobs are held before units, and in one order, by everybody.
+      const jobIds = [body.leaveJobId, body.job?.jobId].filter((id) => id !== undefined && id !== '');
+      for (const jobId of [...new Set(jobIds)].sort()) await holdJob(tx, jobId!);
       const unit = await tx
         .updateTable('unit')
         .set({ place: body.place })
@@ -232,7 +233,6 @@ export function jobRoutes(on: Registry): void {
         });
       }
       if (body.job) {
-        await readHead(tx, body.job.jobId);
         await putInRole(tx, caller, body.job.jobId, params.unitId, body.job.role);
         const { tests } = await tx
           .selectFrom('record')

@@ -126,6 +126,18 @@ export async function unitInRole(tx: Tx, jobId: string, role: UnitRole): Promise
 
 /** A job's row lock: writes on one job take turns, so that two of them never cross. Lines that only speak of the job pass. */
 export async function holdJob(tx: Tx, jobId: string): Promise<void> {
-  const job = await tx.selectFrom('job').select('id').where('id', '=', jobId).forNoKeyUpdate().executeTakeFirst();
+  const job = await tx
+    .selectFrom('job')
+    .select('id')
+    .where('id', '=', jobId)
+    .where('withdrawn_at', 'is', null)
+    .forNoKeyUpdate()
+    .executeTakeFirst();
   if (!job) throw notFound('This job');
+}
+
+/** The same for a unit, where what is written hangs on it and not on one job. */
+export async function holdUnit(tx: Tx, unitId: string): Promise<void> {
+  const unit = await tx.selectFrom('unit').select('id').where('id', '=', unitId).forNoKeyUpdate().executeTakeFirst();
+  if (!unit) throw notFound('This unit');
 }

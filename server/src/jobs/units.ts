@@ -6,6 +6,7 @@ import { noteChange } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
 import { notFound, Refusal } from '../http/problem.ts';
 import type { Caller } from '../http/register.ts';
+import { holdJob } from './store.ts';
 
 /** Adds a unit to the shop; gives its id. */
 export async function insertUnit(
@@ -22,8 +23,10 @@ export async function insertUnit(
   return unitId;
 }
 
-/** Lets a unit serve a job; refuses a role that another unit holds. */
+/** Lets a unit serve a job; refuses a role that another unit holds, and a unit that serves in it already. */
 export async function putInRole(tx: Tx, caller: Caller, jobId: string, unitId: string, role: UnitRole): Promise<void> {
+  // Two that come at once take turns: the second sees who stands there.
+  await holdJob(tx, jobId);
   if (role !== 'candidate') {
     const holder = await tx
       .selectFrom('job_unit')
@@ -37,11 +40,13 @@ export async function putInRole(tx: Tx, caller: Caller, jobId: string, unitId: s
       throw new Refusal(409, `${holder.name} is already there as ${role.replaceAll('-', ' ')}. Move it away first.`);
   }
   noteChange(caller, { kind: 'job' });
-  await tx
+  const came = await tx
     .insertInto('job_unit')
     .values({ shop_id: caller.shopId, job_id: jobId, unit_id: unitId, role })
     .onConflict((c) => c.doNothing())
-    .execute();
+    .returning('unit_id')
+    .executeTakeFirst();
+  if (!came) throw new Refusal(409, `It is on this job already as ${role.replaceAll('-', ' ')}.`);
 }
 
 const unitColumns = sql`unit.id, unit.kind, unit.name, unit.identity, unit.place,

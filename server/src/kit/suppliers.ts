@@ -51,11 +51,14 @@ export function supplierRoutes(on: Registry): void {
         throw new Refusal(409, `Somebody named it ${now.name} meanwhile.`, { current: now });
       const [same] = await suppliersOf(tx, { name: body.name });
       if (same && same.id !== now.id) throw new Refusal(409, `${same.name} is in the list already.`);
-      await tx
+      const renamed = await tx
         .updateTable('supplier')
         .set({ name: body.name, revision: now.revision + 1 })
         .where('id', '=', now.id)
-        .execute();
+        .where('revision', '=', body.revision)
+        .returning('id')
+        .executeTakeFirst();
+      if (!renamed) throw new Refusal(409, 'Somebody gave it another name meanwhile.');
       noteChange(caller, { kind: 'suppliers' });
       return { reply: { supplier: { ...now, name: body.name, revision: now.revision + 1 } } };
     }),

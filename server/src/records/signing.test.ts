@@ -11,6 +11,7 @@ import {
   storedSchemas,
 } from '@bay/contract/records';
 import type { RecordKind } from '@bay/contract/records';
+import { samples, sampleId as uuid } from '../testing/samples.ts';
 import { commandId, freshDatabase, startServer } from '../testing/harness.ts';
 import type { Client, TestServer } from '../testing/harness.ts';
 import { bookedJob, shopWithCrew } from '../testing/shop.ts';
@@ -56,86 +57,6 @@ const stored = async (kind: RecordKind, key: string): Promise<Data> =>
   (await shop.manager.good(jobs.readJob, { params: { jobId } })).records.find(
     (r) => r.kind === kind && r.key === key,
   )!.data as unknown as Data;
-
-const uuid = randomUUID();
-/** Something that may be written of each kind, with the key it is written under, and the acts that can be done on it. */
-const samples: Record<RecordKind, { key: string; data: Data; acts?: Record<string, Data> }> = {
-  task: { key: 'rm-identify', data: { status: 'done' } },
-  kit: { key: 'kit-sump', data: { status: 'ordered' } },
-  fit: {
-    key: 'fit-bellhousing',
-    data: {},
-    acts: {
-      judged: { word: 'adapt', why: 'looks like it' },
-      trial: { word: 'bolts-up', place: 'bell', condition: 'cold' },
-      resolution: { text: 'adapter plate', kit: [], asked: [] },
-    },
-  },
-  candidate: { key: uuid, data: { note: 'from the yard' } },
-  gate: {
-    key: 'gate-fc-rear-look',
-    data: { text: 'looked, dry' },
-    acts: { override: { reason: 'the camera broke today' }, voided: { why: 'engine out again' } },
-  },
-  priming: { key: uuid, data: { way: 'external-pressure', bar: 3, seconds: 20 } },
-  attempt: { key: '1', data: { number: 1, seconds: 3, result: 'runs' } },
-  signature: { key: uuid, data: { what: 'booking in', statement: 'as seen' } },
-  provisional: { key: uuid, data: { what: 'left mount loose' }, acts: { ended: {} } },
-  circuit: {
-    key: uuid,
-    data: {
-      title: 'pump',
-      from: 'a',
-      to: 'b',
-      signal: 'power',
-      load: 'pump or fan',
-      labelA: 'A',
-      labelB: 'B',
-    },
-    acts: { tested: {} },
-  },
-  sheet: { key: 'bore:1', data: { sheet: 'bore', place: '1', readings: {}, typed: {} } },
-  limits: { key: 'bore', data: { limits: {}, source: 'manual' } },
-  joint: { key: 'head', data: { name: 'head', on: 'engine', bolts: 10 } },
-  torque: {
-    key: 'head:1',
-    data: { joint: 'head', on: 'engine', bolt: '1', stagesNm: [30], source: 'manual' },
-    acts: { voided: { why: 'head off' } },
-  },
-  finding: {
-    key: uuid,
-    data: { on: 'engine', what: 'scored bore' },
-    acts: { settled: { how: 'honed' } },
-  },
-  part: {
-    key: uuid,
-    data: { takeId: 'take-ecu', title: 'unit', condition: 'good', label: 'C-1', place: 'C2' },
-  },
-  case: {
-    key: uuid,
-    data: { symptom: 'no fire', touched: [] },
-    acts: { closed: { faultId: 'f-pump-relay', reason: 'relay dead' } },
-  },
-  observation: { key: uuid, data: { caseId: uuid, observationId: 'o-fires', outcome: 'no-fire' } },
-  'follow-up': {
-    key: uuid,
-    data: { what: 'tighten again' },
-    acts: { done: { note: 'at 500 km' } },
-  },
-  school: { key: 'sch-clamps', data: { side: 'sch-clamps-a', reason: 'customer asks' } },
-  hold: { key: uuid, data: { waitsFor: 'paint' }, acts: { released: {} } },
-  bag: { key: uuid, data: { what: 'bolts', label: '7' }, acts: { back: {} } },
-  fluid: { key: uuid, data: { way: 'drained', litres: 4, what: 'oil' } },
-  decision: { key: uuid, data: { chosen: 'plate A', over: ['plate B'], because: 'it fits' } },
-  tried: { key: uuid, data: { part: 'neck', how: 'too long', back: true } },
-  photo: { key: uuid, data: { caption: 'bay', width: 10, height: 10 } },
-  pin: { key: uuid, data: { photoId: uuid, number: 1, x: 0, y: 0, sort: 'note', text: '' } },
-  ask: {
-    key: uuid,
-    data: { ask: 'question', to: 'manager', what: 'which one?' },
-    acts: { answer: { text: 'the left' } },
-  },
-};
 
 const forged = { by: 'Somebody Else', byId: randomUUID(), at: '1999-01-01T00:00:00.000Z' };
 const signature = (by: string, byId: string) => ({

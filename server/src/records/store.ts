@@ -8,7 +8,7 @@ import { momentOf, noteChange, writeLogEntry } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
 import { badInput, fieldsOf, Refusal } from '../http/problem.ts';
 import type { Caller } from '../http/register.ts';
-import { holdJob, unitInRole } from '../jobs/store.ts';
+import { holdJob, holdUnit, unitInRole } from '../jobs/store.ts';
 import { withMoney } from '../db/sees-money.ts';
 import { hasAmount, storeAmount } from '../money/store.ts';
 import { ruleOf } from './kind.ts';
@@ -60,6 +60,9 @@ async function refuseOld(
   throw new Refusal(409, now ? `${now.by} changed this meanwhile.` : 'This was removed meanwhile.', { current });
 }
 
+const changedElsewhere = (): Refusal =>
+  new Refusal(409, 'Somebody changed this meanwhile, on another job that this unit serves. Load it again.');
+
 /** The amount of money of a record by itself: it is kept where the database decides who sees it. */
 function apart(kind: RecordKind, data: Data): { plain: Data; amount: number | undefined } {
   const field = kindSchema(kind).money;
@@ -94,6 +97,7 @@ export async function writeRecord(tx: Tx, caller: Caller, write: RecordWrite): P
   const data = ((await rule.complete?.(tx, signed, context)) ?? signed) as Data;
   const on: UnitRole | undefined = rule.bearer?.(data);
   const bearer = now?.bearer_id ?? (on ? (await unitInRole(tx, jobId, on)).id : jobId);
+  if (bearer !== jobId) await holdUnit(tx, bearer);
   const revision = write.revision + 1;
   const halfSigned = data['second'] === undefined && (rule.wantsSecond?.(data, key) ?? false);
   const { shopId, personId: byId } = caller;
@@ -103,8 +107,7 @@ export async function writeRecord(tx: Tx, caller: Caller, write: RecordWrite): P
     { shopId, jobId, bearerId: bearer, kind, key, data, byId, at, halfSigned },
     write.revision,
   );
-  if (!written)
-    throw new Refusal(409, 'Somebody changed this meanwhile, on another job that this unit serves. Load it again.');
+  if (!written) throw changedElsewhere();
   // What somebody cannot see they do not erase by writing the rest.
   if (kindSchema(kind).money && (sees || amount !== undefined))
     await withMoney(tx, () => storeAmount(tx, { shopId, jobId, kind, key, amount, byId, at }));
@@ -150,13 +153,16 @@ export async function writeSecond(
     at,
     half_signed: false,
   };
-  await tx
+  const written = await tx
     .updateTable('record')
     .set(row)
     .where('bearer_id', '=', now.bearer_id)
     .where('kind', '=', kind)
     .where('key', '=', key)
-    .execute();
+    .where('revision', '=', now.revision)
+    .returning('revision')
+    .executeTakeFirst();
+  if (!written) throw changedElsewhere();
   noteChange(caller, { kind: 'record', record: kind, key, revision: row.revision });
   await writeLogEntry(
     tx,
