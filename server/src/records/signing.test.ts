@@ -11,7 +11,7 @@ import {
   storedSchemas,
 } from '@bay/contract/records';
 import type { RecordKind } from '@bay/contract/records';
-import { samples, sampleId as uuid } from '../testing/samples.ts';
+import { samples } from '../testing/samples.ts';
 import { commandId, freshDatabase, startServer } from '../testing/harness.ts';
 import type { Client, TestServer } from '../testing/harness.ts';
 import { bookedJob, shopWithCrew } from '../testing/shop.ts';
