@@ -66,14 +66,15 @@ export interface FileReply {
 export const fileReply = z.custom<FileReply>((v) => typeof v === 'object' && v !== null && 'type' in v && 'bytes' in v);
 
 export const id = z.uuid();
-const longestWait = 60 * 24 * 3_600_000;
+/** How long a command may have waited on a device, milliseconds. */
+export const longestAgoMs = 60 * 24 * 3_600_000;
 /**
  * A command carries an id made by the client: sent twice, it is done once and answers the same. `agoMs` is how long ago it was
  * done when it is sent, milliseconds by the device's own clock, for what waited on a device without a network.
  */
 export const command = {
   commandId: id,
-  agoMs: z.number().int().min(0).max(longestWait, 'Done longer ago than two months.').optional(),
+  agoMs: z.number().int().min(0).max(longestAgoMs, 'Done longer ago than two months.').optional(),
   /** Who did it: refused under the session of anybody else, so that nothing is written under a name that did not do it. */
   writtenBy: id.optional(),
 };
@@ -86,7 +87,6 @@ const ofThisAge = (text: string): boolean => {
 };
 export const isoDate = z.iso.date().refine(ofThisAge, 'A day between 1900 and 2200 is wanted.');
 export const isoMoment = z.iso.datetime().refine(ofThisAge, 'A moment between 1900 and 2200 is wanted.');
-export const longestAgoMs = longestWait;
 
 /** What a refusal is, for programs: stable, whatever its sentence says. */
 export const problemCodes = [

@@ -112,13 +112,17 @@ async function keepFactVersion(tx: Tx, caller: Caller, { before, after }: Change
  * at it so that the database would refuse. Asked after the command's own rows are gone: what is still there is somebody else's.
  */
 async function somethingHangsOn(tx: Tx, target: string, changes: readonly Change[]): Promise<boolean> {
-  const gone = (name: string): string[] =>
-    changes.filter((c) => c.table_name === name && c.before === null).map((c) => String(c.after!['id']));
-  const { rows } = await sql<{ hangs: boolean }>`select
-    exists (select 1 from log_entry where job_id = any(${gone('job')}::uuid[]) and command_id is distinct from ${target}::uuid)
-    or exists (select 1 from fact where bearer_id = any(${gone('unit')}::uuid[]))
-    or exists (select 1 from record where bearer_id = any(${gone('unit')}::uuid[])) as hangs`.execute(tx);
-  return rows[0]!.hangs;
+  for (const { table_name: name, before, after } of changes) {
+    if (before !== null || (name !== 'job' && name !== 'unit')) continue;
+    const id = String(after!['id']);
+    const { rows } = await (
+      name === 'job'
+        ? sql`select 1 from log_entry where job_id = ${id} and command_id is distinct from ${target} limit 1`
+        : sql`(select 1 from fact where bearer_id = ${id} limit 1) union all (select 1 from record where bearer_id = ${id} limit 1)`
+    ).execute(tx);
+    if (rows.length > 0) return true;
+  }
+  return false;
 }
 
 /**

@@ -119,6 +119,15 @@ export async function call<E extends Endpoint>(endpoint: E, input: In<E> = {}): 
   return reply;
 }
 
+/** Fields and one file, as the server reads a form. */
+export function formOf(fields: Readonly<Record<string, unknown>>, file: Blob): FormData {
+  const form = new FormData();
+  for (const [name, value] of Object.entries(fields))
+    if (value !== undefined) form.append(name, typeof value === 'string' ? value : JSON.stringify(value));
+  form.append('file', file);
+  return form;
+}
+
 /** An id for a command: sent twice with the same id, it is done once. */
 export function newId(): string {
   if (typeof crypto.randomUUID === 'function') return crypto.randomUUID();

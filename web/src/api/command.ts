@@ -1,8 +1,10 @@
 import type { z } from 'zod';
 import type { Endpoint } from '@bay/contract/endpoint';
-import { newId, pathOf, Refused, sendRaw } from './client.ts';
+import { undoCommand } from '@bay/contract/logbook';
+import { call, formOf, newId, pathOf, sendRaw } from './client.ts';
 import type { In } from './client.ts';
-import { drop, enqueue, outbox } from './outbox.ts';
+import { enqueue, outbox, sendFirst, withdraw } from './outbox.ts';
+import type { Waiting } from './outbox.ts';
 import { remember } from './done.ts';
 
 let me: { id: string; name: string } | undefined;
@@ -30,8 +32,9 @@ export interface CommandOptions<E extends Endpoint> {
 }
 
 /**
- * Sends a command. With a network it is sent at once and can be taken back for half a minute. Without one it waits on the
- * device, if it may, and the screen goes on as if it were done. What waits already is never overtaken.
+ * Sends a command and remembers it for half a minute, to be taken back. One that may wait is put into the outbox before it is sent: what
+ * was typed is on the device whatever becomes of the network or the page, and when nobody answers the screen goes on as if it were
+ * done. What waits already is never overtaken.
  */
 export async function command<E extends Endpoint>(
   endpoint: E,
@@ -41,40 +44,36 @@ export async function command<E extends Endpoint>(
   const commandId = options.commandId ?? newId();
   const { method } = endpoint;
   const url = pathOf(endpoint, input.params);
-  // It carries who wrote it: an answer or a switch that comes between sends nothing under another name.
-  const body: Record<string, unknown> = { ...input.body, ...(me ? { writtenBy: me.id } : {}) };
-  const { label, jobId, offline, file } = options;
-  const ahead = outbox.now().some((w) => w.personId === me?.id && w.state === 'waiting');
-  if (!ahead || !offline) {
-    try {
-      const reply = (await sendRaw(
-        method,
-        url,
-        file ? formOf({ ...body, commandId }, file) : { ...body, commandId },
-        options.signal,
-      )) as z.output<E['reply']>;
-      if (!options.lasting) remember({ commandId, label, jobId, at: Date.now() });
-      return reply;
-    } catch (error) {
-      if (!(error instanceof Refused) || !error.unanswered || !offline || !me) throw error;
+  const { label, jobId, offline, file, signal } = options;
+  const done = { commandId, label, jobId, at: Date.now() };
+  if (offline && me) {
+    const ahead =
+      navigator.onLine === false || outbox.now().some((w) => w.personId === me?.id && w.state === 'waiting');
+    const body = { ...input.body } as Record<string, unknown>;
+    const item = { commandId, personId: me.id, by: me.name, jobId, label, method, url, body, file };
+    // A device that can keep nothing (a private window) can still send.
+    const kept = await enqueue(item, ahead ? 'waiting' : 'sending').catch(() => undefined);
+    if (kept) {
+      const sent = ahead ? 'waits' : await sendFirst(kept, signal);
+      if (sent !== 'waits') {
+        if (!options.lasting) remember(done);
+        return sent.reply as z.output<E['reply']>;
+      }
+      remember({ ...done, takeBack: () => takeBackWaiting(kept, options.restore) });
+      return offline();
     }
   }
-  if (!me)
-    throw new Refused({
-      type: 'about:blank',
-      code: 'signed-out',
-      title: 'Nobody is at this device. Tap your name.',
-      status: 401,
-    });
-  const waiting = await enqueue({ commandId, personId: me.id, by: me.name, jobId, label, method, url, body, file });
-  remember({ commandId, label, jobId, at: Date.now(), takeBack: () => drop(waiting).then(options.restore) });
-  return offline();
+  // It carries who wrote it: an answer or a switch that comes between sends nothing under another name.
+  const body = { ...input.body, commandId, ...(me ? { writtenBy: me.id } : {}) };
+  const reply = (await sendRaw(method, url, file ? formOf(body, file) : body, signal)) as z.output<E['reply']>;
+  if (!options.lasting) remember(done);
+  return reply;
 }
 
-export function formOf(fields: Readonly<Record<string, unknown>>, file: Blob): FormData {
-  const form = new FormData();
-  for (const [name, value] of Object.entries(fields))
-    if (value !== undefined) form.append(name, typeof value === 'string' ? value : JSON.stringify(value));
-  form.append('file', file);
-  return form;
+/** Takes back what waited: here while it never left, at the server when it did. */
+async function takeBackWaiting(w: Waiting, restore: (() => void) | undefined): Promise<void> {
+  const undo = { method: undoCommand.method, url: pathOf(undoCommand, { target: w.commandId }) };
+  const how = await withdraw(w, undo);
+  if (how === 'sent') await call(undoCommand, { params: { target: w.commandId }, body: { commandId: newId() } });
+  else restore?.();
 }

@@ -1,19 +1,26 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { putRecord } from '@bay/contract/records';
 import { changeJob, bookIn } from '@bay/contract/jobs';
+import { longestAgoMs } from '@bay/contract/endpoint';
 import type * as Api from './index.ts';
 
 /** The outbox against a database in memory and a network that the test turns on and off. */
 
 const stored = new Map<string, unknown>();
+const counted = new Map<string, unknown>();
 vi.mock('idb-keyval', () => ({
   createStore: () => 'store',
   entries: () => Promise.resolve([...stored].map(([k, v]) => [k, structuredClone(v)])),
   set: (k: string, v: unknown) => Promise.resolve(void stored.set(k, structuredClone(v))),
   del: (k: string) => Promise.resolve(void stored.delete(k)),
+  get: (k: string) => Promise.resolve(structuredClone(stored.get(k))),
+  update: (k: string, next: (n: unknown) => unknown) =>
+    Promise.resolve(void counted.set(k, next(counted.get(k)))),
 }));
 
-type Answer = { status: number; body: unknown } | 'gone';
+/** `silent`: it arrives and nobody ever answers; `slow`: answered when the test says so. */
+type Answer = { status: number; body: unknown } | 'gone' | 'silent' | 'slow';
+let answer: (() => void) | undefined;
 let answers: Answer[] = [];
 let asked: { url: string; method: string; body: Record<string, unknown> }[] = [];
 const osk = { id: '00000000-0000-4000-8000-000000000001', name: 'Osk' };
@@ -25,20 +32,24 @@ let api: typeof Api;
 beforeEach(async () => {
   vi.resetModules();
   stored.clear();
+  counted.clear();
   answers = [];
   asked = [];
   vi.useFakeTimers({ toFake: ['Date'], now: new Date('2026-11-26T08:00:00Z') });
   vi.stubGlobal(
     'fetch',
     (url: string, init: { method: string; body: string } = { method: 'GET', body: '' }) => {
-      const answer = answers.shift() ?? { status: 200, body: { record: 'sent' } };
-      if (answer === 'gone') return Promise.reject(new TypeError('no network'));
+      const next = answers.shift() ?? { status: 200, body: { record: 'sent' } };
+      if (next === 'gone') return Promise.reject(new TypeError('no network'));
       asked.push({
         url,
         method: init.method,
         body: init.body ? (JSON.parse(init.body) as Record<string, unknown>) : {},
       });
-      return Promise.resolve(new Response(JSON.stringify(answer.body), { status: answer.status }));
+      if (next === 'silent') return new Promise(() => undefined);
+      if (next === 'slow')
+        return new Promise((done) => (answer = () => done(Response.json({ record: 'sent' }))));
+      return Promise.resolve(new Response(JSON.stringify(next.body), { status: next.status }));
     },
   );
   vi.stubGlobal('BroadcastChannel', undefined);
@@ -50,6 +61,13 @@ afterEach(() => {
   vi.useRealTimers();
   vi.unstubAllGlobals();
 });
+
+/** The browser is closed and opened: nothing is left but what is on the device. */
+const openedAgain = async () => {
+  vi.resetModules();
+  api = await import('./index.ts');
+  api.keepPerson(osk);
+};
 
 const tick = (key: string, restore?: () => void) =>
   api.command(
@@ -167,9 +185,35 @@ describe('what waits', () => {
   };
   it('says how long ago it was done, not when', async () => {
     await wait('a');
+    await openedAgain();
     vi.setSystemTime(new Date('2026-11-26T11:30:00Z'));
     await api.drain(osk.id);
     expect(asked[0]!.body['agoMs']).toBe(3.5 * 3_600_000);
+  });
+  it.each(['2025-11-26T08:00:00Z', '2027-11-26T08:00:00Z'])(
+    'is as old as it is when the clock is set to %s while the page is open',
+    async (set) => {
+      await wait('a');
+      vi.setSystemTime(new Date(set));
+      await api.drain(osk.id);
+      expect(asked[0]!.body['agoMs']).toBeUndefined();
+    },
+  );
+  it('is never refused for its age, however wrong a clock was', async () => {
+    await wait('a');
+    await openedAgain();
+    vi.setSystemTime(new Date('2028-01-01T08:00:00Z'));
+    await api.drain(osk.id);
+    expect(asked[0]!.body['agoMs']).toBe(longestAgoMs);
+  });
+  it('is sent in the order it was done, also when the clock went back meanwhile', async () => {
+    await wait('a');
+    vi.setSystemTime(new Date('2026-11-20T08:00:00Z'));
+    await openedAgain();
+    await wait('b');
+    answers = [];
+    await api.drain(osk.id);
+    expect(asked.map((a) => a.url.at(-1))).toEqual(['a', 'b']);
   });
   it('is sent under the name of the one who did it, or not at all', async () => {
     await wait('a');
@@ -228,15 +272,103 @@ describe('what waits', () => {
     await api.drain(osk.id);
     expect(api.outbox.now()).toEqual([]);
   });
-  it('is taken back by forgetting it, and the screen is put back', async () => {
+  it('is taken back by forgetting it, where it never left the device, and the screen is put back', async () => {
     const restore = vi.fn();
-    answers = ['gone'];
+    vi.stubGlobal('navigator', { onLine: false });
     await tick('a', restore);
     await api.takeBack(api.undoable.last()!);
     expect(restore).toHaveBeenCalledOnce();
     expect(api.outbox.now()).toEqual([]);
     await api.drain(osk.id);
     expect(asked).toEqual([]);
+  });
+  it('is on the device before it is sent: when the page is closed while nobody answers, it is sent later', async () => {
+    answers = ['silent'];
+    void tick('a');
+    await vi.waitFor(() => expect(asked).toHaveLength(1));
+    expect([...stored.values()]).toMatchObject([{ state: 'sending' }]);
+    await openedAgain();
+    vi.setSystemTime(new Date('2026-11-26T08:00:30Z'));
+    await api.drain(osk.id);
+    expect(asked.map((a) => a.body['commandId'])).toEqual([
+      asked[0]!.body['commandId'],
+      asked[0]!.body['commandId'],
+    ]);
+    expect(stored.size).toBe(0);
+  });
+  it('is not sent again by another page while the first still waits for its answer', async () => {
+    answers = ['silent'];
+    void tick('a');
+    await vi.waitFor(() => expect(asked).toHaveLength(1));
+    await openedAgain();
+    await api.drain(osk.id);
+    expect(asked).toHaveLength(1);
+    expect(api.outbox.now()).toEqual([]);
+    expect(api.outbox.waitsFor(osk.id)).toBe(true);
+  });
+  it('is taken back at the server when it has just been sent', async () => {
+    await wait('a');
+    const done = api.undoable.last()!;
+    await api.drain(osk.id);
+    await api.takeBack(done);
+    expect(asked.at(-1)!.url).toBe(`/api/commands/${String(asked[0]!.body['commandId'])}/undo`);
+    expect(stored.size).toBe(0);
+  });
+  it('that the server may have got is taken back there too, and that it never came is as good', async () => {
+    for (const answer of [
+      { status: 200, body: {} },
+      problem(404, 'This command is not here.', { code: 'not-here' }),
+    ]) {
+      answers = ['gone'];
+      await tick('a');
+      asked = [];
+      await api.takeBack(api.undoable.last()!);
+      answers = [answer];
+      await api.drain(osk.id);
+      expect(asked.map((a) => a.url)).toEqual([expect.stringMatching(/undo$/)]);
+      expect(stored.size).toBe(0);
+    }
+  });
+  it('and is taken back while others are sent is not sent', async () => {
+    await wait('a', 'b');
+    const done = api.undoable.last()!;
+    answers = ['slow'];
+    const draining = api.drain(osk.id);
+    await vi.waitFor(() => expect(asked).toHaveLength(1));
+    await api.takeBack(done);
+    answer?.();
+    await draining;
+    expect(asked.map((a) => a.url.at(-1))).toEqual(['a']);
+    expect(stored.size).toBe(0);
+  });
+  it('one that the server fails at holds up what is written on top of it and nothing else, and is set aside in the end', async () => {
+    await wait('a', 'a', 'b');
+    for (let i = 0; i < 5; i += 1) {
+      answers = [problem(500, 'The server failed at this.')];
+      await api.drain(osk.id);
+      expect(asked.filter((a) => a.url.endsWith('b'))).toHaveLength(1);
+    }
+    expect(api.outbox.now()).toMatchObject([
+      { state: 'refused', problem: { title: 'The server failed at this.' } },
+    ]);
+  });
+  it('a server that is busy sets nothing aside', async () => {
+    await wait('a');
+    for (let i = 0; i < 9; i += 1) {
+      answers = [problem(503, 'busy')];
+      await api.drain(osk.id);
+    }
+    expect(api.outbox.now()).toMatchObject([{ state: 'waiting' }]);
+  });
+  it('that was refused is sent with other words as a new command', async () => {
+    await wait('a');
+    answers = [problem(422, 'Say why.')];
+    await api.drain(osk.id);
+    const [stuck] = api.outbox.now();
+    await api.change(stuck!, { ...stuck!.body, data: { status: 'waived', reason: 'seen by two' } });
+    await api.drain(osk.id);
+    expect(asked.at(-1)!.body).toMatchObject({ data: { reason: 'seen by two' } });
+    expect(asked.at(-1)!.body['commandId']).not.toBe(asked[0]!.body['commandId']);
   });
   it('two that drain at once send each thing once', async () => {
     await wait('a', 'b');

@@ -1,15 +1,17 @@
-import { createStore, del, entries, set } from 'idb-keyval';
+import { createStore, del, entries, get, set, update } from 'idb-keyval';
 import type { UseStore } from 'idb-keyval';
+import { longestAgoMs } from '@bay/contract/endpoint';
 import type { Problem } from '@bay/contract/endpoint';
-import { newId, Refused, sendRaw } from './client.ts';
+import { formOf, newId, Refused, sendRaw } from './client.ts';
+import { nowMs } from './now.ts';
 
 /**
- * What was done without a network waits here, on the device, in the order it was done, and is sent once when the network is
- * back. It survives closing the browser. Every command carries its own id, so that one sent twice (by two tabs, or because an
- * answer was lost) is done once.
+ * What is done on this device is kept here before it is sent, in the order it was done, and taken out when the server has it. Without
+ * a network it waits, survives closing the browser, and is sent when the network is back. Every command carries its own id, so that
+ * one sent twice (by two tabs, or because an answer was lost) is done once.
  */
 export interface Waiting {
-  /** Order of sending; the key it is stored under. */
+  /** Order of sending; the key it is stored under. Counted, not told by a clock. */
   order: string;
   commandId: string;
   /** Only sent while the person who did it is at the device. */
@@ -22,21 +24,52 @@ export interface Waiting {
   url: string;
   body: Record<string, unknown>;
   file?: Blob | undefined;
-  /** By the device's clock; how long ago it was is what gets sent. */
+  /** By the shop's clock as the device knew it then, milliseconds. */
   doneAt: number;
-  state: 'waiting' | 'conflict' | 'refused';
+  /** Which opening of the page it was done in, and how long that had been open, milliseconds: no clock that is set changes it. */
+  page: string;
+  upMs: number;
+  /** `sending`: on its way for the first time. It is looked after by the page that sends it, until that is too long ago. */
+  state: 'sending' | 'waiting' | 'conflict' | 'refused';
   problem?: Problem | undefined;
+  /** It was on its way once and nobody answered: the server may have it, or not. */
+  tried?: true | undefined;
+  /** How often the server failed at it. */
+  failures?: number | undefined;
+  /** It takes something back that the server may never have had: that it is not there is as good as done. */
+  mayBeGone?: true | undefined;
 }
+
+/** How long a command waits for its answer before it counts as unanswered, milliseconds; a photo is larger. */
+const patience = { words: 10_000, photo: 120_000 };
+export const patienceOf = (file: Blob | undefined): number => (file ? patience.photo : patience.words);
+
+/** A command at which the server itself fails this often is set aside for a person to see. */
+const mostFailures = 5;
+
+const page = newId();
 
 let store: UseStore | undefined;
 const box = (): UseStore => (store ??= createStore('bay-outbox', 'waiting'));
+let counter: UseStore | undefined;
+const counts = (): UseStore => (counter ??= createStore('bay-outbox-count', 'count'));
 
 let held: readonly Waiting[] = [];
 let loaded = false;
+/** What this page is sending now. */
+const onTheWay = new Map<string, Promise<unknown>>();
 const watchers = new Set<() => void>();
-const say = (): void => watchers.forEach((w) => w());
+let shown: readonly Waiting[] = [];
+const say = (): void => {
+  shown = held.filter((w) => !lookedAfter(w));
+  watchers.forEach((each) => each());
+};
 // Other tabs of this device see the same box.
 const tabs = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('bay-outbox');
+
+/** Somebody waits for its answer: this page, or another that has not given it up yet. */
+const lookedAfter = (w: Waiting): boolean =>
+  w.state === 'sending' && (onTheWay.has(w.order) || Math.abs(nowMs() - w.doneAt) < patienceOf(w.file) + 2000);
 
 async function read(): Promise<void> {
   const all = await entries<string, Waiting>(box()).catch(() => []);
@@ -51,23 +84,39 @@ async function changed(): Promise<void> {
   tabs?.postMessage('changed');
 }
 
+const keep = async (w: Waiting): Promise<Waiting> => {
+  await set(w.order, w, box());
+  await changed();
+  return w;
+};
+
 export const outbox = {
   watch(watcher: () => void): () => void {
     watchers.add(watcher);
     if (!loaded) void read();
     return () => watchers.delete(watcher);
   },
-  now: (): readonly Waiting[] => held,
+  /** What nobody is sending just now. */
+  now: (): readonly Waiting[] => shown,
+  /** Does something of this person wait that must not be overtaken, or is something left that a closed page was sending? */
+  waitsFor: (personId: string | undefined): boolean =>
+    held.some((w) => w.personId === personId && (w.state === 'waiting' || w.state === 'sending')),
 };
 
-let last = 0;
-export async function enqueue(w: Omit<Waiting, 'order' | 'state' | 'doneAt'>): Promise<Waiting> {
-  const doneAt = Date.now();
-  last = Math.max(last + 1, doneAt * 100);
-  const waiting: Waiting = { ...w, doneAt, order: String(last).padStart(18, '0'), state: 'waiting' };
-  await set(waiting.order, waiting, box());
-  await changed();
-  return waiting;
+/** The next number, also when two tabs ask at once; above whatever waits already. */
+async function nextOrder(): Promise<string> {
+  let next = 0;
+  const most = Number(held.at(-1)?.order ?? 0);
+  await update<number>('last', (last) => (next = Math.max(last ?? 0, most) + 1), counts());
+  return String(next).padStart(18, '0');
+}
+
+export async function enqueue(
+  w: Omit<Waiting, 'order' | 'state' | 'doneAt' | 'page' | 'upMs'>,
+  state: 'sending' | 'waiting' = 'waiting',
+): Promise<Waiting> {
+  if (!loaded) await read();
+  return keep({ ...w, doneAt: nowMs(), page, upMs: performance.now(), order: await nextOrder(), state });
 }
 
 export async function drop(w: Waiting): Promise<void> {
@@ -75,53 +124,110 @@ export async function drop(w: Waiting): Promise<void> {
   await changed();
 }
 
-/** Sends it again as a new command, on top of what stands there now. */
-export async function insist(w: Waiting, revision: number): Promise<void> {
-  const next: Waiting = {
-    ...w,
+/**
+ * Takes back what waits. `kept`: it had never been on its way and is forgotten. `behind`: the server may have it, so that it is taken
+ * back there as soon as it can be asked. `sent`: the server has it.
+ */
+export async function withdraw(w: Waiting, undo: Pick<Waiting, 'method' | 'url'>): Promise<'kept' | 'behind' | 'sent'> {
+  await onTheWay.get(w.order)?.catch(() => undefined);
+  const there = await get<Waiting>(w.order, box());
+  if (!there) return 'sent';
+  await drop(there);
+  if (!there.tried) return 'kept';
+  const { personId, by, jobId } = there;
+  await enqueue({
+    ...undo,
     commandId: newId(),
-    body: { ...w.body, revision },
-    state: 'waiting',
-    problem: undefined,
-  };
-  await set(w.order, next, box());
-  await changed();
+    personId,
+    by,
+    jobId,
+    label: `taken back: ${there.label}`,
+    body: {},
+    mayBeGone: true,
+  });
+  return 'behind';
 }
 
-export async function tryAgain(w: Waiting): Promise<void> {
-  await set(w.order, { ...w, state: 'waiting', problem: undefined }, box());
-  await changed();
+/** Sends it again as a new command, on top of what stands there now. */
+export const insist = (w: Waiting, revision: number): Promise<Waiting> => change(w, { ...w.body, revision });
+
+/** Sends it as a new command with other words. */
+export const change = (w: Waiting, body: Waiting['body']): Promise<Waiting> =>
+  keep({ ...w, body, commandId: newId(), state: 'waiting', problem: undefined, failures: undefined, tried: undefined });
+
+export const tryAgain = (w: Waiting): Promise<Waiting> =>
+  keep({ ...w, state: 'waiting', problem: undefined, failures: undefined });
+
+/** How long ago it was done, milliseconds. Within one opening of the page no clock is asked; a clock that was set never refuses it. */
+function agoOf(w: Waiting): number {
+  const ago = w.page === page ? performance.now() - w.upMs : nowMs() - w.doneAt;
+  return Math.round(Math.min(Math.max(0, ago), longestAgoMs));
 }
 
 function bodyOf(w: Waiting): Record<string, unknown> | FormData {
-  const agoMs = Math.max(0, Date.now() - w.doneAt);
+  const agoMs = agoOf(w);
   const body = { ...w.body, commandId: w.commandId, writtenBy: w.personId, ...(agoMs > 2000 ? { agoMs } : {}) };
-  if (!w.file) return body;
-  const form = new FormData();
-  for (const [name, value] of Object.entries(body)) if (value !== undefined) form.append(name, String(value));
-  form.append('file', w.file);
-  return form;
+  return w.file ? formOf(body, w.file) : body;
 }
 
-export type Outcome = 'sent' | 'conflict' | 'refused' | 'later' | 'sign-in';
+/** Sends it and waits for the answer as long as that is worth. Taken out of the box when the server has it. */
+function send(w: Waiting, signal?: AbortSignal): Promise<unknown> {
+  const limit = AbortSignal.timeout(patienceOf(w.file));
+  const going = sendRaw(w.method, w.url, bodyOf(w), signal ? AbortSignal.any([signal, limit]) : limit).then(
+    async (reply) => {
+      await del(w.order, box());
+      return reply;
+    },
+  );
+  onTheWay.set(w.order, going);
+  return going.finally(() => onTheWay.delete(w.order));
+}
 
+/** Sends for the first time what was just put into the box. When nobody answers it waits there; what is refused is not kept. */
+export async function sendFirst(w: Waiting, signal?: AbortSignal): Promise<{ reply: unknown } | 'waits'> {
+  try {
+    const reply = await send(w, signal);
+    await changed();
+    return { reply };
+  } catch (error) {
+    if (error instanceof Refused && error.unanswered) {
+      await keep({ ...w, state: 'waiting', tried: true });
+      return 'waits';
+    }
+    await drop(w);
+    throw error;
+  }
+}
+
+type Outcome = 'sent' | 'aside' | 'held' | 'later';
+
+/** Sends one of those that wait. `held`: the server failed at this one; `later`: nobody answers, or somebody else is at the device. */
 async function sendOne(w: Waiting): Promise<Outcome> {
   try {
-    await sendRaw(w.method, w.url, bodyOf(w));
-    await del(w.order, box());
+    await send(w);
     return 'sent';
   } catch (error) {
     if (!(error instanceof Refused)) return 'later';
     const { problem } = error;
-    if (problem.code === 'signed-out') return 'sign-in';
-    // Somebody else came to the device meanwhile: it waits for the one who wrote it.
-    if (problem.code === 'somebody-else') return 'sign-in';
-    // The page may hold the token of a session before this one; "me" brings the new one.
-    if (problem.code === 'page-out-of-date') return 'sign-in';
-    if (problem.code === 'no-connection' || problem.code === 'failed' || problem.code === 'too-many') return 'later';
-    const state = problem.code === 'stale' ? 'conflict' : 'refused';
-    await set(w.order, { ...w, state, problem }, box());
-    return state;
+    if (error.unanswered) {
+      if (!w.tried) await keep({ ...w, tried: true });
+      return 'later';
+    }
+    if (w.mayBeGone && problem.code === 'not-here') {
+      await del(w.order, box());
+      return 'sent';
+    }
+    // Somebody else came to the device, or the session is over, or the page holds an old token: "me" brings what is wanted.
+    if (['signed-out', 'somebody-else', 'page-out-of-date', 'too-many'].includes(problem.code)) return 'later';
+    if (problem.code === 'failed') {
+      // A server that is busy will not always be; one that fails at this each time wants a person.
+      const failures = (w.failures ?? 0) + (problem.status === 503 ? 0 : 1);
+      const aside = failures >= mostFailures;
+      await set(w.order, { ...w, failures, ...(aside ? { state: 'refused', problem } : {}) }, box());
+      return aside ? 'aside' : 'held';
+    }
+    await set(w.order, { ...w, state: problem.code === 'stale' ? 'conflict' : 'refused', problem }, box());
+    return 'aside';
   }
 }
 
@@ -130,9 +236,15 @@ let draining: Promise<string[]> | undefined;
 async function drainNow(personId: string): Promise<string[]> {
   await read();
   const jobs = new Set<string>();
-  for (const w of held.filter((x) => x.state === 'waiting' && x.personId === personId)) {
-    const outcome = await sendOne(w);
-    if (outcome === 'later' || outcome === 'sign-in') break;
+  // One that the server fails at holds up what is written on top of it, and nothing else.
+  const heldUp = new Set<string>();
+  for (const { order } of held.filter((x) => x.personId === personId)) {
+    // It may have been taken back while others were sent.
+    const w = await get<Waiting>(order, box());
+    if (!w || heldUp.has(w.url) || lookedAfter(w) || (w.state !== 'waiting' && w.state !== 'sending')) continue;
+    const outcome = await sendOne({ ...w, state: 'waiting' });
+    if (outcome === 'later') break;
+    if (outcome === 'held') heldUp.add(w.url);
     if (w.jobId) jobs.add(w.jobId);
     await changed();
   }

@@ -9,7 +9,8 @@ export const useOutbox = (): readonly Waiting[] => useSyncExternalStore(outbox.w
 /** Sends what waits whenever there is a chance that it goes: at the start, when the line is back, and every few seconds. */
 export function useDraining(personId: string | undefined, up: boolean): void {
   const client = useQueryClient();
-  const waits = useOutbox().some((w) => w.state === 'waiting' && w.personId === personId);
+  useOutbox();
+  const waits = outbox.waitsFor(personId);
   useEffect(() => {
     if (!personId || !waits) return;
     const go = (): void =>
@@ -29,7 +30,7 @@ export function useDraining(personId: string | undefined, up: boolean): void {
 /** "4 waiting to be sent": what is on this device only, for everybody to see. */
 export function OutboxButton({ open }: { open: () => void }) {
   const all = useOutbox();
-  const stuck = all.filter((w) => w.state !== 'waiting').length;
+  const stuck = all.filter((w) => w.state === 'conflict' || w.state === 'refused').length;
   if (all.length === 0) return null;
   const waiting = all.length - stuck;
   return (
