@@ -64,10 +64,7 @@ export function makeApp(parts: AppParts): Express {
   );
   app.get('/healthz', (_req, res) => void res.json({ ok: true }));
   app.get('/readyz', async (_req, res) => {
-    const database = await pool.query('select 1').then(
-      () => true,
-      () => false,
-    );
+    const database = await answersSoon(pool);
     const ok = database && parts.draining?.() !== true;
     res.status(ok ? 200 : 503).json({ ok, database });
   });
@@ -112,4 +109,14 @@ function serveWeb(app: Express, folder: string): void {
   app.get(/^\/(?!api\/|assets\/|healthz|readyz|metrics).*/, (_req, res) => {
     res.set('cache-control', 'no-cache').sendFile(page);
   });
+}
+
+/** Does the database answer within a second? One that hangs is as good as none, and whoever asks must be told in time. */
+function answersSoon(pool: AppParts['pool']): Promise<boolean> {
+  const asked = pool.query('select 1').then(
+    () => true,
+    () => false,
+  );
+  const tooLong = new Promise<boolean>((say) => setTimeout(say, 800, false).unref());
+  return Promise.race([asked, tooLong]);
 }

@@ -176,7 +176,27 @@ describe('doors', () => {
       { id: left, email: null, pin_hash: null },
     ]);
   });
+  it('written by a newer version, it is refused with a sentence, and nothing is changed', async () => {
+    await owner.query("insert into migration (name) values ('9999-later')");
+    await expect(migrate(database.url)).rejects.toThrow(/newer Veteran Bay \(9999-later\)/);
+    await owner.query("delete from migration where name = '9999-later'");
+  });
   it('brought up to date once more, nothing happens', async () => {
     expect(await migrate(database.url)).toEqual([]);
+  });
+});
+
+describe('three servers that start on an empty database at once', () => {
+  it('bring it up to date once', async () => {
+    const empty = await emptyDatabase();
+    try {
+      const ran = await Promise.all([migrate(empty.url), migrate(empty.url), migrate(empty.url)]);
+      const names = ran.flat();
+      expect(names.length).toBeGreaterThan(7);
+      expect(new Set(names).size).toBe(names.length);
+      expect(ran.filter((r) => r.length > 0)).toHaveLength(1);
+    } finally {
+      await empty.drop();
+    }
   });
 });

@@ -35,16 +35,21 @@ export async function migrate(url: string, upTo?: string): Promise<string[]> {
   try {
     await client.query('select pg_advisory_lock($1)', [lockNumber]);
     await client.query(
+      'create table if not exists migration (name text primary key, at timestamptz not null default now())',
+    );
+    const done = new Set((await client.query<{ name: string }>('select name from migration')).rows.map((r) => r.name));
+    const unknown = [...done].filter((name) => !migrations.some((m) => m.name === name)).sort();
+    if (unknown.length > 0)
+      throw new Error(
+        `This database was written by a newer Veteran Bay (${unknown.join(', ')}). Nothing was changed. Start that version, or restore a backup of this one.`,
+      );
+    await client.query(
       `do $$ begin if not exists (select 1 from pg_roles where rolname = '${appRole}') then create role ${appRole} nologin; end if; end $$`,
     );
     await client.query(`grant ${appRole} to current_user`);
     await client.query(`grant usage on schema public to ${appRole}`);
     // The queue keeps its own tables in its own schema; ours only put work into it.
     await runMigrations({ connectionString: url });
-    await client.query(
-      'create table if not exists migration (name text primary key, at timestamptz not null default now())',
-    );
-    const done = new Set((await client.query<{ name: string }>('select name from migration')).rows.map((r) => r.name));
     const wanted = upTo ? migrations.slice(0, migrations.findIndex((m) => m.name === upTo) + 1) : migrations;
     for (const migration of wanted.filter((m) => !done.has(m.name))) {
       await client.query('begin');

@@ -406,4 +406,14 @@ describe('photos', () => {
       .toBuffer();
     await expect(develop(bomb)).rejects.toThrow(/no picture/);
   });
+  it('so is a small file that declares very many dots, and a large drawing of one colour is not', async () => {
+    const flat = (width: number, height: number, level: number) =>
+      sharp({ create: { width, height, channels: 3, background: '#204060' } })
+        .png({ compressionLevel: level, palette: level > 0 })
+        .toBuffer();
+    const small = await flat(7000, 7000, 9);
+    expect(small.length).toBeLessThan(60_000);
+    await expect(develop(small)).rejects.toThrow(/no picture/);
+    await expect(develop(await flat(2400, 1600, 9))).resolves.toMatchObject({ width: 1600 });
+  });
 });

@@ -11,8 +11,11 @@ import { withoutNotes } from './exif.ts';
 import { limited } from './limited.ts';
 import type { PhotoSize, PhotoStore, Sized } from './photo-store.ts';
 
-// A photo of a phone has some fifty million dots; more is a bomb, not a picture.
-const mostDots = 120e6;
+// A photo of a phone has some fifty million dots; more is a bomb, not a picture. What is declared is looked at before anything is unpacked.
+const mostDots = 60e6;
+/** A picture that was taken, drawn or shown has more than one byte for so many dots; one that has fewer was made to cost time. */
+const mostDotsPerByte = 400;
+const smallEnough = 4e6;
 sharp.cache(false);
 
 export interface Developed {
@@ -38,6 +41,20 @@ const opened = (file: Buffer) => sharp(file, { failOn: 'error', limitInputPixels
 
 /** A few at a time: developing fills memory, and a shop's tablets may all send at once. */
 const developing = limited(2);
+const turns = new Map<string, { run: ReturnType<typeof limited>; waiting: number }>();
+
+/** One at a time of one person: however many somebody sends, a place is left for the others. */
+async function inTurn<T>(personId: string, work: () => Promise<T>): Promise<T> {
+  const turn = turns.get(personId) ?? { run: limited(1), waiting: 0 };
+  turns.set(personId, turn);
+  turn.waiting += 1;
+  try {
+    return await turn.run(work);
+  } finally {
+    turn.waiting -= 1;
+    if (turn.waiting === 0) turns.delete(personId);
+  }
+}
 
 async function smaller(file: Buffer, size: keyof typeof copies): Promise<{ data: Buffer; info: OutputInfo }> {
   const { edge, quality } = copies[size];
@@ -57,7 +74,10 @@ export const copyOf = (original: Buffer, size: keyof typeof copies): Promise<Siz
 export const develop = (file: Buffer): Promise<Developed> =>
   developing(async () => {
     try {
-      const { format, orientation } = await opened(file).metadata();
+      const { format, orientation, width: across, height: down } = await opened(file).metadata();
+      const dots = across * down;
+      if (dots > mostDots || (dots > smallEnough && dots > file.length * mostDotsPerByte))
+        throw new Error('made to cost time');
       const mime = mimes[format];
       if (!mime) throw new Error('no picture');
       const upright = (): Sharp => opened(file).autoOrient();
@@ -85,12 +105,12 @@ export interface PhotoWrite {
 /** Reads what came along and keeps its bytes, outside of any transaction: no connection is held meanwhile. */
 export async function takeIn(
   store: PhotoStore,
-  shopId: string,
+  { shopId, personId }: Pick<Caller, 'shopId' | 'personId'>,
   photoId: string,
   file: Buffer | undefined,
 ): Promise<Developed> {
   if (!file || file.length === 0) throw badInput({ file: 'No photo came with this.' });
-  const photo = await develop(file);
+  const photo = await inTurn(personId, () => develop(file));
   await store.put(shopId, photoId, 'original', photo.original);
   return photo;
 }

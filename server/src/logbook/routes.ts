@@ -37,7 +37,7 @@ export function logbookRoutes(on: Registry, photos: PhotoStore): void {
 
   on.staged(
     contract.addPhoto,
-    ({ body, req }, caller) => takeIn(photos, caller.shopId, body.photoId, req.file?.buffer),
+    ({ body, req }, caller) => takeIn(photos, caller, body.photoId, req.file?.buffer),
     (tx, { params, body }, caller, photo) =>
       runCommand(tx, caller, 'add-photo', body, async () => ({
         reply: { record: await keepPhoto(tx, caller, photo, { jobId: params.jobId, ...body }) },

@@ -9,7 +9,8 @@ import pg from 'pg';
 import * as crew from '@bay/contract/crew';
 import * as jobs from '@bay/contract/jobs';
 import { addPhoto, writeLog } from '@bay/contract/logbook';
-import { Client, commandId, freshDatabase, startServer } from './harness.ts';
+import { migrate } from '../db/migrate.ts';
+import { Client, commandId, emptyDatabase, freshDatabase, startServer } from './harness.ts';
 import { asFile, phonePhoto } from './pictures.ts';
 import { bookedJob, shopWithCrew } from './shop.ts';
 
@@ -76,6 +77,10 @@ describe('backup and restore', () => {
     await bay(one.url, 'backup', file);
     // Hashes of PINs and names of customers are in it.
     expect((await stat(file)).mode & 0o077).toBe(0);
+    const { stderr: said } = await bay(two.url, 'restore', '--check', file);
+    expect(said).toMatch(
+      /can be restored by this version: 1 jobs, \d+ lines of the book, 1 photos\. Written /,
+    );
     await bay(two.url, 'restore', file);
     expect(await fingerprint(two.url)).toEqual(before);
 
@@ -119,6 +124,33 @@ describe('backup and restore', () => {
     expect(await refused('restore', file)).toBe(
       `bay: ${file} is no backup that can be read. Nothing was changed.`,
     );
+    // What is a backup, but of something else, or of a version that is not here yet.
+    const other = await emptyDatabase();
+    const owner = new pg.Client({ connectionString: other.url });
+    await owner.connect();
+    const dumped = async (name: string) => {
+      const at = join(folder, name);
+      await bay(other.url, 'backup', at);
+      return at;
+    };
+    await owner.query(
+      'create table session (sid text); create table try_count (key text); create table cake (layers int)',
+    );
+    const cake = await dumped('cake.backup');
+    await owner.query('drop table session; drop table try_count');
+    await migrate(other.url);
+    await owner.query("insert into migration (name) values ('9999-later')");
+    const later = await dumped('later.backup');
+    await owner.end();
+    for (const check of [['--check'], []]) {
+      expect(await refused('restore', ...check, cake)).toContain(
+        'of something else than a shop. Nothing was changed.',
+      );
+      expect(await refused('restore', ...check, later)).toContain(
+        'newer Veteran Bay (9999-later). Nothing was changed.',
+      );
+    }
+    await other.drop();
     expect(await refused('restore', join(folder, 'nowhere'))).toMatch(/is not there\.$/);
     expect(await fingerprint(url)).toEqual(before);
     await drop();

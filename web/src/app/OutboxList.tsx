@@ -4,7 +4,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { writeLog } from '@bay/contract/logbook';
 import { change, command, drop, insist, keys, nowMs, tryAgain, useMe } from '../api/index.ts';
 import type { Waiting } from '../api/index.ts';
-import { dataWords, TwoVersions } from '../sheet/index.ts';
+import { dataWords, fieldWords, TwoVersions } from '../sheet/index.ts';
 import { Dialog, today } from '../ui/index.ts';
 import { useOutbox } from './Outbox.tsx';
 
@@ -81,7 +81,7 @@ function SetAside({ w }: { w: Waiting }) {
             return (
               <TextInput
                 key={name}
-                label={name === 'line' ? 'The line' : name}
+                label={name === 'line' ? 'The line' : fieldWords(name)}
                 value={changing[name] ?? ''}
                 onChange={(e) => setChanging({ ...changing, [name]: e.currentTarget.value })}
               />

@@ -1,11 +1,18 @@
 export type Data = Readonly<Record<string, unknown>> | undefined;
 
+/** The name of a field as words: "waitsFor" is "waits for". */
+export const fieldWords = (key: string): string =>
+  key
+    .replace(/([a-z])([A-Z])/g, '$1 $2')
+    .replaceAll('-', ' ')
+    .toLowerCase();
+
 const said = (v: unknown): string =>
   Array.isArray(v)
     ? v.map(said).join(' then ')
     : typeof v === 'object' && v !== null
       ? Object.entries(v)
-          .map(([k, x]) => `${k.replaceAll('-', ' ')} ${said(x)}`)
+          .map(([k, x]) => `${fieldWords(k)} ${said(x)}`)
           .join(', ')
       : String(v);
 
@@ -13,7 +20,7 @@ const said = (v: unknown): string =>
 export const linesOfData = (data: Data): [string, string][] =>
   Object.entries(data ?? {})
     .filter(([k, v]) => v !== undefined && k !== 'by' && k !== 'at')
-    .map(([k, v]) => [k.replaceAll('-', ' '), said(v)]);
+    .map(([k, v]) => [fieldWords(k), said(v)]);
 
 /** The same in one sentence, for a line of the book. */
 export const dataWords = (data: Data): string =>
