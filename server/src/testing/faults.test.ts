@@ -351,6 +351,14 @@ describe.runIf(ownCluster)('a database that is restarted', () => {
   const name = `faults-${process.pid}`;
   afterAll(() => clusterOf('drop', name));
 
+  it('takes nobody of this machine without its password', async () => {
+    const url = new URL(await clusterOf('start', name));
+    expect(url.password).toMatch(/^[0-9a-f]{48}$/);
+    url.password = 'guessed';
+    const guessing = new pg.Client({ connectionString: url.href });
+    await expect(guessing.connect()).rejects.toMatchObject({ code: '28P01' });
+  });
+
   it('interrupts, and then everything goes on: writes, sessions, live lines', async () => {
     const url = await clusterOf('start', name);
     await migrate(url);
