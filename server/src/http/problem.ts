@@ -2,6 +2,7 @@ import 'pino-http';
 import type { ErrorRequestHandler } from 'express';
 import { z } from 'zod';
 import type { Problem, ProblemCode } from '@bay/contract/endpoint';
+import { DatabaseAway } from '../db/connection.ts';
 
 const codes: Readonly<Record<number, ProblemCode>> = {
   401: 'signed-out',
@@ -52,7 +53,11 @@ export const problemHandler: ErrorRequestHandler = (error: unknown, req, res, ne
   if (res.headersSent) return next(error);
   let problem: Problem;
   if (error instanceof Refusal) problem = error.problem;
-  else if (error instanceof z.ZodError) problem = badInput(fieldsOf(error)).problem;
+  else if (error instanceof DatabaseAway) {
+    req.log.warn({ err: error }, 'the database does not answer');
+    problem = new Refusal(503, 'The shop’s database does not answer just now. What you typed is kept; try again.')
+      .problem;
+  } else if (error instanceof z.ZodError) problem = badInput(fieldsOf(error)).problem;
   else if (error instanceof SyntaxError && 'body' in error)
     problem = new Refusal(400, 'The request is not readable JSON.').problem;
   else if (

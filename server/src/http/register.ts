@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import type { Express, Request, RequestHandler, Response } from 'express';
 import type { z } from 'zod';
 import multer from 'multer';
+import { turnsOf } from './turns.ts';
 import { mostPhotoBytes } from '@bay/contract/logbook';
 import type { Endpoint, FileReply } from '@bay/contract/endpoint';
 import type { Role } from '@bay/contract/crew';
@@ -65,7 +66,6 @@ function part<S extends z.ZodType>(schema: S, value: unknown): z.infer<S> {
   return read.data;
 }
 
-/** The person of this session, read inside the shop. Refuses when nobody is at the tablet or the role may not. */
 const deepest = 12;
 
 /**
@@ -107,6 +107,7 @@ function digestOf(req: Request): string | undefined {
     .digest('base64url');
 }
 
+/** The person of this session, read inside the shop. Refuses when nobody is at the tablet or the role may not. */
 export async function callerOf(tx: Tx, req: Request, access: Endpoint['access']): Promise<Caller> {
   const { personId, shopId } = req.session;
   if (!shopId) throw new Refusal(401, 'Sign in first.');
@@ -147,6 +148,9 @@ function send(e: Endpoint, res: Response, reply: unknown): void {
   res.end(typeof bytes === 'string' ? bytes : Buffer.from(bytes));
 }
 
+/** Writes on one job take turns in the database anyway. A few of them hold connections at a time, so that a job that is stuck leaves some for the others. */
+const writesOnJob = turnsOf(3);
+
 /** Registers handlers against endpoints of the contract. */
 export class Registry {
   private readonly app: Express;
@@ -177,12 +181,15 @@ export class Registry {
     this.app[e.method](e.path, fromOurPages(e), ...before, ...(e.form ? [oneFile] : []), async (req, res) => {
       const { shopId } = req.session;
       if (!shopId) throw new Refusal(401, 'Sign in first.');
-      const reply = await inShop(this.db, shopId, async (tx) => {
-        // Who may not is told so before what they sent is looked at.
-        const caller = await callerOf(tx, req, e.access);
-        return handler(tx, read(e, req, res), caller);
-      });
-      send(e, res, reply);
+      const work = () =>
+        inShop(this.db, shopId, async (tx) => {
+          // Who may not is told so before what they sent is looked at.
+          const caller = await callerOf(tx, req, e.access);
+          return handler(tx, read(e, req, res), caller);
+        });
+      const jobId = req.params['jobId'];
+      const changes = e.method !== 'get' && typeof jobId === 'string';
+      send(e, res, await (changes ? writesOnJob(`${shopId} ${jobId.toLowerCase()}`, work) : work()));
     });
   }
 

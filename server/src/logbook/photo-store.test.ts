@@ -15,7 +15,6 @@ import { startObjectStore } from '../testing/object-store.ts';
 import type { ObjectStore } from '../testing/object-store.ts';
 import { asFile, phonePhoto } from '../testing/pictures.ts';
 import { bookedJob, shopWithCrew } from '../testing/shop.ts';
-import { limited } from './limited.ts';
 import { carryPhotos } from './carry-photos.ts';
 import { openElsewhere, openPhotoStore } from './photo-store.ts';
 
@@ -243,26 +242,5 @@ describe('a store that fails', () => {
       String(f).endsWith('.part'),
     );
     expect(left).toEqual([]);
-  });
-});
-
-describe('a few at a time', () => {
-  it('never runs more than allowed, and everybody gets their turn, also after one that failed', async () => {
-    const run = limited(2);
-    let now = 0;
-    let most = 0;
-    const work = (fails: boolean) => async (): Promise<number> => {
-      now += 1;
-      most = Math.max(most, now);
-      await new Promise((done) => setImmediate(done));
-      now -= 1;
-      if (fails) throw new Error('failed');
-      return 1;
-    };
-    const all = await Promise.allSettled(
-      Array.from({ length: 9 }, (_, i) => run(work(i % 3 === 0))),
-    );
-    expect(most).toBe(2);
-    expect(all.filter((r) => r.status === 'fulfilled')).toHaveLength(6);
   });
 });

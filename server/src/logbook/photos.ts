@@ -8,7 +8,7 @@ import type { Caller } from '../http/register.ts';
 import { writeRecord } from '../records/store.ts';
 import { enqueue } from '../queue/enqueue.ts';
 import { withoutNotes } from './exif.ts';
-import { limited } from './limited.ts';
+import { limited, turnsOf } from '../http/turns.ts';
 import type { PhotoSize, PhotoStore, Sized } from './photo-store.ts';
 
 // A photo of a phone has some fifty million dots; more is a bomb, not a picture. What is declared is looked at before anything is unpacked.
@@ -41,20 +41,8 @@ const opened = (file: Buffer) => sharp(file, { failOn: 'error', limitInputPixels
 
 /** A few at a time: developing fills memory, and a shop's tablets may all send at once. */
 const developing = limited(2);
-const turns = new Map<string, { run: ReturnType<typeof limited>; waiting: number }>();
-
 /** One at a time of one person: however many somebody sends, a place is left for the others. */
-async function inTurn<T>(personId: string, work: () => Promise<T>): Promise<T> {
-  const turn = turns.get(personId) ?? { run: limited(1), waiting: 0 };
-  turns.set(personId, turn);
-  turn.waiting += 1;
-  try {
-    return await turn.run(work);
-  } finally {
-    turn.waiting -= 1;
-    if (turn.waiting === 0) turns.delete(personId);
-  }
-}
+const inTurn = turnsOf(1);
 
 async function smaller(file: Buffer, size: keyof typeof copies): Promise<{ data: Buffer; info: OutputInfo }> {
   const { edge, quality } = copies[size];

@@ -9,6 +9,7 @@ import * as jobs from '@bay/contract/jobs';
 import { addPhoto, readLog, writeLog } from '@bay/contract/logbook';
 import { putRecord } from '@bay/contract/records';
 import { migrate } from '../db/migrate.ts';
+import { badLine } from './bad-line.ts';
 import { Client, commandId, freshDatabase, startServer } from './harness.ts';
 import { asFile, phonePhoto } from './pictures.ts';
 import { balance, spawnServer } from './processes.ts';
@@ -339,6 +340,77 @@ describe('three processes behind a plain TCP balancer', () => {
       ),
     ).toEqual([2, 2]);
     await Promise.all(streams.map((s) => s.cancel().catch(() => undefined)));
+  });
+});
+
+describe('a database that hangs', () => {
+  it('is told of in time, answers with a sentence, and the pool recovers by itself', async () => {
+    const behind = new URL(database.url);
+    const line = await badLine(Number(behind.port));
+    behind.port = new URL(line.url).port;
+    const server = await startServer(
+      behind.href,
+      undefined,
+      undefined,
+      undefined,
+      {},
+      { statementMs: 500, connectMs: 1000 },
+    );
+    const own = at(server.url, shop.technician);
+    const ready = async () => (await fetch(`${server.url}/readyz`)).status;
+    expect(await ready()).toBe(200);
+    line.is('swallows');
+    expect(await ready()).toBe(503);
+    const id = commandId();
+    const answers = await Promise.all([
+      own.call(writeLog, {
+        params: { jobId },
+        body: { commandId: id, line: 'while it hung', today: '2026-11-26' },
+      }),
+      own.call(jobs.readJob, { params: { jobId } }),
+    ]);
+    for (const answer of answers) {
+      expect(answer.status).toBe(503);
+      expect(answer.problem.title).toContain('database does not answer');
+    }
+    line.is('good');
+    await insist(own, 'while it hung', id, jobId);
+    expect((await lines(own, jobId)).filter((l) => l === 'while it hung')).toHaveLength(1);
+    await vi.waitUntil(async () => (await ready()) === 200, { timeout: 60_000 });
+    await server.stop();
+    await line.close();
+  });
+});
+
+describe('a job whose row somebody holds and does not let go', () => {
+  it('answers with a sentence, and every other job goes on', async () => {
+    const server = await startServer(
+      database.url,
+      undefined,
+      undefined,
+      undefined,
+      {},
+      { max: 5, statementMs: 3000 },
+    );
+    const own = at(server.url, shop.technician);
+    const other = await bookedJob(at(server.url, shop.manager), '1979 Test wagon');
+    const stuck = new pg.Client({ connectionString: database.url });
+    await stuck.connect();
+    await stuck.query('begin');
+    await stuck.query('select 1 from job where id = $1 for update', [jobId]);
+    const held = Array.from({ length: 12 }, (_, i) => write(own, `held up ${i}`, commandId()));
+    let answered = 0;
+    for (const one of held) void one.then(() => (answered += 1));
+    for (let i = 0; i < 3; i += 1)
+      expect((await write(own, `elsewhere ${i}`, commandId(), other)).status).toBe(200);
+    expect(answered).toBeLessThan(12);
+    const [first] = await Promise.all(held.slice(0, 1));
+    expect(first!.status).toBe(503);
+    expect(first!.problem.title).toContain('busy');
+    await stuck.query('rollback');
+    await stuck.end();
+    expect((await Promise.all(held)).at(-1)!.status).toBe(200);
+    await server.stop();
   });
 });
 

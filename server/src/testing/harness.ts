@@ -11,7 +11,7 @@ import type { RecordKind } from '@bay/contract/records';
 import { makeApp } from '../app.ts';
 import type { AppParts } from '../app.ts';
 import { openDb, openPool } from '../db/connection.ts';
-import type { Db } from '../db/connection.ts';
+import type { Db, PoolLimits } from '../db/connection.ts';
 import { migrate } from '../db/migrate.ts';
 import type { PhotoPlace } from '../config.ts';
 import { openPhotoStore } from '../logbook/photo-store.ts';
@@ -91,8 +91,9 @@ export async function startServer(
   asked?: (sql: string, parameters: readonly unknown[]) => void,
   photos: PhotoPlace = { kind: 'database' },
   more: Partial<Pick<AppParts, 'log' | 'proxies'>> = {},
+  limits: Partial<PoolLimits> = {},
 ): Promise<TestServer> {
-  const pool = openPool(databaseUrl, { max: 6 });
+  const pool = openPool(databaseUrl, { max: 6, ...limits });
   const db = openDb(pool, asked);
   const log = pino({ level: 'silent' });
   const feed = new LiveFeed(databaseUrl, log);

@@ -32,8 +32,7 @@ export async function badLine(port: number): Promise<BadLine> {
     });
     behind.on('data', (answer) => {
       if (how === 'mute') return;
-      if (typeof how === 'object')
-        setTimeout(() => device.writable && device.write(answer), how.dawdle);
+      if (typeof how === 'object') setTimeout(() => device.writable && device.write(answer), how.dawdle);
       else device.write(answer);
     });
   });
