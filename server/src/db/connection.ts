@@ -60,7 +60,7 @@ function clientThatWaits(ms: number): typeof pg.Client {
         })
         .finally(() => clearTimeout(timer)) as never;
     }
-  } as typeof pg.Client;
+  };
 }
 
 /** A pool that says so in one way when it has no connection to give, whatever stood in the way. */
