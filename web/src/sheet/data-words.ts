@@ -1,11 +1,18 @@
 export type Data = Readonly<Record<string, unknown>> | undefined;
 
-/** The name of a field as words: "waitsFor" is "waits for". */
-export const fieldWords = (key: string): string =>
-  key
+/** Units as they end the names of fields, and as people write them. */
+const units: Readonly<Record<string, string>> = { Nm: 'N·m', Mm: 'mm', Deg: 'degrees' };
+
+/** The name of a field as words: "waitsFor" is "waits for", "stagesNm" is "stages in N·m". */
+export function fieldWords(key: string): string {
+  const unit = Object.keys(units).find((u) => key.endsWith(u) && key.length > u.length);
+  const name = key
+    .slice(0, key.length - (unit?.length ?? 0))
     .replace(/([a-z])([A-Z])/g, '$1 $2')
     .replaceAll('-', ' ')
     .toLowerCase();
+  return unit ? `${name} in ${units[unit]}` : name;
+}
 
 const said = (v: unknown): string =>
   Array.isArray(v)
