@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { writeLog } from '@bay/contract/logbook';
 import { putRecord } from '@bay/contract/records';
 import { changeJob, bookIn } from '@bay/contract/jobs';
 import { longestAgoMs } from '@bay/contract/endpoint';
@@ -351,6 +352,19 @@ describe('what waits', () => {
     expect(api.outbox.now()).toMatchObject([
       { state: 'refused', problem: { title: 'The server failed at this.' } },
     ]);
+  });
+  it('a line at which the server fails holds up no other line of its job', async () => {
+    vi.stubGlobal('navigator', { onLine: false });
+    for (const line of ['one', 'two'])
+      await api.command(
+        writeLog,
+        { params: { jobId }, body: { line, today: '2026-11-26' } },
+        { label: 'line written', jobId, offline: () => ({ entry: 'local' as never }) },
+      );
+    answers = [problem(503, 'busy')];
+    await api.drain(osk.id);
+    expect(asked.map((a) => a.body['line'])).toEqual(['one', 'two']);
+    expect(api.outbox.now()).toMatchObject([{ body: { line: 'one' }, state: 'waiting' }]);
   });
   it('a server that is busy sets nothing aside', async () => {
     await wait('a');

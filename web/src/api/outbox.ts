@@ -244,7 +244,8 @@ async function drainNow(personId: string): Promise<string[]> {
     if (!w || heldUp.has(w.url) || lookedAfter(w) || (w.state !== 'waiting' && w.state !== 'sending')) continue;
     const outcome = await sendOne({ ...w, state: 'waiting' });
     if (outcome === 'later') break;
-    if (outcome === 'held') heldUp.add(w.url);
+    // Lines and photos stand each for itself; what changes a thing stands on what was written of it before.
+    if (outcome === 'held' && w.method !== 'post') heldUp.add(w.url);
     if (w.jobId) jobs.add(w.jobId);
     await changed();
   }
