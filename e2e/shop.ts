@@ -27,7 +27,7 @@ export const demoDatabase = () =>
 /** The built web application on a real server and a database of its own. */
 export async function runShop(demo: boolean): Promise<Running> {
   const database = demo ? await demoDatabase() : await freshDatabase();
-  const server = await startServer(database.url, 'web/dist');
+  const server = await startServer(database.url, { webDir: 'web/dist' });
   return {
     server,
     stop: async () => {

@@ -16,7 +16,7 @@ let job: (word: string) => string;
 beforeAll(async () => {
   shop = await runShop(true);
   // Two server processes on one database: each person is connected to another one.
-  second = await startServer(shop.server.databaseUrl, 'web/dist');
+  second = await startServer(shop.server.databaseUrl, { webDir: 'web/dist' });
   job = await demoJobs(shop.server);
   [one, two] = await Promise.all([Browser.open(shop.server.url), Browser.open(second.url)]);
   await Promise.all(

@@ -5,7 +5,6 @@ import { MemoryRouter } from 'react-router';
 import type { Me, Person } from '@bay/contract/crew';
 import { computePlan, planInputOf } from '@bay/core/plan';
 import type { JobSheet } from '@bay/contract/jobs';
-import type { RecordKind } from '@bay/contract/records';
 import { keys } from './api/index.ts';
 import { JobCtx } from './sheet/index.ts';
 import type { Conflict } from './sheet/index.ts';
@@ -42,44 +41,6 @@ export function showAs(
     ),
   };
 }
-
-export const testJob = '00000000-0000-4000-8000-0000000000aa';
-
-/** A sheet of an open job with nothing but these records. */
-export const sheetOf = (
-  ...records: [kind: RecordKind, key: string, data: Record<string, unknown>, revision: number][]
-): JobSheet =>
-  ({
-    job: {
-      id: testJob,
-      number: '0401',
-      carName: 'Car',
-      engineName: null,
-      customer: 'C',
-      wish: 'w',
-      faults: '',
-      bay: null,
-      promised: null,
-      station: 'scope',
-      signedStations: [],
-      closedAt: null,
-      openedAt: '2026-11-01T08:00:00.000Z',
-      revision: 1,
-    },
-    units: [],
-    facts: [],
-    records: records.map(([kind, key, data, revision]) => ({
-      kind,
-      key,
-      data,
-      revision,
-      by: 'A',
-      at: '2026-11-02T08:00:00.000Z',
-    })),
-    shopSchools: {},
-    log: [],
-    running: [],
-  }) as unknown as JobSheet;
 
 /** A part inside of the page of a job. */
 export function inJob(sheet: JobSheet, what: React.ReactNode, conflict: (clash: Conflict) => void = () => undefined) {

@@ -26,7 +26,7 @@ logged.on('data', (chunk: Buffer) => (log += chunk.toString()));
 
 beforeAll(async () => {
   database = await freshDatabase();
-  server = await startServer(database.url, undefined, undefined, undefined, {
+  server = await startServer(database.url, {
     log: makeLog('info', logged),
   });
   shop = await shopWithCrew(server, 'doors');

@@ -43,8 +43,8 @@ describe.each(Object.keys(places))('photos in the %s', (name) => {
   it('are sent, copied by a worker, served by any process, and never written over', async () => {
     const place = places[name]!();
     const [one, two] = [
-      await startServer(database.url, undefined, undefined, place),
-      await startServer(database.url, undefined, undefined, place),
+      await startServer(database.url, { photos: place }),
+      await startServer(database.url, { photos: place }),
     ];
     const pool = openPool(database.url, { max: 2 });
     try {
@@ -170,7 +170,7 @@ describe('a shop that moves its photos out of the database', () => {
       body: { photoId, file: asFile(await phonePhoto(60, 40)), commandId: commandId() } as never,
     });
     await before.stop();
-    const after = await startServer(database.url, undefined, undefined, places['folder']!());
+    const after = await startServer(database.url, { photos: places['folder']!() });
     try {
       const seen = await fetch(`${after.url}/api/photos/${photoId}/original`, {
         headers: { cookie: shop.onlooker.cookie },
@@ -198,7 +198,7 @@ describe('a shop that moves its photos out of the database', () => {
 
 describe('a store that fails', () => {
   it('refuses the photo with a sentence, and no record speaks of it', async () => {
-    const server = await startServer(database.url, undefined, undefined, places['bucket']!());
+    const server = await startServer(database.url, { photos: places['bucket']!() });
     try {
       const shop = await shopWithCrew(server, 'store-fails');
       const jobId = await bookedJob(shop.manager);

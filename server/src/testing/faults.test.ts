@@ -348,14 +348,9 @@ describe('a database that hangs', () => {
     const behind = new URL(database.url);
     const line = await badLine(Number(behind.port));
     behind.port = new URL(line.url).port;
-    const server = await startServer(
-      behind.href,
-      undefined,
-      undefined,
-      undefined,
-      {},
-      { statementMs: 500, connectMs: 1000 },
-    );
+    const server = await startServer(behind.href, {
+      limits: { statementMs: 500, connectMs: 1000 },
+    });
     const own = at(server.url, shop.technician);
     const ready = async () => (await fetch(`${server.url}/readyz`)).status;
     expect(await ready()).toBe(200);
@@ -384,14 +379,7 @@ describe('a database that hangs', () => {
 
 describe('a job whose row somebody holds and does not let go', () => {
   it('answers with a sentence, and every other job goes on', async () => {
-    const server = await startServer(
-      database.url,
-      undefined,
-      undefined,
-      undefined,
-      {},
-      { max: 5, statementMs: 3000 },
-    );
+    const server = await startServer(database.url, { limits: { max: 5, statementMs: 3000 } });
     const own = at(server.url, shop.technician);
     const other = await bookedJob(at(server.url, shop.manager), '1979 Test wagon');
     const stuck = new pg.Client({ connectionString: database.url });

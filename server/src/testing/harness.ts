@@ -84,14 +84,18 @@ export async function copiedDatabase(
   }
 }
 
+/** What of a server is another than usual in a test. */
+interface ServerParts extends Partial<Pick<AppParts, 'log' | 'proxies' | 'webDir'>> {
+  limits?: Partial<PoolLimits>;
+  photos?: PhotoPlace;
+  /** Told every question that is sent to the database. */
+  asked?: (sql: string, parameters: readonly unknown[]) => void;
+}
+
 /** A server on a database; several may share one. */
 export async function startServer(
   databaseUrl: string,
-  webDir?: string,
-  asked?: (sql: string, parameters: readonly unknown[]) => void,
-  photos: PhotoPlace = { kind: 'database' },
-  more: Partial<Pick<AppParts, 'log' | 'proxies'>> = {},
-  limits: Partial<PoolLimits> = {},
+  { limits = {}, asked, photos = { kind: 'database' }, ...more }: ServerParts = {},
 ): Promise<TestServer> {
   const pool = openPool(databaseUrl, { max: 6, ...limits });
   const db = openDb(pool, asked);
@@ -107,7 +111,6 @@ export async function startServer(
       photos: openPhotoStore(photos, db),
       secret: 'a-secret-for-tests-only',
       secure: false,
-      webDir,
       ...more,
     }),
   );

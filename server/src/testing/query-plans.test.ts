@@ -63,9 +63,9 @@ beforeAll(async () => {
     linesPerJob: 30,
   });
   shop = shops[0]!;
-  server = await startServer(database.url, undefined, (sql, parameters) =>
-    asked.push({ sql, parameters }),
-  );
+  server = await startServer(database.url, {
+    asked: (sql, parameters) => void asked.push({ sql, parameters }),
+  });
   client = new Client(server.url);
   await client.good(crew.signIn, { body: { email: shop.email, password: shop.password } });
   looking = new pg.Client({ connectionString: database.url, options: `-c role=${appRole}` });

@@ -5,7 +5,8 @@ import { afterEach, describe, expect, it, vi } from 'vitest';
 import { kitLines } from '@bay/core/kit';
 import type { KitLine, KitRecord } from '@bay/core/kit';
 import { keepPerson, keys } from '../api/index.ts';
-import { answering, inJob, sheetOf, showAs } from '../testing.tsx';
+import { sheetOf } from '../sheet/testing.ts';
+import { answering, inJob, showAs } from '../testing.tsx';
 import { KitCard } from './KitCard.tsx';
 
 const lathe = {

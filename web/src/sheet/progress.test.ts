@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { computePlan, planInputOf } from '@bay/core/plan';
 import type { JobSheet } from '@bay/contract/jobs';
 import { progressOf } from './progress.ts';
+import { sheetOf } from './testing.ts';
 
 type Row = JobSheet['records'][number];
 const row = (kind: Row['kind'], key: string, data: Record<string, unknown>): Row =>
@@ -24,36 +25,18 @@ function sheetWith(
   facts: JobSheet['facts'] = [],
 ): JobSheet {
   return {
-    job: {
-      id: 'job',
-      number: '0401',
-      carName: 'Car',
-      engineName: null,
-      customer: 'C',
-      wish: 'w',
-      faults: '',
-      bay: null,
-      promised: null,
-      station: 'scope',
-      signedStations: [],
-      closedAt: null,
-      revision: 1,
-      openedAt: '2026-01-01T00:00:00.000Z',
-      ...over,
-    },
+    ...sheetOf(),
+    job: { ...sheetOf().job, ...over },
     units: [
       { id: 'car', kind: 'car', role: 'car', name: 'Car', identity: null, place: 'yard' },
       { id: 'eng', kind: 'engine', role: 'engine', name: 'Four', identity: null, place: 'shelf' },
     ],
     facts,
     records,
-    shopSchools: {},
-    log: [],
-    running: [],
   };
 }
 const progress = (sheet: JobSheet) =>
-  progressOf(sheet, computePlan(planInputOf({ jobId: 'job', ...sheet })));
+  progressOf(sheet, computePlan(planInputOf({ jobId: sheet.job.id, ...sheet })));
 
 describe('the line of stations', () => {
   it('counts what is done at each station', () => {

@@ -5,7 +5,8 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { JobSheet } from '@bay/contract/jobs';
 import { keepPerson } from '../api/index.ts';
-import { answering, inJob, refusing, sheetOf, showAs } from '../testing.tsx';
+import { sheetOf } from './testing.ts';
+import { answering, inJob, refusing, showAs } from '../testing.tsx';
 import { Form } from '../ui/index.ts';
 import { useRecordForm } from './useRecordForm.ts';
 
@@ -54,6 +55,15 @@ function show(sheet: JobSheet, line: string | undefined, ...answers: (() => Resp
   return { asked, conflict, ...shown };
 }
 const type = (text: string) => userEvent.type(screen.getByLabelText('Note'), text);
+/** Typed and left on Monday, on top of revision 4; opened again when the ninth stands there. */
+const leftOnMonday = async () => {
+  const sheet = (status: string, revision: number) =>
+    sheetOf(['kit', 'kit-sump', { status }, revision]);
+  const first = show(sheet('wanted', 4), 'kit-sump', written(5));
+  await type('from Monday');
+  first.unmount();
+  return show(sheet('here', 9), 'kit-sump', written(10));
+};
 const save = () => userEvent.click(screen.getByRole('button', { name: 'Save' }));
 
 describe('a form that writes a record', () => {
@@ -100,36 +110,14 @@ describe('a form that writes a record', () => {
     });
   });
   it('typed days ago, it is still on top of what stood there then', async () => {
-    const first = show(
-      sheetOf(['kit', 'kit-sump', { status: 'wanted' }, 4]),
-      'kit-sump',
-      written(5),
-    );
-    await type('from Monday');
-    first.unmount();
-    const second = show(
-      sheetOf(['kit', 'kit-sump', { status: 'here' }, 9]),
-      'kit-sump',
-      written(10),
-    );
+    const second = await leftOnMonday();
     expect(screen.getByLabelText<HTMLInputElement>('Note').value).toBe('from Monday');
     await save();
     await waitFor(() => expect(second.asked).toHaveLength(1));
     expect(second.asked[0]!.body).toMatchObject({ revision: 4 });
   });
   it('thrown away, it begins from what stands there now', async () => {
-    const first = show(
-      sheetOf(['kit', 'kit-sump', { status: 'wanted' }, 4]),
-      'kit-sump',
-      written(5),
-    );
-    await type('from Monday');
-    first.unmount();
-    const second = show(
-      sheetOf(['kit', 'kit-sump', { status: 'here' }, 9]),
-      'kit-sump',
-      written(10),
-    );
+    const second = await leftOnMonday();
     await userEvent.click(screen.getByRole('button', { name: 'Start anew' }));
     await type('today');
     await save();
