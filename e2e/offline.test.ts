@@ -114,6 +114,8 @@ describe('without a network', () => {
     b = await Browser.open(base, profile);
     await b.go(`/jobs/${job('Larkfield')}/pull`);
     await b.see('4 waiting to be sent', '.app-top');
+    // The page came from the device with the number of its styles and the header that names it.
+    expect((await b.complaints()).filter((c) => c.includes('Content Security Policy'))).toEqual([]);
     await back();
     await sent();
     const lines = (await book(job('Larkfield'))).slice(-4);

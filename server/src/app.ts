@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { existsSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { join, resolve } from 'node:path';
 import compression from 'compression';
@@ -15,7 +15,7 @@ import { makeMetrics } from './http/metrics.ts';
 import { notFound, problemHandler } from './http/problem.ts';
 import { Registry } from './http/register.ts';
 import { Tries } from './http/tries.ts';
-import { headers } from './http/security.ts';
+import { headers, pageWithNonce } from './http/security.ts';
 import { sessions } from './http/session.ts';
 import type { LiveFeed } from './live/events.ts';
 import type { PhotoStore } from './logbook/photo-store.ts';
@@ -102,13 +102,13 @@ export function makeApp(parts: AppParts): Express {
 
 function serveWeb(app: Express, folder: string): void {
   const webDir = resolve(folder);
-  const page = join(webDir, 'index.html');
-  if (!existsSync(page)) return;
+  const file = join(webDir, 'index.html');
+  if (!existsSync(file)) return;
+  const page = pageWithNonce(readFileSync(file, 'utf8'));
   app.use('/assets', express.static(join(webDir, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+  app.get('/index.html', page);
   app.use(express.static(webDir, { index: false, maxAge: '1h' }));
-  app.get(/^\/(?!api\/|assets\/|healthz|readyz|metrics).*/, (_req, res) => {
-    res.set('cache-control', 'no-cache').sendFile(page);
-  });
+  app.get(/^\/(?!api\/|assets\/|healthz|readyz|metrics).*/, page);
 }
 
 /** Does the database answer within a second? One that hangs is as good as none, and whoever asks must be told in time. */

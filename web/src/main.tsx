@@ -33,9 +33,13 @@ const client = new QueryClient({
 if ('serviceWorker' in navigator && import.meta.env.PROD)
   void navigator.serviceWorker.register('/sw.js').catch(() => undefined);
 
+// The page may write styles under the number that the server gave it. The part that holds the page still under a sheet looks for it there.
+const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? '';
+Object.assign(globalThis, { __webpack_nonce__: nonce });
+
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
-    <MantineProvider theme={theme} defaultColorScheme="auto">
+    <MantineProvider theme={theme} defaultColorScheme="auto" getStyleNonce={() => nonce}>
       <PersistQueryClientProvider
         client={client}
         persistOptions={{

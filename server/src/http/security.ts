@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import type { RequestHandler } from 'express';
 import { runCalculator } from '@bay/contract/calc';
 import { setUpShop, signIn } from '@bay/contract/crew';
@@ -6,28 +7,65 @@ import { answerAsCustomer } from '@bay/contract/handover';
 import helmet from 'helmet';
 import { Refusal } from './problem.ts';
 
-/** Nothing is loaded from elsewhere; styles may be inline because the component library sets them on elements. */
-export const headers = (): RequestHandler =>
-  helmet({
-    contentSecurityPolicy: {
-      directives: {
-        defaultSrc: ["'none'"],
-        scriptSrc: ["'self'"],
-        styleSrc: ["'self'", "'unsafe-inline'"],
-        fontSrc: ["'self'"],
-        imgSrc: ["'self'", 'data:', 'blob:'],
-        connectSrc: ["'self'"],
-        workerSrc: ["'self'"],
-        manifestSrc: ["'self'"],
-        baseUri: ["'none'"],
-        formAction: ["'self'"],
-        frameAncestors: ["'none'"],
-        upgradeInsecureRequests: null,
-      },
-    },
+const policy = (...styles: string[]) => ({
+  useDefaults: false,
+  directives: {
+    defaultSrc: ["'none'"],
+    scriptSrc: ["'self'"],
+    styleSrc: ["'self'", ...styles],
+    fontSrc: ["'self'"],
+    imgSrc: ["'self'", 'data:', 'blob:'],
+    connectSrc: ["'self'"],
+    workerSrc: ["'self'"],
+    manifestSrc: ["'self'"],
+    baseUri: ["'none'"],
+    formAction: ["'self'"],
+    frameAncestors: ["'none'"],
+  },
+});
+
+/** What the browser may do without, at no price to us: a page that were ever made to run something finds none of it. */
+const withoutPowers = [
+  'accelerometer=()',
+  'display-capture=()',
+  'geolocation=()',
+  'gyroscope=()',
+  'magnetometer=()',
+  'midi=()',
+  'payment=()',
+  'usb=()',
+].join(', ');
+
+/** Nothing is loaded from elsewhere, no page of ours stands in a frame, nothing is run or styled that is not a file of ours. */
+export function headers(): RequestHandler {
+  const usual = helmet({
+    contentSecurityPolicy: policy(),
+    // Https is the proxy's, and so is the promise to keep to it.
     strictTransportSecurity: false,
     referrerPolicy: { policy: 'same-origin' },
   });
+  return (req, res, next) => {
+    res.set('permissions-policy', withoutPowers);
+    usual(req, res, next);
+  };
+}
+
+/**
+ * The page of the application, which writes a few styles of its own (colours of the theme, widths that follow the screen): it may,
+ * under a number that is new with every answer. Where the page is kept on a device, the number is kept with the header that names it.
+ */
+export function pageWithNonce(html: string): RequestHandler {
+  const [before, after, ...more] = html.split(noncePlace);
+  if (after === undefined || more.length > 0) throw new Error('The page has no one place for its number.');
+  return (req, res, next) => {
+    const nonce = randomBytes(16).toString('base64');
+    helmet.contentSecurityPolicy(policy(`'nonce-${nonce}'`))(req, res, (error) => {
+      if (error) return next(error);
+      res.set('cache-control', 'no-cache').type('html').send(before + nonce + after);
+    });
+  };
+}
+const noncePlace = '%STYLE_NONCE%';
 
 /** Endpoints that somebody without a session asks. */
 const beforeSession: readonly Endpoint[] = [setUpShop, signIn, runCalculator, answerAsCustomer];
