@@ -5,12 +5,18 @@ const node = (name: string, include: string[], extra: Record<string, unknown> = 
   test: { name, include, environment: 'node' as const, ...extra },
 });
 
+/** How long a test may take on a machine that does much else; what is too slow is found by the benchmarks. */
+const patience = { testTimeout: 60_000, hookTimeout: 60_000 };
+
 export default defineConfig({
   test: {
     projects: [
       // What computes and answers keeps nothing between files, so the files of a worker share what they import.
-      node('core', ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts', 'demo/**/*.test.ts'], { isolate: false }),
-      node('web', ['web/src/**/*.test.{ts,tsx}', 'tools/**/*.test.ts'], { isolate: false }),
+      node('core', ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts', 'demo/**/*.test.ts'], {
+        isolate: false,
+        ...patience,
+      }),
+      node('web', ['web/src/**/*.test.{ts,tsx}', 'tools/**/*.test.ts'], { isolate: false, ...patience }),
       node('server', ['server/src/**/*.test.ts'], {
         testTimeout: 120_000,
         hookTimeout: 120_000,

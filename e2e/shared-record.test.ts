@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { undoSeconds } from '@bay/contract/logbook';
 import { demoShop } from '../demo/shop.ts';
 import { phonePhoto } from '../server/src/testing/pictures.ts';
 import { Browser } from './browser.ts';
@@ -95,19 +96,36 @@ describe('the log bar', () => {
 });
 
 describe('undo', () => {
+  /** Half a minute is given to take something back: where the machine needed longer, the same is done once more. */
+  async function inTime(act: () => Promise<string>): Promise<void> {
+    for (let tries = 1; ; tries += 1) {
+      const began = Date.now();
+      try {
+        await b.see(await act(), '.logbook-book');
+        return;
+      } catch (error) {
+        if (tries === 4 || Date.now() - began < (undoSeconds * 1000) / 2) throw error;
+      }
+    }
+  }
+
   it('takes the last thing back by its button and by Ctrl Z', async () => {
     await b.visit(`/jobs/${job('Larkfield')}/pull`);
     await b.see('Out with 2.2 four', '.app-bench');
-    await write('written by mistake');
-    await b.see('Line written', '.undo-strip');
-    await b.press('Undo', '.undo-strip');
-    await b.see('undone: written by mistake', '.logbook-book');
-    await b.press('Start', '.step.free');
-    await b.see('Step started', '.undo-strip');
-    await b.see('On it', '.app-bench');
-    await b.driver.executeScript('document.activeElement.blur()');
-    await b.driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();
-    await b.see(/undone: started: /, '.logbook-book');
+    await inTime(async () => {
+      await write('written by mistake');
+      await b.see('Line written', '.undo-strip');
+      await b.press('Undo', '.undo-strip');
+      return 'undone: written by mistake';
+    });
+    await inTime(async () => {
+      await b.press('Start', '.step.free');
+      await b.see('Step started', '.undo-strip');
+      await b.see('On it', '.app-bench');
+      await b.driver.executeScript('document.activeElement.blur()');
+      await b.driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();
+      return 'undone: started: ';
+    });
     await b.unseen('On it,', '.app-bench');
   });
 });

@@ -18,6 +18,11 @@ export const person = z.object({
   wrongPins: z.object({ tries: z.number(), until: z.string().nullable() }).optional(),
 });
 export type Person = z.infer<typeof person>;
+/** Somebody who was on the crew; they come back as who they were. */
+export const personWhoLeft = person
+  .pick({ id: true, name: true, initials: true, role: true })
+  .extend({ leftAt: z.string() });
+export type PersonWhoLeft = z.infer<typeof personWhoLeft>;
 
 export const shop = z.object({ id, name: z.string(), bays: z.array(z.string()), currency });
 
@@ -96,9 +101,9 @@ export const switchPerson = endpoint({
 export const listCrew = endpoint({
   method: 'get',
   path: '/api/crew',
-  summary: 'The crew of the shop',
+  summary: 'The crew of the shop, and for the manager who left it',
   access: 'shop',
-  reply: z.object({ crew: z.array(person) }),
+  reply: z.object({ crew: z.array(person), left: z.array(personWhoLeft) }),
 });
 export const addPerson = endpoint({
   method: 'post',
@@ -150,6 +155,23 @@ export const removePerson = endpoint({
   access: 'manage',
   params: z.object({ personId: id }),
   body: z.object({ ...command }),
+  reply: z.object({ person }),
+});
+
+export const takeBackPerson = endpoint({
+  method: 'put',
+  path: '/api/crew/:personId/back',
+  summary: 'Somebody who left comes back as who they were: what they wrote and signed before is theirs',
+  access: 'manage',
+  params: z.object({ personId: id }),
+  body: z.object({
+    ...command,
+    initials: initials.optional(),
+    role,
+    pin: pin.optional(),
+    email: email.optional(),
+    password: password.optional(),
+  }),
   reply: z.object({ person }),
 });
 

@@ -25,14 +25,18 @@ export type PhotoPlace =
   | { kind: 'folder'; folder: string }
   | { kind: 'bucket'; endpoint: string; bucket: string; region: string; accessKeyId: string; secretAccessKey: string };
 
-const settings = z
-  .object({
-    DATABASE_URL: z
-      .string('DATABASE_URL is not set. Start with ./bay demo, or set it.')
-      .regex(/^postgres(ql)?:\/\//, 'DATABASE_URL begins with postgres://.'),
-    SESSION_SECRET: z
-      .string('SESSION_SECRET is not set (16 characters or more).')
-      .min(16, 'SESSION_SECRET is too short: 16 characters or more.'),
+/** What the process needs that prepares the database, and the server too: there with the owner's address, here with its own. */
+const access = z.object({
+  DATABASE_URL: z
+    .string('DATABASE_URL is not set. Start with ./bay demo, or set it.')
+    .regex(/^postgres(ql)?:\/\//, 'DATABASE_URL begins with postgres://.'),
+  SESSION_SECRET: z
+    .string('SESSION_SECRET is not set (16 characters or more).')
+    .min(16, 'SESSION_SECRET is too short: 16 characters or more.'),
+});
+
+const settings = access
+  .extend({
     PORT: number('PORT', 1, 65_535, 4170),
     HOST: z.string().optional().default('127.0.0.1'),
     WEB_DIR: z.string().optional(),
@@ -100,12 +104,17 @@ const settings = z
   });
 export type Config = z.output<typeof settings>;
 
-/** Reads the settings; gives one sentence for each that cannot be taken. */
-export function readConfig(
-  env: Readonly<Record<string, string | undefined>>,
-): { ok: true; config: Config } | { ok: false; sentences: string[] } {
-  const read = settings.safeParse(env);
+type Env = Readonly<Record<string, string | undefined>>;
+type Read<T> = { ok: true; config: T } | { ok: false; sentences: string[] };
+function readBy<T>(schema: z.ZodType<T>, env: Env): Read<T> {
+  const read = schema.safeParse(env);
   return read.success
     ? { ok: true, config: read.data }
     : { ok: false, sentences: read.error.issues.map((i) => i.message) };
 }
+
+/** Reads the settings; gives one sentence for each that cannot be taken. */
+export const readConfig = (env: Env): Read<Config> => readBy(settings, env);
+
+/** The settings of the process that prepares the database. */
+export const readAccess = (env: Env): Read<z.output<typeof access>> => readBy(access, env);

@@ -4,7 +4,7 @@ import { makeApp } from './app.ts';
 import { readConfig } from './config.ts';
 import type { Config } from './config.ts';
 import { openDb, openPool } from './db/connection.ts';
-import { migrate } from './db/migrate.ts';
+import { refuseUnlessReady } from './db/migrate.ts';
 import { LiveFeed } from './live/events.ts';
 import { makeLog } from './log.ts';
 import { openPhotoStore } from './logbook/photo-store.ts';
@@ -15,7 +15,7 @@ async function run(config: Config): Promise<void> {
   const faults = contentFaults();
   if (faults.length > 0) throw new Error(`The content contradicts itself: ${faults.slice(0, 3).join('; ')}`);
   const url = config.databaseUrl;
-  await migrate(url);
+  await refuseUnlessReady(url);
   const pool = openPool(url, config.pool, (error) => log.warn({ err: error }, 'a connection to the database broke'));
   const db = openDb(pool);
   const photos = openPhotoStore(config.photos, db);

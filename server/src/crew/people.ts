@@ -1,11 +1,12 @@
 import { hash } from '@node-rs/argon2';
 import { sql } from 'kysely';
 import * as contract from '@bay/contract/crew';
+import type { Role } from '@bay/contract/crew';
 import { noteChange, runCommand } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import type { Registry } from '../http/register.ts';
-import { insertPerson, personColumns, shownPerson } from './person.ts';
+import { accessOf, insertPerson, personColumns, shownPerson } from './person.ts';
 import { pinKey } from './pins.ts';
 import { endSessionsOf } from './sessions.ts';
 
@@ -21,20 +22,46 @@ async function refuseTaken(tx: Tx, initials: string, ownId?: string): Promise<vo
   if (other) throw badInput({ initials: `${initials.toUpperCase()} is ${other.name}. Three letters tell them apart.` });
 }
 
+/** Who signs in somewhere has what it takes there, and an address that is nobody else's. */
+async function refuseWithoutAccess(
+  tx: Tx,
+  {
+    role,
+    pin,
+    email,
+    password,
+  }: { role: Role; pin?: string | undefined; email?: string | undefined; password?: string | undefined },
+): Promise<void> {
+  if (role === 'manager' && (!email || !password))
+    throw badInput({ email: 'A manager signs in with e-mail and password.' });
+  if (role !== 'manager' && !pin) throw badInput({ pin: 'Somebody at a shared tablet needs a PIN.' });
+  if (!email) return;
+  const { rows } = await sql<{ n: number }>`select count(*)::int as n from sign_in_candidate(${email})`.execute(tx);
+  if (rows[0]!.n > 0) throw badInput({ email: 'This e-mail already signs in here.' });
+}
+
+/** The name of somebody who left stands under what they did: another person of that name is told apart, the same one taken back. */
+async function refuseReturning(tx: Tx, name: string): Promise<void> {
+  const before = await tx
+    .selectFrom('person')
+    .select(['name', 'left_at'])
+    .where(sql`lower(name)`, '=', name.toLowerCase())
+    .where('active', '=', false)
+    .where('left_at', 'is not', null)
+    .executeTakeFirst();
+  if (before)
+    throw badInput({
+      name: `${before.name} was on this crew before. Take them back under "Left the crew", or write this name so that the two are told apart.`,
+    });
+}
+
 /** Who is on the crew: what the manager does. */
 export function peopleRoutes(on: Registry): void {
   on.shop(contract.addPerson, (tx, { body }, caller) =>
     runCommand(tx, caller, 'add-person', body, async () => {
       noteChange(caller, { kind: 'crew' });
-      if (body.role === 'manager' && (!body.email || !body.password))
-        throw badInput({ email: 'A manager signs in with e-mail and password.' });
-      if (body.role !== 'manager' && !body.pin) throw badInput({ pin: 'Somebody at a shared tablet needs a PIN.' });
-      if (body.email) {
-        const { rows } = await sql<{
-          n: number;
-        }>`select count(*)::int as n from sign_in_candidate(${body.email})`.execute(tx);
-        if (rows[0]!.n > 0) throw badInput({ email: 'This e-mail already signs in here.' });
-      }
+      await refuseWithoutAccess(tx, body);
+      await refuseReturning(tx, body.name);
       await refuseTaken(tx, body.initials);
       return { reply: { person: await insertPerson(tx, caller.shopId, body) } };
     }),
@@ -111,7 +138,7 @@ export function peopleRoutes(on: Registry): void {
       // Who left signs in nowhere; their address is free again. What they wrote keeps their name.
       const row = await tx
         .updateTable('person')
-        .set({ active: false, email: null, password_hash: null, pin_hash: null })
+        .set({ active: false, left_at: new Date(), email: null, password_hash: null, pin_hash: null })
         .where('id', '=', params.personId)
         .where('active', '=', true)
         .returning(personColumns)
@@ -124,6 +151,37 @@ export function peopleRoutes(on: Registry): void {
         .where('ended_at', 'is', null)
         .execute();
       await endSessionsOf(tx, caller.shopId, params.personId, req.sessionID);
+      return { reply: { person: shownPerson(row) } };
+    }),
+  );
+
+  on.shop(contract.takeBackPerson, (tx, { body, params }, caller) =>
+    runCommand(tx, caller, 'take-back-person', body, async () => {
+      noteChange(caller, { kind: 'crew' });
+      const before = await tx
+        .selectFrom('person')
+        .select(['name', 'initials', 'active', 'left_at'])
+        .where('id', '=', params.personId)
+        .forUpdate()
+        .executeTakeFirst();
+      if (!before) throw notFound('This person');
+      if (before.active) throw new Refusal(409, `${before.name} is on the crew.`);
+      if (before.left_at === null) throw notFound('This person');
+      const initials = body.initials ?? before.initials;
+      await refuseTaken(tx, initials, params.personId);
+      await refuseWithoutAccess(tx, body);
+      const row = await tx
+        .updateTable('person')
+        .set({
+          active: true,
+          left_at: null,
+          initials: initials.toUpperCase(),
+          role: body.role,
+          ...(await accessOf(body)),
+        })
+        .where('id', '=', params.personId)
+        .returning(personColumns)
+        .executeTakeFirstOrThrow();
       return { reply: { person: shownPerson(row) } };
     }),
   );

@@ -22,17 +22,23 @@ export const shownPerson = (p: PersonRow): Person => ({
   signsIn: p.password_hash !== null,
 });
 export const personColumns = ['id', 'name', 'initials', 'role', 'pin_hash', 'password_hash'] as const;
+
+interface Access {
+  email?: string | undefined;
+  password?: string | undefined;
+  pin?: string | undefined;
+}
+/** What somebody signs in with, as it is kept. */
+export const accessOf = async (a: Access) => ({
+  email: a.email ?? null,
+  password_hash: a.password ? await hash(a.password) : null,
+  pin_hash: a.pin ? await hash(a.pin) : null,
+});
+
 export async function insertPerson(
   tx: Tx,
   shopId: string,
-  p: {
-    name: string;
-    initials: string;
-    role: Person['role'];
-    email?: string | undefined;
-    password?: string | undefined;
-    pin?: string | undefined;
-  },
+  p: Access & { name: string; initials: string; role: Person['role'] },
 ): Promise<Person> {
   const row = await tx
     .insertInto('person')
@@ -42,9 +48,7 @@ export async function insertPerson(
       name: p.name,
       initials: p.initials.toUpperCase(),
       role: p.role,
-      email: p.email ?? null,
-      password_hash: p.password ? await hash(p.password) : null,
-      pin_hash: p.pin ? await hash(p.pin) : null,
+      ...(await accessOf(p)),
     })
     .returning(personColumns)
     .executeTakeFirstOrThrow();

@@ -4,10 +4,10 @@ import type { Request } from 'express';
 import { sql } from 'kysely';
 import * as contract from '@bay/contract/crew';
 import { noCurrency } from '@bay/core/money';
-import type { Me, Person } from '@bay/contract/crew';
+import type { Me, Person, PersonWhoLeft } from '@bay/contract/crew';
 import { announceEnded } from '../live/events.ts';
 import { inShop } from '../db/connection.ts';
-import type { Db } from '../db/connection.ts';
+import type { Db, Tx } from '../db/connection.ts';
 import { Refusal } from '../http/problem.ts';
 import type { Tried, Tries } from '../http/tries.ts';
 import type { Registry } from '../http/register.ts';
@@ -42,6 +42,17 @@ async function whoIsHere(db: Db, req: Request): Promise<Me> {
       now: nowWords(),
     };
   });
+}
+
+async function whoLeft(tx: Tx): Promise<PersonWhoLeft[]> {
+  const rows = await tx
+    .selectFrom('person')
+    .select(['id', 'name', 'initials', 'role', 'left_at'])
+    .where('active', '=', false)
+    .where('left_at', 'is not', null)
+    .orderBy('name')
+    .execute();
+  return rows.map(({ left_at, ...p }) => ({ ...p, leftAt: left_at!.toISOString() }));
 }
 
 const asError = (thrown: unknown): Error =>
@@ -202,6 +213,7 @@ export function crewRoutes(on: Registry, db: Db, tries: Tries): void {
           const wrongPins = wrong.get(pinKey(shopId, r.id));
           return { ...shownPerson(r), ...(wrongPins ? { wrongPins } : {}) };
         }),
+        left: isManager ? await whoLeft(tx) : [],
       };
     });
   });

@@ -7,6 +7,7 @@ import * as volume from './migrations/0005-volume.ts';
 import * as queue from './migrations/0006-queue.ts';
 import * as things from './migrations/0007-things.ts';
 import * as doors from './migrations/0008-doors.ts';
+import * as returning from './migrations/0009-returning.ts';
 import * as sharedRecord from './migrations/0003-shared-record.ts';
 import * as recordsOnUnits from './migrations/0002-records-on-units.ts';
 
@@ -20,9 +21,28 @@ const migrations: readonly { name: string; up: string }[] = [
   { name: '0006-queue', up: queue.up },
   { name: '0007-things', up: things.up },
   { name: '0008-doors', up: doors.up },
+  { name: '0009-returning', up: returning.up },
 ];
 
 const lockNumber = 7_240_117;
+
+/**
+ * The server takes work out of the queue as the role that it is: the queue's tables let through nobody but their owner, and new
+ * versions of the queue bring new tables, so this is said again at every migration.
+ */
+const queueForServer = `
+grant usage on schema graphile_worker to ${appRole};
+grant select, insert, update, delete on all tables in schema graphile_worker to ${appRole};
+grant usage on all sequences in schema graphile_worker to ${appRole};
+grant execute on all functions in schema graphile_worker to ${appRole};
+do $$ declare t record; begin
+  for t in select relname from pg_class where relnamespace = 'graphile_worker'::regnamespace and relrowsecurity loop
+    if not exists (select 1 from pg_policy join pg_class c on c.oid = polrelid where c.relname = t.relname and polname = 'server') then
+      execute format('create policy server on graphile_worker.%I to ${appRole} using (true) with check (true)', t.relname);
+    end if;
+  end loop;
+end $$;
+`;
 
 /**
  * Brings the database up to date under an advisory lock: any number of servers may start at once. With `upTo` it stops after that
@@ -38,18 +58,16 @@ export async function migrate(url: string, upTo?: string): Promise<string[]> {
       'create table if not exists migration (name text primary key, at timestamptz not null default now())',
     );
     const done = new Set((await client.query<{ name: string }>('select name from migration')).rows.map((r) => r.name));
-    const unknown = [...done].filter((name) => !migrations.some((m) => m.name === name)).sort();
-    if (unknown.length > 0)
-      throw new Error(
-        `This database was written by a newer Veteran Bay (${unknown.join(', ')}). Nothing was changed. Start that version, or restore a backup of this one.`,
-      );
+    refuseNewer([...done]);
     await client.query(
       `do $$ begin if not exists (select 1 from pg_roles where rolname = '${appRole}') then create role ${appRole} nologin; end if; end $$`,
     );
     await client.query(`grant ${appRole} to current_user`);
     await client.query(`grant usage on schema public to ${appRole}`);
-    // The queue keeps its own tables in its own schema; ours only put work into it.
+    await client.query(`grant select on migration to ${appRole}`);
+    // The queue keeps its own tables in its own schema.
     await runMigrations({ connectionString: url });
+    await client.query(queueForServer);
     const wanted = upTo ? migrations.slice(0, migrations.findIndex((m) => m.name === upTo) + 1) : migrations;
     for (const migration of wanted.filter((m) => !done.has(m.name))) {
       await client.query('begin');
@@ -67,4 +85,42 @@ export async function migrate(url: string, upTo?: string): Promise<string[]> {
     await client.end();
   }
   return ran;
+}
+
+/**
+ * What the server needs to know of the database before it works on it: that it is of this version, and that the role it works as owns
+ * nothing and is bound by row-level security. Throws a sentence otherwise.
+ */
+export async function refuseUnlessReady(url: string): Promise<void> {
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  try {
+    const { rows: roles } = await client.query<{ name: string; above: boolean }>(`
+      select rolname as name, rolsuper or rolbypassrls or exists (select 1 from pg_class where relnamespace = 'public'::regnamespace and relowner = pg_roles.oid) as above
+      from pg_roles where rolname = session_user`);
+    if (roles[0]?.above)
+      throw new Error(
+        `The server would work as ${roles[0].name}, who is above the rules that keep shops apart. node dist/server/prepare.js brings the database up to date and prints the address that the server connects to.`,
+      );
+    const { rows } = await client.query<{ there: boolean }>(
+      "select to_regclass('public.migration') is not null as there",
+    );
+    const done = rows[0]!.there ? (await client.query<{ name: string }>('select name from migration')).rows : [];
+    const missing = migrations.find((m) => !done.some((d) => d.name === m.name));
+    if (missing)
+      throw new Error(
+        `This database is older than this server (${missing.name} is not done). node dist/server/prepare.js brings it up to date.`,
+      );
+    refuseNewer(done.map((d) => d.name));
+  } finally {
+    await client.end();
+  }
+}
+
+function refuseNewer(done: readonly string[]): void {
+  const unknown = done.filter((name) => !migrations.some((m) => m.name === name)).sort();
+  if (unknown.length > 0)
+    throw new Error(
+      `This database was written by a newer Veteran Bay (${unknown.join(', ')}). Nothing was changed. Start that version, or restore a backup of this one.`,
+    );
 }

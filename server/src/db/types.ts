@@ -28,6 +28,7 @@ export interface Database {
     password_hash: string | null;
     pin_hash: string | null;
     active: Generated<boolean>;
+    left_at: Date | null;
     created_at: Stamp;
   };
   customer: { id: string; shop_id: string; name: string; phone: string | null };

@@ -12,6 +12,7 @@ import { makeLog } from '../log.ts';
 import { Client, commandId, freshDatabase, startServer } from '../testing/harness.ts';
 import type { TestServer } from '../testing/harness.ts';
 import { bookedJob, shopWithCrew } from '../testing/shop.ts';
+import { sessionDays } from './session.ts';
 import type { TestShop } from '../testing/shop.ts';
 
 /** What outsiders try at the doors. Each line of docs/security.md names its test. */
@@ -251,6 +252,17 @@ describe('sessions', () => {
     await client.good(crew.lockTablet);
     expect((await stream(client)).status).toBe(401);
   });
+  it('ends as many days after it was seen as was said, however long the cookie would last', async () => {
+    const tablet = await shop.tablet();
+    await tablet.good(crew.getMe);
+    await tablet.good(crew.getMe);
+    const { rows } = await sql<{ days: number }>`
+      select extract(epoch from max(expire) - now())::float / 86400 as days from session`.execute(
+      server.db,
+    );
+    expect(rows[0]!.days).toBeGreaterThan(sessionDays - 1);
+    expect(rows[0]!.days).toBeLessThan(sessionDays + 0.01);
+  });
   it('an answer sets a cookie only where somebody comes or goes', async () => {
     for (const path of ['/api/me', '/api/crew', `/api/jobs/${jobId}`])
       expect((await ask(path)).headers.get('set-cookie')).toBeNull();
@@ -330,7 +342,94 @@ describe('people', () => {
       params: { personId: first.body.person.id },
       body: { commandId: commandId() },
     });
-    expect((await add('One Mail', 'OM', 'one@mail.example')).status).toBe(200);
+    expect((await add('Other Mail', 'OM', 'one@mail.example')).status).toBe(200);
+  });
+  it('somebody who left comes back as who they were, with all that they did, and with nothing of how they signed in', async () => {
+    const add = (name: string) =>
+      shop.manager.call(crew.addPerson, {
+        body: { commandId: commandId(), name, initials: 'RB', role: 'technician', pin: '2468' },
+      });
+    const { person } = (await add('Rue Back')).body;
+    const tablet = await shop.tablet();
+    await tablet.good(crew.switchPerson, { body: { personId: person.id, pin: '2468' } });
+    const { entry } = await tablet.good(writeLog, {
+      params: { jobId },
+      body: { commandId: commandId(), line: 'written before leaving', today: '2026-11-26' },
+    });
+    expect(entry.by).toBe('Rue Back');
+    const off = { params: { personId: person.id }, body: { commandId: commandId() } };
+    await shop.manager.good(crew.removePerson, off);
+    const whoLeft = async (who = shop.manager) =>
+      (await who.good(crew.listCrew)).left.find((p) => p.id === person.id);
+    expect(await whoLeft()).toMatchObject({ name: 'Rue Back', initials: 'RB', role: 'technician' });
+    expect(await whoLeft(shop.technician)).toBeUndefined();
+    // A second person of the name would be taken for the first in every book.
+    expect(await add('rue back')).toMatchObject({
+      status: 422,
+      problem: {
+        title: expect.stringMatching(
+          /^Rue Back was on this crew before\. Take them back/,
+        ) as string,
+      },
+    });
+    const back = (body: object) =>
+      shop.manager.call(crew.takeBackPerson, {
+        params: { personId: person.id },
+        body: { commandId: commandId(), role: 'technician', ...body },
+      });
+    expect(await back({})).toMatchObject({
+      status: 422,
+      problem: { title: 'Somebody at a shared tablet needs a PIN.' },
+    });
+    expect(
+      await back({
+        role: 'manager',
+        email: 'boss-doors@shop.example',
+        password: 'a long enough word',
+      }),
+    ).toMatchObject({
+      status: 422,
+      problem: { title: 'This e-mail already signs in here.' },
+    });
+    const other = await shop.manager.good(crew.addPerson, {
+      body: {
+        commandId: commandId(),
+        name: 'Rolf Bly',
+        initials: 'RB',
+        role: 'technician',
+        pin: '1357',
+      },
+    });
+    expect(await back({ pin: '8642' })).toMatchObject({
+      status: 422,
+      problem: { title: expect.stringMatching(/^RB is Rolf Bly/) as string },
+    });
+    expect(await back({ pin: '8642', initials: 'RUB' })).toMatchObject({
+      status: 200,
+      body: { person: { id: person.id } },
+    });
+    expect(await back({ pin: '8642' })).toMatchObject({
+      status: 409,
+      problem: { title: 'Rue Back is on the crew.' },
+    });
+    expect(await whoLeft()).toBeUndefined();
+    const old = await tablet.call(crew.switchPerson, {
+      body: { personId: person.id, pin: '2468' },
+    });
+    expect(old.status).not.toBe(200);
+    const again = await shop.tablet();
+    await again.good(crew.switchPerson, { body: { personId: person.id, pin: '8642' } });
+    // Their own line is theirs still: they take back what they write.
+    const { log } = await again.good(jobs.readJob, { params: { jobId } });
+    expect(log.find((l) => l.text === 'written before leaving')).toMatchObject({ by: 'Rue Back' });
+    expect(
+      (
+        await shop.manager.call(crew.takeBackPerson, {
+          params: { personId: other.person.id },
+          body: { commandId: commandId(), role: 'technician', pin: '1111' },
+        })
+      ).status,
+    ).toBe(409);
   });
   it('of managers who take each other off at once, one stays', async () => {
     const two = await shopWithCrew(server, 'duel');

@@ -38,6 +38,7 @@ interface Ids {
   jobId: string;
   carId: string;
   person: string;
+  left: string;
   entryId: number;
   partId: string;
   linkId: string;
@@ -90,15 +91,19 @@ async function material(shop: TestShop, by: Client): Promise<Ids> {
     params: { jobId },
     body: { commandId: commandId() },
   });
-  const { person } = await shop.manager.good(crew.addPerson, {
-    body: {
-      commandId: commandId(),
-      name: `Spare ${jobId}`,
-      initials: someInitials(),
-      role: 'technician',
-      pin: '4444',
-    },
-  });
+  const added = async (name: string): Promise<string> => {
+    const { person } = await shop.manager.good(crew.addPerson, {
+      body: body({
+        name: `${name} ${jobId}`,
+        initials: someInitials(),
+        role: 'technician',
+        pin: '4444',
+      }) as never,
+    });
+    return person.id;
+  };
+  const [person, left] = [await added('Spare'), await added('Gone')];
+  await shop.manager.good(crew.removePerson, { params: { personId: left }, body: body() });
   const { supplier } = await shop.manager.good(addSupplier, {
     body: body({ supplierId: commandId(), name: `Supplier of ${jobId}` }) as never,
   });
@@ -106,7 +111,8 @@ async function material(shop: TestShop, by: Client): Promise<Ids> {
     supplierId: supplier.id,
     jobId,
     carId: sheet.units.find((u) => u.role === 'car')!.id,
-    person: person.id,
+    person,
+    left,
     entryId: entries.find((e) => e.text.startsWith('read vehicle'))!.id,
     partId,
     linkId: link.id,
@@ -128,6 +134,10 @@ const calls: Record<string, (ids: Ids) => Input> = {
     body: body({ email: `${i.person}@shop.example`, password: 'another long word' }),
   }),
   removePerson: (i) => ({ params: { personId: i.person }, body: body() }),
+  takeBackPerson: (i) => ({
+    params: { personId: i.left },
+    body: body({ initials: someInitials(), role: 'technician', pin: '5555' }),
+  }),
   addPerson: () => ({
     body: body({ name: 'New', initials: someInitials(), role: 'technician', pin: '4444' }),
   }),

@@ -61,7 +61,10 @@ export function pageWithNonce(html: string): RequestHandler {
     const nonce = randomBytes(16).toString('base64');
     helmet.contentSecurityPolicy(policy(`'nonce-${nonce}'`))(req, res, (error) => {
       if (error) return next(error);
-      res.set('cache-control', 'no-cache').type('html').send(before + nonce + after);
+      res
+        .set('cache-control', 'no-cache')
+        .type('html')
+        .send(before + nonce + after);
     });
   };
 }

@@ -22,6 +22,13 @@ const mostTouched = 10_000;
 export const sessionDays = 14;
 const cookieDays = 400;
 
+/** How long the cookie lasts is the browser's; how long the session does is counted from when it was seen. */
+function countedFromNow(data: session.SessionData): session.SessionData {
+  const kept = JSON.parse(JSON.stringify(data)) as session.SessionData;
+  kept.cookie.expires = null;
+  return kept;
+}
+
 /** Sessions live in PostgreSQL, so that any server process knows them. */
 export function sessions(
   pool: pg.Pool,
@@ -33,18 +40,15 @@ export function sessions(
   // A session that was seen a moment ago need not be written again with every request: it ends in days.
   const touched = new Map<string, number>();
   class SeldomTouched extends Store {
-    // How long the cookie lasts is the browser's; how long the session does is counted from when it was seen.
     override set(sid: string, data: session.SessionData, done?: (error?: unknown) => void): void {
-      const kept = JSON.parse(JSON.stringify(data)) as session.SessionData;
-      kept.cookie.expires = null;
-      super.set(sid, kept, done);
+      super.set(sid, countedFromNow(data), done);
     }
     override touch(sid: string, data: session.SessionData, done?: () => void): void {
       const now = Date.now();
       if (now - (touched.get(sid) ?? 0) < touchMs) return done?.();
       if (touched.size > mostTouched) touched.clear();
       touched.set(sid, now);
-      super.touch(sid, data, done);
+      super.touch(sid, countedFromNow(data), done);
     }
   }
   return session({

@@ -10,12 +10,15 @@ import { storedSchemas } from '@bay/contract/records';
 import type { RecordKind } from '@bay/contract/records';
 import { makeApp } from '../app.ts';
 import type { AppParts } from '../app.ts';
+import { letAppIn } from '../db/app-login.ts';
 import { openDb, openPool } from '../db/connection.ts';
 import type { Db, PoolLimits } from '../db/connection.ts';
 import { migrate } from '../db/migrate.ts';
 import type { PhotoPlace } from '../config.ts';
 import { openPhotoStore } from '../logbook/photo-store.ts';
 import { LiveFeed } from '../live/events.ts';
+
+export const testSecret = 'a-secret-for-tests-only';
 
 /** For tests only: a database of its own, real servers on free ports, and a browser-like client. */
 
@@ -97,10 +100,11 @@ export async function startServer(
   databaseUrl: string,
   { limits = {}, asked, photos = { kind: 'database' }, ...more }: ServerParts = {},
 ): Promise<TestServer> {
-  const pool = openPool(databaseUrl, { max: 6, ...limits });
+  const url = await letAppIn(databaseUrl, testSecret);
+  const pool = openPool(url, { max: 6, ...limits });
   const db = openDb(pool, asked);
   const log = pino({ level: 'silent' });
-  const feed = new LiveFeed(databaseUrl, log);
+  const feed = new LiveFeed(url, log);
   await feed.start();
   const server = createServer(
     makeApp({
@@ -109,7 +113,7 @@ export async function startServer(
       feed,
       log,
       photos: openPhotoStore(photos, db),
-      secret: 'a-secret-for-tests-only',
+      secret: testSecret,
       secure: false,
       ...more,
     }),

@@ -2,6 +2,9 @@ import { spawn } from 'node:child_process';
 import type { ChildProcess } from 'node:child_process';
 import { createServer, connect } from 'node:net';
 import type { AddressInfo, Server, Socket } from 'node:net';
+import { letAppIn } from '../db/app-login.ts';
+import { migrate } from '../db/migrate.ts';
+import { testSecret } from './harness.ts';
 
 /** For tests only: real server processes that can be killed, and a plain TCP balancer in front of them. */
 
@@ -23,19 +26,21 @@ export async function freePort(): Promise<number> {
   return port;
 }
 
-/** The built server as its own process. */
+/** The built server as its own process, on a database that its owner prepares. */
 export async function spawnServer(
   databaseUrl: string,
   port?: number,
   env: Record<string, string> = {},
 ): Promise<ServerProcess> {
   const at = port ?? (await freePort());
+  await migrate(databaseUrl);
+  const url = await letAppIn(databaseUrl, testSecret);
   const child = spawn('node', ['dist/server/main.js'], {
     env: {
       ...process.env,
-      DATABASE_URL: databaseUrl,
+      DATABASE_URL: url,
       PORT: String(at),
-      SESSION_SECRET: 'a-secret-for-tests-only',
+      SESSION_SECRET: testSecret,
       WEB_DIR: 'web/dist',
       LOG_LEVEL: 'silent',
       ...env,

@@ -8,6 +8,7 @@ import { ShopCurrency } from '../money/index.ts';
 import { Failed, Form, Loading, timeWords, useForm, words } from '../ui/index.ts';
 import { Devices } from './Devices.tsx';
 import { PersonAccess } from './PersonAccess.tsx';
+import { WhoLeft } from './WhoLeft.tsx';
 
 function AddPerson() {
   const client = useQueryClient();
@@ -109,6 +110,7 @@ export function CrewPage() {
         </div>
       )}
       {manager && <AddPerson />}
+      {manager && crew.data && <WhoLeft left={crew.data.left} />}
       {manager && <ShopCurrency />}
       <Devices />
       {access && <PersonAccess person={access} close={() => setAccess(undefined)} />}

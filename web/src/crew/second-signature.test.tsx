@@ -58,7 +58,7 @@ function show(as: typeof osk | typeof della) {
     return Promise.resolve(answer());
   });
   const shown = showAs(as, <SecondSignature of={of} />);
-  shown.client.setQueryData(keys.crew, { crew: [osk, della, nopin, desk] });
+  shown.client.setQueryData(keys.crew, { crew: [osk, della, nopin, desk], left: [] });
   return {
     asked,
     refuse: (title: string) =>
