@@ -177,7 +177,11 @@ export const undoCommand = endpoint({
   summary: 'Undo a command of your own within 30 seconds',
   access: 'work',
   params: z.object({ target: id }),
-  body: z.object({ ...command }),
+  body: z.object({
+    ...command,
+    /** It may be on its way still: where it is not here yet, it is refused when it comes. */
+    orRefuseIt: z.literal(true).optional(),
+  }),
   reply: z.object({ undone: z.array(z.string()) }),
 });
 export const undoSeconds = 30;

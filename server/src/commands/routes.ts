@@ -7,7 +7,7 @@ import { undoCommand } from './undo.ts';
 export function commandRoutes(on: Registry): void {
   on.shop(contract.undoCommand, (tx, { params, body }, caller) =>
     runCommand(tx, caller, 'undo', body, async () => {
-      const { undone, jobIds } = await withMoney(tx, () => undoCommand(tx, caller, params.target));
+      const { undone, jobIds } = await withMoney(tx, () => undoCommand(tx, caller, params.target, body.orRefuseIt));
       noteChange(caller, { kind: 'all' });
       return { reply: { undone }, jobId: jobIds[0] };
     }),

@@ -48,6 +48,9 @@ export const noteChange = (caller: Caller, change: Change): void => void caller.
 /** When the running command was done: now, or as long ago as the device says that it waited there. */
 export const momentOf = (caller: Caller, at?: Date): Date => at ?? caller.command?.at ?? new Date();
 
+/** Name of a command that was taken back before it came: nothing is ever done under its id. */
+export const takenBack = 'taken-back';
+
 export interface CommandHead {
   commandId: string;
   agoMs?: number | undefined;
@@ -85,13 +88,15 @@ export async function runCommand<R extends object>(
     .executeTakeFirst();
   if (!claimed) {
     const earlier = await tx
-      .selectFrom('command_reply')
-      .innerJoin('command', 'command.id', 'command_id')
-      .select(['reply', 'digest'])
-      .where('command_id', '=', head.commandId)
+      .selectFrom('command')
+      .leftJoin('command_reply', 'command.id', 'command_id')
+      .select(['name', 'reply', 'digest'])
+      .where('command.id', '=', head.commandId)
       .where('by_id', '=', caller.personId)
       .executeTakeFirst();
-    if (!earlier || (earlier.digest !== null && earlier.digest !== (caller.asked ?? null)))
+    if (earlier?.name === takenBack)
+      throw new Refusal(409, 'This was taken back before it came here. Nothing was written.');
+    if (!earlier?.reply || (earlier.digest !== null && earlier.digest !== (caller.asked ?? null)))
       throw new Refusal(409, 'This command id is already taken. Nothing was written.');
     return earlier.reply as R;
   }

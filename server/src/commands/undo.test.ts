@@ -219,3 +219,57 @@ describe('what is not taken back', () => {
     expect((await undo(id)).status).toBe(200);
   });
 });
+
+describe('a command that is overtaken by its undo', () => {
+  const overtake = (target: string, who = shop.technician) =>
+    who.call(undoCommand, {
+      params: { target },
+      body: { commandId: commandId(), orRefuseIt: true },
+    });
+  const write = (id: string, line: string) =>
+    shop.technician.call(writeLog, {
+      params: { jobId },
+      body: { commandId: id, line, today: '2026-11-26' },
+    });
+  const inBook = async (line: string) => (await sheet()).log.filter((l) => l.text.includes(line));
+
+  it('is refused when it comes, as often as it comes, and writes nothing', async () => {
+    const id = commandId();
+    expect(await overtake(id)).toMatchObject({ status: 200, body: { undone: [] } });
+    expect(await overtake(id)).toMatchObject({ status: 200, body: { undone: [] } });
+    for (const _ of [1, 2])
+      expect(await write(id, 'came too late')).toMatchObject({
+        status: 409,
+        problem: { title: 'This was taken back before it came here. Nothing was written.' },
+      });
+    expect(await inBook('came too late')).toEqual([]);
+  });
+  it('that is here already is taken back as usual', async () => {
+    const id = commandId();
+    await write(id, 'came in time');
+    expect(await overtake(id)).toMatchObject({ body: { undone: ['came in time'] } });
+  });
+  it('that comes at the same moment is in the book taken back, or not at all', async () => {
+    for (let i = 0; i < 10; i += 1) {
+      const id = commandId();
+      const line = `both at once ${i}`;
+      const [written, undone] = await Promise.all([write(id, line), overtake(id)]);
+      expect(undone.status).toBe(200);
+      const lines = await inBook(line);
+      if (written.status === 200)
+        expect(lines.map((l) => l.kind).toSorted()).toEqual(['note', 'undo']);
+      else expect(lines).toEqual([]);
+    }
+  });
+  it('without that word is not here, and stays free to come', async () => {
+    const id = commandId();
+    expect((await undo(id)).status).toBe(404);
+    expect((await write(id, 'after a plain undo')).status).toBe(200);
+  });
+  it('of somebody else is left alone', async () => {
+    const id = commandId();
+    await write(id, 'of another');
+    expect(await overtake(id, shop.manager)).toMatchObject({ status: 403 });
+    expect((await inBook('of another'))[0]).not.toHaveProperty('marks.0');
+  });
+});

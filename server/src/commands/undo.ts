@@ -3,7 +3,7 @@ import { undoSeconds } from '@bay/contract/logbook';
 import type { Tx } from '../db/connection.ts';
 import { notFound, Refusal } from '../http/problem.ts';
 import type { Caller } from '../http/register.ts';
-import { writeLogEntry } from './run.ts';
+import { takenBack, writeLogEntry } from './run.ts';
 
 type Row = Record<string, unknown>;
 interface Change {
@@ -126,6 +126,20 @@ async function somethingHangsOn(tx: Tx, target: string, changes: readonly Change
 }
 
 /**
+ * Takes the place of a command that is not here yet, so that it is refused when it comes. One that is being written at this moment is
+ * waited for, and is then here.
+ */
+async function takenBackBefore(tx: Tx, caller: Caller, target: string): Promise<boolean> {
+  await tx
+    .insertInto('command')
+    .values({ id: target, shop_id: caller.shopId, by_id: caller.personId, name: takenBack, digest: null })
+    .onConflict((c) => c.columns(['shop_id', 'id']).doNothing())
+    .execute();
+  const { name } = await tx.selectFrom('command').select('name').where('id', '=', target).executeTakeFirstOrThrow();
+  return name === takenBack;
+}
+
+/**
  * Takes a command back, row by row, the last change first. Only one's own, within half a minute, and only while every row still
  * stands as it left them: what somebody built on it meanwhile is never torn down. The lines it wrote in the book stay, marked.
  */
@@ -133,7 +147,9 @@ export async function undoCommand(
   tx: Tx,
   caller: Caller,
   target: string,
+  orRefuseIt?: true,
 ): Promise<{ undone: string[]; jobIds: string[] }> {
+  if (orRefuseIt && (await takenBackBefore(tx, caller, target))) return { undone: [], jobIds: [] };
   const { rows: found } = await sql<{ by_id: string; age: number; taken: boolean }>`
     select by_id, extract(epoch from now() - at)::float as age, exists (select 1 from command_undone u where u.command_id = command.id) as taken
     from command where id = ${target}`.execute(tx);

@@ -72,7 +72,8 @@ export async function command<E extends Endpoint>(
 
 /** Takes back what waited: here while it never left, at the server when it did. */
 async function takeBackWaiting(w: Waiting, restore: (() => void) | undefined): Promise<void> {
-  const undo = { method: undoCommand.method, url: pathOf(undoCommand, { target: w.commandId }) };
+  const { method } = undoCommand;
+  const undo = { method, url: pathOf(undoCommand, { target: w.commandId }), body: { orRefuseIt: true } };
   const how = await withdraw(w, undo);
   if (how === 'sent') await call(undoCommand, { params: { target: w.commandId }, body: { commandId: newId() } });
   else restore?.();

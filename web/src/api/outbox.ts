@@ -36,8 +36,6 @@ export interface Waiting {
   tried?: true | undefined;
   /** How often the server failed at it. */
   failures?: number | undefined;
-  /** It takes something back that the server may never have had: that it is not there is as good as done. */
-  mayBeGone?: true | undefined;
 }
 
 /** How long a command waits for its answer before it counts as unanswered, milliseconds; a photo is larger. */
@@ -128,7 +126,10 @@ export async function drop(w: Waiting): Promise<void> {
  * Takes back what waits. `kept`: it had never been on its way and is forgotten. `behind`: the server may have it, so that it is taken
  * back there as soon as it can be asked. `sent`: the server has it.
  */
-export async function withdraw(w: Waiting, undo: Pick<Waiting, 'method' | 'url'>): Promise<'kept' | 'behind' | 'sent'> {
+export async function withdraw(
+  w: Waiting,
+  undo: Pick<Waiting, 'method' | 'url' | 'body'>,
+): Promise<'kept' | 'behind' | 'sent'> {
   await onTheWay.get(w.order)?.catch(() => undefined);
   const there = await get<Waiting>(w.order, box());
   if (!there) return 'sent';
@@ -142,8 +143,6 @@ export async function withdraw(w: Waiting, undo: Pick<Waiting, 'method' | 'url'>
     by,
     jobId,
     label: `taken back: ${there.label}`,
-    body: {},
-    mayBeGone: true,
   });
   return 'behind';
 }
@@ -212,10 +211,6 @@ async function sendOne(w: Waiting): Promise<Outcome> {
     if (error.unanswered) {
       if (!w.tried) await keep({ ...w, tried: true });
       return 'later';
-    }
-    if (w.mayBeGone && problem.code === 'not-here') {
-      await del(w.order, box());
-      return 'sent';
     }
     // Somebody else came to the device, or the session is over, or the page holds an old token: "me" brings what is wanted.
     if (['signed-out', 'somebody-else', 'page-out-of-date', 'too-many'].includes(problem.code)) return 'later';
