@@ -6,12 +6,13 @@ const option = (name: string): string | undefined =>
 const only = option('--only');
 const seconds = Number(option('--seconds') ?? 60);
 
-if (only !== undefined && !['plan', 'book', 'load', 'volume'].includes(only)) {
-  process.stderr.write('--only takes plan, book, load or volume.\n');
+if (only !== undefined && !['plan', 'book', 'load', 'volume', 'fuzz'].includes(only)) {
+  process.stderr.write('--only takes plan, book, load, volume or fuzz.\n');
   process.exit(2);
 }
 if (only === undefined || only === 'plan') await (await import('./plan-and-job.ts')).planAndJob();
 if (only === undefined || only === 'book') await (await import('./long-book.ts')).longBook();
 if (only === undefined || only === 'load') await (await import('./load.ts')).load(seconds);
 if (only === undefined || only === 'volume') await (await import('./volume.ts')).volume();
+if (only === undefined || only === 'fuzz') await (await import('./fuzz.ts')).fuzz();
 process.exit(allGood() ? 0 : 1);

@@ -348,7 +348,7 @@ export class Browser {
       .filter(
         (e) =>
           e.level.name === 'SEVERE' &&
-          !/status of (401|403|404|409|413|415|422|429)/.test(e.message),
+          !/status of (401|403|404|409|413|415|422|429|503)/.test(e.message),
       )
       .map((e) => e.message);
   }

@@ -208,6 +208,8 @@ describe('what two wrote at once', () => {
     expect(await b.driver.executeScript<number>('return Date.now()')).toBeGreaterThan(
       Date.now() + 80_000_000,
     );
+    // The first answer says what time it is.
+    await b.see('The clock of this device is 1 day ahead.');
     await away();
     const typed = Date.now();
     await write('held: waiting for paint, tomorrow');

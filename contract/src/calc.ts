@@ -20,6 +20,7 @@ export const listCalculators = endpoint({
             options: z.array(z.string()).optional(),
             text: z.boolean().optional(),
             optional: z.boolean().optional(),
+            range: z.object({ least: z.number(), most: z.number(), whole: z.boolean().optional() }).optional(),
             example: z.string(),
           }),
         ),

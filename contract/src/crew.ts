@@ -41,8 +41,6 @@ export const me = z.object({
   person: person.nullable(),
   /** Sent back with every change. */
   token: z.string(),
-  /** The server's clock, by which a device that is wrong sets itself right. */
-  now: z.string(),
 });
 export type Me = z.infer<typeof me>;
 

@@ -39,6 +39,8 @@ async function run(config: Config): Promise<void> {
     proxies: config.proxies,
     draining: () => stopping,
   });
+  // One request that fails in a way nobody thought of ends itself, not the work of everybody else.
+  process.on('unhandledRejection', (error) => log.error({ err: error }, 'something failed that nobody waited for'));
   const server = createServer(app);
   await new Promise<void>((resolve, reject) => {
     server.once('error', reject);

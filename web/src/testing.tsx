@@ -28,7 +28,6 @@ export function showAs(
       ...person,
     },
     token: 't',
-    now: '2026-11-26T10:00:00.000Z',
   });
   return {
     client,

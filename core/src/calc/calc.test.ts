@@ -45,3 +45,51 @@ describe('the registry of calculators', () => {
     if (!outcome.ok) expect(Object.values(outcome.errors).join(' ')).toMatch(sentence);
   });
 });
+
+describe('whatever is typed', () => {
+  const measured = calculators.filter((c) => c.inputs.some((i) => i.range));
+  /** Every mixture of the least, the most and a usual value of each input. */
+  const mixtures = (inputs: (typeof measured)[number]['inputs']): Record<string, string>[] =>
+    inputs.reduce<Record<string, string>[]>(
+      (all, i) => {
+        const values = i.range
+          ? [String(i.range.least), i.example, String(i.range.most)]
+          : [i.example];
+        return all.flatMap((typed) => values.map((v) => ({ ...typed, [i.key]: v })));
+      },
+      [{}],
+    );
+
+  it.each(measured.map((c) => [c.name, c] as const))(
+    '%s gives numbers or a sentence, never anything else',
+    (name, calc) => {
+      for (const typed of mixtures(calc.inputs)) {
+        const outcome = runCalculator(name, typed);
+        const said = JSON.stringify(outcome);
+        expect(said, JSON.stringify(typed)).not.toMatch(/NaN|Infinity|null|undefined/);
+        if (outcome.ok) for (const r of outcome.result.results) expect(r.shown).not.toBe('');
+      }
+    },
+  );
+
+  it.each(
+    measured.flatMap((c) =>
+      c.inputs.filter((i) => i.range).map((i) => [c.name, i.key, c, i] as const),
+    ),
+  )('%s refuses a %s that can be none, and names what it can be', (name, key, calc, input) => {
+    const { least, most, whole } = input.range!;
+    const usual = Object.fromEntries(calc.inputs.map((i) => [i.key, i.example]));
+    const over = [
+      String(least - Math.max(1, Math.abs(least))),
+      String(most * 2),
+      '1e300',
+      '-1e300',
+      '1e999',
+    ];
+    for (const value of [...over, ...(whole ? [String(least + 0.5)] : [])]) {
+      const outcome = runCalculator(name, { ...usual, [key]: value });
+      expect(outcome.ok, `${key} = ${value}`).toBe(false);
+      if (!outcome.ok) expect(Object.keys(outcome.errors)).toEqual([key]);
+    }
+  });
+});

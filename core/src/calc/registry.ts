@@ -9,7 +9,15 @@ export interface CalcInput {
   options?: readonly string[];
   text?: true;
   optional?: true;
+  /** What a measured value of this kind can be, in its unit; wide, so that only what is no such thing is refused. */
+  range?: Range;
   example: string;
+}
+
+interface Range {
+  least: number;
+  most: number;
+  whole?: true;
 }
 
 export interface CalcResult {
@@ -40,13 +48,19 @@ const out = (label: string, value: number, unit: string, digits?: number): CalcR
   shown: formatMeasure(value, unit, digits),
 });
 const say = (label: string, value: string): CalcResult['results'][number] => ({ label, value, unit: '', shown: value });
-const measure = (key: string, label: string, unit: string, example: string, optional?: true): CalcInput => ({
-  key,
-  label,
-  unit,
-  example,
-  ...(optional ? { optional } : {}),
-});
+const measure = (
+  key: string,
+  label: string,
+  unit: string,
+  example: string,
+  least: number,
+  most: number,
+  more: { optional?: true; whole?: true } = {},
+): CalcInput => {
+  const { optional, whole } = more;
+  const range = { least, most, ...(whole ? { whole } : {}) };
+  return { key, label, unit, example, range, ...(optional ? { optional } : {}) };
+};
 const choice = (key: string, label: string, options: readonly string[]): CalcInput => ({
   key,
   label,
@@ -61,10 +75,10 @@ export const calculators: readonly Calculator[] = [
     title: 'Bolt: stress area, proof load, torque',
     source: 'ISO 898-1; T = K·d·F handbook short form, common practice',
     inputs: [
-      measure('diameter', 'Diameter', 'mm', '10'),
-      measure('pitch', 'Pitch', 'mm', '1.5'),
+      measure('diameter', 'Diameter', 'mm', '10', 1, 200),
+      measure('pitch', 'Pitch', 'mm', '1.5', 0.2, 8),
       choice('class', 'Property class', ['8.8', '10.9', '12.9']),
-      { ...measure('k', 'Nut factor K', '', '0.2'), optional: true },
+      measure('k', 'Nut factor K', '', '0.2', 0.05, 1, { optional: true }),
     ],
     run: (v) => {
       const area = sums.stressAreaMm2(v.num('diameter'), v.num('pitch'));
@@ -85,11 +99,11 @@ export const calculators: readonly Calculator[] = [
     title: 'Bolt length after a spacer or thicker plate',
     source: 'common practice: steel 1.0 d, cast iron 1.5 d, aluminium 2.0 d',
     inputs: [
-      measure('clamped', 'Clamped parts', 'mm', '28'),
-      measure('washer', 'Washer', 'mm', '2.5'),
-      measure('diameter', 'Diameter', 'mm', '10'),
+      measure('clamped', 'Clamped parts', 'mm', '28', 0.1, 2000),
+      measure('washer', 'Washer', 'mm', '2.5', 0, 50),
+      measure('diameter', 'Diameter', 'mm', '10', 1, 200),
       choice('material', 'Thread is cut in', ['aluminium', 'cast-iron', 'steel']),
-      measure('hole', 'Usable thread depth', 'mm', '26'),
+      measure('hole', 'Usable thread depth', 'mm', '26', 0.1, 1000),
     ],
     run: (v) => {
       const b = sums.boltLengthMm({
@@ -114,8 +128,8 @@ export const calculators: readonly Calculator[] = [
     title: 'Wire size, fuse and voltage drop',
     source: 'IEC 60028; limits common practice, the cable maker first',
     inputs: [
-      measure('current', 'Current', 'A', '12'),
-      measure('length', 'Length one way', 'm', '4.2'),
+      measure('current', 'Current', 'A', '12', 0.01, 2000),
+      measure('length', 'Length one way', 'm', '4.2', 0.01, 200),
       choice('load', 'Load', Object.keys(sums.dropLimits)),
     ],
     run: (v) => {
@@ -136,9 +150,9 @@ export const calculators: readonly Calculator[] = [
     title: 'Voltage drop of a given wire',
     source: 'IEC 60028; ASTM B258 for gauges',
     inputs: [
-      measure('current', 'Current', 'A', '12'),
-      measure('length', 'Length one way', 'm', '4.2'),
-      measure('area', 'Wire', 'mm²', '2.5'),
+      measure('current', 'Current', 'A', '12', 0.01, 2000),
+      measure('length', 'Length one way', 'm', '4.2', 0.01, 200),
+      measure('area', 'Wire', 'mm²', '2.5', 0.05, 500),
     ],
     run: (v) => {
       const d = sums.voltageDrop(v.num('current'), v.num('length'), v.num('area'));
@@ -153,9 +167,9 @@ export const calculators: readonly Calculator[] = [
     title: 'Load in a sling leg',
     source: 'ASME B30.9, geometry',
     inputs: [
-      measure('load', 'Load', 'kg', '180'),
-      measure('legs', 'Legs', '', '2'),
-      measure('angle', 'Leg angle from level', 'deg', '60'),
+      measure('load', 'Load', 'kg', '180', 0.1, 100_000),
+      measure('legs', 'Legs', '', '2', 1, 4, { whole: true }),
+      measure('angle', 'Leg angle from level', 'deg', '60', 0, 90),
     ],
     run: (v) => {
       const f = sums.slingLoadFactor(v.num('angle'));
@@ -172,7 +186,7 @@ export const calculators: readonly Calculator[] = [
     name: 'joint',
     title: 'Speed ripple of a universal joint',
     source: 'kinematics; SAE AE-7, memory',
-    inputs: [measure('angle', 'Working angle', 'deg', '3')],
+    inputs: [measure('angle', 'Working angle', 'deg', '3', 0, 45)],
     run: (v) => {
       const low = sums.jointSpeedRatio(v.num('angle'), 90);
       const high = sums.jointSpeedRatio(v.num('angle'), 0);
@@ -187,9 +201,9 @@ export const calculators: readonly Calculator[] = [
     title: 'Critical speed of a propshaft',
     source: 'Euler-Bernoulli, first mode, steel; 70 % common practice',
     inputs: [
-      measure('outside', 'Tube outside', 'mm', '76.2'),
-      measure('wall', 'Tube wall', 'mm', '2.1'),
-      measure('length', 'Length between joints', 'm', '1.3'),
+      measure('outside', 'Tube outside', 'mm', '76.2', 5, 500),
+      measure('wall', 'Tube wall', 'mm', '2.1', 0.2, 100),
+      measure('length', 'Length between joints', 'm', '1.3', 0.05, 5),
     ],
     run: (v) => {
       const n = sums.shaftCriticalRpm(v.num('outside'), v.num('wall'), v.num('length'));
@@ -204,9 +218,9 @@ export const calculators: readonly Calculator[] = [
     title: 'Length of an accessory belt over two pulleys',
     source: 'open-belt geometry',
     inputs: [
-      measure('large', 'Large pulley', 'mm', '150'),
-      measure('small', 'Small pulley', 'mm', '60'),
-      measure('centres', 'Centres', 'mm', '320'),
+      measure('large', 'Large pulley', 'mm', '150', 5, 2000),
+      measure('small', 'Small pulley', 'mm', '60', 5, 2000),
+      measure('centres', 'Centres', 'mm', '320', 5, 10_000),
     ],
     run: (v) => ({
       results: [
@@ -221,9 +235,9 @@ export const calculators: readonly Calculator[] = [
     title: 'Engine size',
     source: 'geometry',
     inputs: [
-      measure('bore', 'Bore', 'mm', '86'),
-      measure('stroke', 'Stroke', 'mm', '86'),
-      measure('cylinders', 'Cylinders', '', '4'),
+      measure('bore', 'Bore', 'mm', '86', 10, 1000),
+      measure('stroke', 'Stroke', 'mm', '86', 10, 2000),
+      measure('cylinders', 'Cylinders', '', '4', 1, 48, { whole: true }),
     ],
     run: (v) => ({
       results: [out('Engine size', sums.displacementCm3(v.num('bore'), v.num('stroke'), v.num('cylinders')), 'cm³')],
@@ -235,12 +249,12 @@ export const calculators: readonly Calculator[] = [
     title: 'Compression ratio',
     source: 'geometry',
     inputs: [
-      measure('bore', 'Bore', 'mm', '86'),
-      measure('stroke', 'Stroke', 'mm', '86'),
-      measure('chamber', 'Chamber', 'cm³', '45'),
-      measure('gasket', 'Gasket, pressed', 'mm', '1.2'),
-      measure('deck', 'Piston below deck', 'mm', '0.3'),
-      measure('dish', 'Dish (dome negative)', 'cm³', '4'),
+      measure('bore', 'Bore', 'mm', '86', 10, 1000),
+      measure('stroke', 'Stroke', 'mm', '86', 10, 2000),
+      measure('chamber', 'Chamber', 'cm³', '45', 0.5, 20_000),
+      measure('gasket', 'Gasket, pressed', 'mm', '1.2', 0, 20),
+      measure('deck', 'Piston below deck', 'mm', '0.3', -20, 50),
+      measure('dish', 'Dish (dome negative)', 'cm³', '4', -2000, 5000),
     ],
     run: (v) => {
       const swept = sums.displacementCm3(v.num('bore'), v.num('stroke'), 1);
@@ -261,7 +275,10 @@ export const calculators: readonly Calculator[] = [
     name: 'top-dead-centre',
     title: 'Top dead centre by positive stop',
     source: 'geometry: mean of the two readings',
-    inputs: [measure('one', 'Stop one way', 'deg', '-32'), measure('two', 'Stop the other way', 'deg', '28')],
+    inputs: [
+      measure('one', 'Stop one way', 'deg', '-32', -180, 180),
+      measure('two', 'Stop the other way', 'deg', '28', -180, 180),
+    ],
     run: (v) => ({
       results: [out('Top dead centre stands at', sums.topDeadCentreDeg(v.num('one'), v.num('two')), 'deg')],
       because: `(${v.num('one')} + ${v.num('two')}) / 2`,
@@ -271,7 +288,7 @@ export const calculators: readonly Calculator[] = [
     name: 'ring-gap',
     title: 'Least ring gap',
     source: 'common practice, street use; the ring maker first',
-    inputs: [measure('bore', 'Bore', 'mm', '86')],
+    inputs: [measure('bore', 'Bore', 'mm', '86', 10, 1000)],
     run: (v) => ({
       results: [out('Least gap', sums.ringGapMm(v.num('bore')), 'mm', 3)],
       because: `0.004 × ${v.num('bore')} mm`,
@@ -281,7 +298,7 @@ export const calculators: readonly Calculator[] = [
     name: 'bearing-clearance',
     title: 'Bearing clearance wanted',
     source: 'common practice; the maker first',
-    inputs: [measure('journal', 'Journal', 'mm', '55')],
+    inputs: [measure('journal', 'Journal', 'mm', '55', 3, 1000)],
     run: (v) => ({
       results: [out('Clearance', sums.bearingClearanceMm(v.num('journal')), 'mm', 3)],
       because: `0.001 × ${v.num('journal')} mm + 0.0127 mm`,
@@ -292,9 +309,9 @@ export const calculators: readonly Calculator[] = [
     title: 'Injector flow at another pressure',
     source: 'orifice equation',
     inputs: [
-      measure('flow', 'Flow as rated', 'mL/min', '315'),
-      measure('rated', 'At pressure', 'bar', '3'),
-      measure('pressure', 'Pressure here', 'bar', '4'),
+      measure('flow', 'Flow as rated', 'mL/min', '315', 1, 20_000),
+      measure('rated', 'At pressure', 'bar', '3', 0.1, 400),
+      measure('pressure', 'Pressure here', 'bar', '4', 0.1, 400),
     ],
     run: (v) => ({
       results: [out('Flow', sums.injectorFlowAt(v.num('flow'), v.num('rated'), v.num('pressure')), 'mL/min')],
@@ -305,7 +322,7 @@ export const calculators: readonly Calculator[] = [
     name: 'fuel-need',
     title: 'Fuel burnt at full power, pump wanted',
     source: 'common practice: 0.30 kg/kWh, 0.38 boosted, 0.745 kg/L (EN 228), 1.25 times',
-    inputs: [measure('power', 'Power', 'kW', '110'), choice('boosted', 'Boosted', ['no', 'yes'])],
+    inputs: [measure('power', 'Power', 'kW', '110', 0.1, 10_000), choice('boosted', 'Boosted', ['no', 'yes'])],
     run: (v) => {
       const need = sums.fuelNeedLh(v.num('power'), v.word('boosted') === 'yes');
       return {
@@ -318,7 +335,7 @@ export const calculators: readonly Calculator[] = [
     name: 'coolant',
     title: 'Freezing point and boiling under a cap',
     source: 'ASHRAE Fundamentals (freezing, memory); Antoine equation for water (boiling)',
-    inputs: [measure('glycol', 'Glycol by volume', '%', '50 %'), measure('cap', 'Cap', 'bar', '1.03')],
+    inputs: [measure('glycol', 'Glycol by volume', '%', '50 %', 0, 100), measure('cap', 'Cap', 'bar', '1.03', 0, 5)],
     run: (v) => ({
       results: [
         out('Freezes near', sums.coolantFreezesC(v.num('glycol') / 100), '°C', 0),
@@ -332,10 +349,10 @@ export const calculators: readonly Calculator[] = [
     title: 'Engine speed at a road speed',
     source: 'geometry; tyre by ETRTO, loaded 97 % (common practice)',
     inputs: [
-      measure('speed', 'Road speed', 'km/h', '110'),
+      measure('speed', 'Road speed', 'km/h', '110', 0.1, 700),
       { key: 'tyre', label: 'Tyre size', text: true, example: '205/55 R16' },
-      measure('gear', 'Gear ratio', '', '0.8'),
-      measure('axle', 'Axle ratio', '', '3.9'),
+      measure('gear', 'Gear ratio', '', '0.8', 0.1, 30),
+      measure('axle', 'Axle ratio', '', '3.9', 0.1, 30),
     ],
     run: (v) => {
       const d = sums.tyreDiameterMm(v.word('tyre'));
@@ -355,9 +372,9 @@ export const calculators: readonly Calculator[] = [
     title: 'Power corrected to standard air',
     source: 'SAE J1349, memory',
     inputs: [
-      measure('dry-pressure', 'Dry pressure, hPa', '', '960'),
-      measure('air', 'Air', '°C', '35'),
-      measure('power', 'Power read', 'kW', '100'),
+      measure('dry-pressure', 'Dry pressure, hPa', '', '960', 300, 1200),
+      measure('air', 'Air', '°C', '35', -60, 80),
+      measure('power', 'Power read', 'kW', '100', 0.1, 10_000),
     ],
     run: (v) => {
       const cf = sums.powerCorrection(v.num('dry-pressure'), v.num('air'));
@@ -371,7 +388,10 @@ export const calculators: readonly Calculator[] = [
     name: 'trap-speed',
     title: 'Power from the speed through a quarter mile',
     source: 'common practice, memory',
-    inputs: [measure('mass', 'Mass with driver', 'lb', '3000 lb'), measure('speed', 'Speed', 'mph', '100 mph')],
+    inputs: [
+      measure('mass', 'Mass with driver', 'lb', '3000 lb', 50, 100_000),
+      measure('speed', 'Speed', 'mph', '100 mph', 1, 500),
+    ],
     run: (v) => ({
       results: [out('Power', sums.powerFromTrapHp(v.num('mass'), v.num('speed')), 'hp')],
       because: `${v.num('mass').toFixed(0)} lb × (${v.num('speed')} / 234)³`,
@@ -383,7 +403,7 @@ export const calculators: readonly Calculator[] = [
     source: 'ISO 3779; 49 CFR 565',
     inputs: [
       { key: 'vin', label: 'Number', text: true, example: '1M8GDM9AXKP042788' },
-      { ...measure('year', 'Model year', '', '1989'), optional: true },
+      measure('year', 'Model year', '', '1989', 1886, 2100, { optional: true, whole: true }),
     ],
     run: (v) => {
       const check = sums.checkIdentity(v.word('vin'), v.maybe('year'));
@@ -430,6 +450,15 @@ const byName = new Map(calculators.map((c) => [c.name, c]));
 
 export type CalcOutcome = { ok: true; result: CalcResult } | { ok: false; errors: Record<string, string> };
 
+/** The sentence that refuses a value which is no such thing; nothing where it can be one. */
+function outOf({ label, unit = '', range }: CalcInput, value: number): string | undefined {
+  if (!range) return undefined;
+  const { least, most, whole } = range;
+  if (whole && !Number.isInteger(value)) return `${label} is a whole number.`;
+  if (value >= least && value <= most) return undefined;
+  return `${label} is from ${least} to ${most}${unit ? ` ${unit}` : ''}, not ${formatMeasure(value, unit)}.`;
+}
+
 /** Runs a calculator on what people typed. Bad input comes back as sentences by input; nothing is thrown for it. */
 export function runCalculator(name: string, typed: Readonly<Record<string, string>>): CalcOutcome {
   const calc = byName.get(name);
@@ -451,8 +480,9 @@ export function runCalculator(name: string, typed: Readonly<Record<string, strin
     } else if (input.text) values[input.key] = text;
     else {
       const m = parseMeasure(text, input.unit ?? '');
-      if (m.ok) values[input.key] = m.measure.value;
-      else errors[input.key] = m.sentence;
+      const fault = m.ok ? outOf(input, m.measure.value) : m.sentence;
+      if (m.ok && fault === undefined) values[input.key] = m.measure.value;
+      else errors[input.key] = fault!;
     }
   }
   if (Object.keys(errors).length > 0) return { ok: false, errors };
@@ -462,6 +492,9 @@ export function runCalculator(name: string, typed: Readonly<Record<string, strin
       maybe: (key) => values[key] as number | undefined,
       word: (key) => String(values[key]),
     });
+    // Values that are possible each by itself may still have no answer together.
+    if (results.some((r) => typeof r.value === 'number' && !Number.isFinite(r.value)))
+      return { ok: false, errors: { result: 'With these values together the sum has no answer.' } };
     return { ok: true, result: { results, because, source: calc.source } };
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;

@@ -237,7 +237,7 @@ describe('a command that is overtaken by its undo', () => {
     const id = commandId();
     expect(await overtake(id)).toMatchObject({ status: 200, body: { undone: [] } });
     expect(await overtake(id)).toMatchObject({ status: 200, body: { undone: [] } });
-    for (const _ of [1, 2])
+    for (let again = 0; again < 2; again += 1)
       expect(await write(id, 'came too late')).toMatchObject({
         status: 409,
         problem: { title: 'This was taken back before it came here. Nothing was written.' },

@@ -12,7 +12,7 @@ export function countersignRoutes(on: Registry, counting: Tries): void {
   const tries = pinTries(counting);
   // Only a PIN that is tried is counted; a person in their own session signs without one.
   const whereTried: RequestHandler = (req, res, next) =>
-    (req.body as { person?: unknown } | undefined)?.person ? void tries(req, res, next) : next();
+    (req.body as { person?: unknown } | undefined)?.person ? tries(req, res, next) : next();
   on.shop(
     contract.countersign,
     (tx, { params, body }, caller) =>

@@ -16,13 +16,11 @@ import { insertPerson, personColumns, shownPerson } from './person.ts';
 import { nobodysHash, personWithPin, pinKey, pinTries, wrongPinsOf } from './pins.ts';
 import { deviceWords } from './sessions.ts';
 
-const nowWords = (): string => new Date().toISOString();
-
 async function whoIsHere(db: Db, req: Request): Promise<Me> {
   const { shopId, personId } = req.session;
   if (!shopId) {
     const { rows } = await sql<{ any: boolean }>`select any_shop() as any`.execute(db);
-    return { needsSetup: !rows[0]!.any, shop: null, person: null, token: req.session.token ?? '', now: nowWords() };
+    return { needsSetup: !rows[0]!.any, shop: null, person: null, token: req.session.token ?? '' };
   }
   return inShop(db, shopId, async (tx) => {
     const shop = await tx.selectFrom('shop').select(['id', 'name', 'bays', 'currency']).executeTakeFirst();
@@ -39,7 +37,6 @@ async function whoIsHere(db: Db, req: Request): Promise<Me> {
       shop: shop ?? null,
       person: person ? shownPerson(person) : null,
       token: req.session.token ?? '',
-      now: nowWords(),
     };
   });
 }
@@ -174,7 +171,7 @@ export function crewRoutes(on: Registry, db: Db, tries: Tries): void {
     await new Promise<void>((resolve) => req.session.destroy(() => resolve()));
     await announceEnded(db, [before]);
     res.clearCookie('bay');
-    return { needsSetup: false, shop: null, person: null, token: '', now: nowWords() };
+    return { needsSetup: false, shop: null, person: null, token: '' };
   });
 
   on.open(contract.lockTablet, async ({ req }) => {

@@ -7,7 +7,7 @@ import * as crew from '@bay/contract/crew';
 import * as handover from '@bay/contract/handover';
 import * as jobs from '@bay/contract/jobs';
 import { writeLog } from '@bay/contract/logbook';
-import { putRecord } from '@bay/contract/records';
+import { countersign, putRecord } from '@bay/contract/records';
 import { makeLog } from '../log.ts';
 import { Client, commandId, freshDatabase, startServer } from '../testing/harness.ts';
 import type { TestServer } from '../testing/harness.ts';
@@ -176,6 +176,23 @@ describe('guessing', () => {
     expect(
       (await tablet.call(crew.switchPerson, { body: { personId: person.id, pin: '8888' } })).status,
     ).toBe(200);
+  });
+  it('a PIN by way of a second signature: the same count, an answer each time, and the server goes on', async () => {
+    const guess = (pin: string) =>
+      shop.technician.call(countersign, {
+        params: { jobId, kind: 'gate', key: 'gate-fd-brakes' },
+        body: {
+          commandId: commandId(),
+          revision: 1,
+          person: { personId: shop.people.manager, pin },
+        },
+      });
+    const answers = [];
+    for (let i = 0; i < 8; i += 1) answers.push((await guess(String(5000 + i))).status);
+    expect(answers.slice(0, 5)).toEqual([401, 401, 401, 401, 401]);
+    expect(answers.slice(6)).toEqual([429, 429]);
+    expect((await guess('1\u000023')).status).toBe(429);
+    expect((await shop.tablet()).cookie).not.toBe('');
   });
   it('customer links: wrong ones shut out nobody who has the right one', async () => {
     const { path } = await shop.manager.good(handover.makeLink, {

@@ -83,6 +83,11 @@ function keepable(value: unknown, depth = 0): unknown {
       .map(([key, v]) => [keepable(key) as string, keepable(v, depth + 1)]),
   );
 }
+/** What stands before a handler reads only what may be kept. */
+const keepableBody: RequestHandler = (req, _res, next) => {
+  req.body = keepable(req.body);
+  next();
+};
 const loneHalves = /[\uD800-\uDBFF](?![\uDC00-\uDFFF])|(?<![\uD800-\uDBFF])[\uDC00-\uDFFF]/g;
 
 /** A value with the keys of its objects in order, so that the same is written the same. */
@@ -167,7 +172,7 @@ export class Registry {
     handler: (call: Call<E>) => Promise<z.infer<E['reply']>>,
     ...before: RequestHandler[]
   ): void {
-    this.app[e.method](e.path, fromOurPages(e), ...before, async (req, res) => {
+    this.app[e.method](e.path, fromOurPages(e), keepableBody, ...before, async (req, res) => {
       send(e, res, await handler(read(e, req, res)));
     });
   }
@@ -178,19 +183,26 @@ export class Registry {
     handler: (tx: Tx, call: Call<E>, caller: Caller) => Promise<z.infer<E['reply']>>,
     ...before: RequestHandler[]
   ): void {
-    this.app[e.method](e.path, fromOurPages(e), ...before, ...(e.form ? [oneFile] : []), async (req, res) => {
-      const { shopId } = req.session;
-      if (!shopId) throw new Refusal(401, 'Sign in first.');
-      const work = () =>
-        inShop(this.db, shopId, async (tx) => {
-          // Who may not is told so before what they sent is looked at.
-          const caller = await callerOf(tx, req, e.access);
-          return handler(tx, read(e, req, res), caller);
-        });
-      const jobId = req.params['jobId'];
-      const changes = e.method !== 'get' && typeof jobId === 'string';
-      send(e, res, await (changes ? writesOnJob(`${shopId} ${jobId.toLowerCase()}`, work) : work()));
-    });
+    this.app[e.method](
+      e.path,
+      fromOurPages(e),
+      keepableBody,
+      ...before,
+      ...(e.form ? [oneFile] : []),
+      async (req, res) => {
+        const { shopId } = req.session;
+        if (!shopId) throw new Refusal(401, 'Sign in first.');
+        const work = () =>
+          inShop(this.db, shopId, async (tx) => {
+            // Who may not is told so before what they sent is looked at.
+            const caller = await callerOf(tx, req, e.access);
+            return handler(tx, read(e, req, res), caller);
+          });
+        const jobId = req.params['jobId'];
+        const changes = e.method !== 'get' && typeof jobId === 'string';
+        send(e, res, await (changes ? writesOnJob(`${shopId} ${jobId.toLowerCase()}`, work) : work()));
+      },
+    );
   }
 
   /**

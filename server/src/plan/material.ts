@@ -19,6 +19,10 @@ export type RawRecord = Omit<RecordRow, 'data'> & { data: Record<string, unknown
 
 export const factJson = sql<FactRow>`json_build_object('bearerId', f.bearer_id, 'factId', f.fact_id, 'parts', f.parts, 'typed', f.typed, 'source', f.source, 'note', f.note,
   'by', p.name, 'at', ${utc(sql`f.at`)}, 'revision', f.revision)`;
+/** The order in which things stand wherever they are read: as they were written last, so that two readings of the same are the same. */
+export const unitOrder = sql`ju.role, unit.name, unit.id`;
+export const factOrder = sql`f.at, f.fact_id, f.bearer_id`;
+export const recordOrder = sql`r.at, r.kind, r.key, r.bearer_id`;
 export const recordJson = (
   onRole: RawBuilder<unknown>,
 ) => sql<RawRecord>`json_build_object('kind', r.kind, 'key', r.key, 'data', r.data, 'revision', r.revision,
@@ -28,9 +32,8 @@ export const recordJson = (
 export async function readUnits(tx: Tx, jobIds: readonly string[]): Promise<Map<string, JobSheet['units']>> {
   const { rows } = await sql<{ job_id: string; unit: JobSheet['units'][number] }>`
     select ju.job_id, json_build_object('id', unit.id, 'kind', unit.kind, 'role', ju.role, 'name', unit.name, 'identity', unit.identity, 'place', unit.place) as unit
-    from unnest(${sql.val(jobIds)}::uuid[]) wanted(id) join job_unit ju on ju.job_id = wanted.id and ju.left_at is null join unit on unit.id = ju.unit_id`.execute(
-    tx,
-  );
+    from unnest(${sql.val(jobIds)}::uuid[]) wanted(id) join job_unit ju on ju.job_id = wanted.id and ju.left_at is null join unit on unit.id = ju.unit_id
+    order by ${unitOrder}`.execute(tx);
   const units = new Map<string, JobSheet['units']>(jobIds.map((id) => [id, []]));
   for (const { job_id, unit } of rows) units.get(job_id)!.push(unit);
   return units;
@@ -46,7 +49,7 @@ export interface Wanted {
 export async function readFacts(tx: Tx, bearers: readonly string[], only?: readonly string[]): Promise<FactRow[]> {
   const named = only ? sql`and f.fact_id = any(${sql.val(only)})` : sql``;
   const { rows } = await sql<{ row: FactRow }>`
-    select ${factJson} as row from fact f join person p on p.id = f.by_id where f.bearer_id = any(${sql.val(bearers)}::uuid[]) ${named}`.execute(
+    select ${factJson} as row from fact f join person p on p.id = f.by_id where f.bearer_id = any(${sql.val(bearers)}::uuid[]) ${named} order by ${factOrder}`.execute(
     tx,
   );
   return rows.map((r) => r.row);
@@ -63,9 +66,8 @@ export async function readRecords(
     : sql``;
   const { rows } = await sql<{ bearer_id: string; row: RawRecord }>`
     select r.bearer_id, ${recordJson(sql`null`)} as row
-    from unnest(${sql.val(bearers)}::uuid[]) b(id) join recorded r on r.bearer_id = b.id ${named} join person p on p.id = r.by_id`.execute(
-    tx,
-  );
+    from unnest(${sql.val(bearers)}::uuid[]) b(id) join recorded r on r.bearer_id = b.id ${named} join person p on p.id = r.by_id
+    order by ${recordOrder}`.execute(tx);
   const byBearer = new Map<string, RawRecord[]>();
   for (const { bearer_id, row } of rows) byBearer.set(bearer_id, [...(byBearer.get(bearer_id) ?? []), row]);
   return byBearer;

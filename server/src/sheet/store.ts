@@ -7,7 +7,7 @@ import { headJson, headOf, readHead } from '../jobs/store.ts';
 import type { HeadRow } from '../jobs/store.ts';
 import { entryJson, readPage } from '../logbook/store.ts';
 import type { UnitRole } from '@bay/contract/jobs';
-import { factJson, readMaterial, recordJson } from '../plan/material.ts';
+import { factJson, factOrder, readMaterial, recordJson, recordOrder, unitOrder } from '../plan/material.ts';
 import type { Material, RawRecord, Wanted } from '../plan/material.ts';
 import { shownRow } from '../records/shown.ts';
 
@@ -27,13 +27,14 @@ const sheetSql = (jobId: string) => sql<{
 }>`
   with mine as materialized (
     select unit.id, unit.kind, ju.role, unit.name, unit.identity, unit.place from job_unit ju join unit on unit.id = ju.unit_id where ju.job_id = ${jobId} and ju.left_at is null
+    order by ${unitOrder}
   ), bearer as materialized (select id, role from mine union all select ${jobId}::uuid, null),
   people as materialized (select id, name, initials from person)
   select json_build_object(
     'job', ${headJson(jobId)},
     'units', coalesce((select json_agg(mine) from mine), '[]'),
-    'facts', coalesce((select json_agg(${factJson}) from (select distinct id from bearer) b join fact f on f.bearer_id = b.id join people p on p.id = f.by_id), '[]'),
-    'records', coalesce((select json_agg(${recordJson(sql`b.role`)}) from bearer b join recorded r on r.bearer_id = b.id join people p on p.id = r.by_id), '[]'),
+    'facts', coalesce((select json_agg(${factJson} order by ${factOrder}) from (select distinct id from bearer) b join fact f on f.bearer_id = b.id join people p on p.id = f.by_id), '[]'),
+    'records', coalesce((select json_agg(${recordJson(sql`b.role`)} order by ${recordOrder}) from bearer b join recorded r on r.bearer_id = b.id join people p on p.id = r.by_id), '[]'),
     'shopSchools', coalesce((select json_object_agg(question, side) from shop_school), '{}'),
     'log', coalesce((select json_agg(${entryJson} order by l.id) from (select * from log_entry where job_id = ${jobId} order by id desc limit ${sheetLines}) l join person p on p.id = l.by_id), '[]'),
     'running', coalesce((select json_agg(${clockColumns} order by c.started_at) from clock c join people p on p.id = c.person_id where c.job_id = ${jobId} and c.ended_at is null), '[]'),

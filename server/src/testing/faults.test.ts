@@ -128,7 +128,7 @@ describe('a server that dies in the middle of writing', () => {
     let acknowledged = 0;
     const killer = (async () => {
       for (const after of [10, 40, 70]) {
-        await vi.waitUntil(() => acknowledged >= after, { timeout: 25_000, interval: 1 });
+        await vi.waitUntil(() => acknowledged >= after, { timeout: 100_000, interval: 1 });
         await server.kill();
         server = await spawnServer(database.url, port);
       }
@@ -327,7 +327,7 @@ describe('three processes behind a plain TCP balancer', () => {
       });
     const changes = (port: number) => (heard.get(port) ?? '').split('"record":"hold"').length - 1;
     const until = async (n: number, ports: number[]) => {
-      await vi.waitUntil(() => ports.every((p) => changes(p) >= n), { timeout: 20_000 });
+      await vi.waitUntil(() => ports.every((p) => changes(p) >= n), { timeout: 60_000 });
       return ports.map(changes);
     };
     await put(randomUUID());
@@ -452,7 +452,7 @@ describe.runIf(ownCluster)('a database that is restarted', () => {
         wanted.push(line);
       }
     })();
-    await vi.waitUntil(() => wanted.length >= 5, { timeout: 20_000 });
+    await vi.waitUntil(() => wanted.length >= 5, { timeout: 60_000 });
     await clusterOf('restart', name);
     restarted = true;
     await writing;
@@ -461,10 +461,10 @@ describe.runIf(ownCluster)('a database that is restarted', () => {
     );
     expect(again).toBeGreaterThan(0);
     // Listeners are told to read anew.
-    await vi.waitUntil(() => heard.includes('event: again'), { timeout: 20_000 });
+    await vi.waitUntil(() => heard.includes('event: again'), { timeout: 60_000 });
     const before = heard.length;
     await write(own.technician, 'after the restart', commandId(), job);
-    await vi.waitUntil(() => heard.slice(before).includes('"kind":"log"'), { timeout: 20_000 });
+    await vi.waitUntil(() => heard.slice(before).includes('"kind":"log"'), { timeout: 60_000 });
     await server.stop();
     await listening;
     const client = new pg.Client({ connectionString: url });

@@ -159,6 +159,7 @@ interface Things {
   entryId: number;
   partId: string;
   person: string;
+  left: string;
   token: string;
   linkId: string;
   clockId: string;
@@ -325,6 +326,13 @@ const calls: [Endpoint, (t: Things) => Input][] = [
     }),
   ],
   [crew.removePerson, (t) => ({ params: { personId: t.person }, body: body() })],
+  [
+    crew.takeBackPerson,
+    (t) => ({
+      params: { personId: t.left },
+      body: body({ initials: someInitials(), role: 'technician', pin: '5555' }),
+    }),
+  ],
   [handover.readTakeover, (t) => ({ params: { jobId: t.jobId } })],
   [handover.takeOver, (t) => ({ params: { jobId: t.jobId }, body: body() })],
   [handover.makeLink, (t) => ({ params: { jobId: t.jobId }, body: body() })],
@@ -364,14 +372,23 @@ async function things(): Promise<Things> {
     params: { jobId },
     body: { commandId: commandId() },
   });
-  const { person } = await client.good(crew.addPerson, {
-    body: {
-      commandId: commandId(),
-      name: 'Spare',
-      initials: someInitials(),
-      role: 'technician',
-      pin: '4444',
-    },
+  const added = async (): Promise<string> => {
+    const name = `Spare ${commandId()}`;
+    const { person } = await client.good(crew.addPerson, {
+      body: {
+        commandId: commandId(),
+        name,
+        initials: someInitials(),
+        role: 'technician',
+        pin: '4444',
+      },
+    });
+    return person.id;
+  };
+  const [person, left] = [await added(), await added()];
+  await client.good(crew.removePerson, {
+    params: { personId: left },
+    body: { commandId: commandId() },
   });
   const { clock: running } = await client.good(clock.startClock, {
     params: { jobId },
@@ -386,7 +403,8 @@ async function things(): Promise<Things> {
     carId: sheet.units.find((u) => u.role === 'car')!.id,
     entryId: entry.id,
     partId: sheet.records.find((r) => r.kind === 'part')!.key,
-    person: person.id,
+    person,
+    left,
     token: path.replace('/c/', ''),
     linkId: link.id,
     clockId: running.id,

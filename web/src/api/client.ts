@@ -2,6 +2,7 @@ import type { z } from 'zod';
 import type { Endpoint, Problem } from '@bay/contract/endpoint';
 import { undoCommand } from '@bay/contract/logbook';
 import { remember } from './done.ts';
+import { heardTime } from './now.ts';
 
 /** An answer that was not what was asked for: the server's sentence, or that there was none. */
 export class Refused extends Error {
@@ -70,6 +71,7 @@ export async function sendRaw(
   const change = method !== 'get';
   const form = body instanceof FormData;
   let response: Response;
+  const askedAt = Date.now();
   try {
     response = await fetch(url, {
       method: method.toUpperCase(),
@@ -86,6 +88,7 @@ export async function sendRaw(
     if (error instanceof DOMException && error.name === 'AbortError') throw error;
     throw noConnection();
   }
+  heardTime(response.headers.get('date'), askedAt);
   if (!response.ok) {
     const problem = (await response.json().catch(() => undefined)) as Problem | undefined;
     // A proxy that finds no server behind it answers for it.

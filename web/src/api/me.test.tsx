@@ -28,7 +28,6 @@ const meOf = (name: string | null, token: string): Me => ({
           signsIn: false,
         },
   token,
-  now: '2026-11-26T10:00:00.000Z',
 });
 
 describe('who is at a shared tablet', () => {

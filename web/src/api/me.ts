@@ -6,12 +6,10 @@ import { call, keepToken } from './client.ts';
 import { keepPerson } from './command.ts';
 import { forgetAll } from './done.ts';
 import { keys } from './keys.ts';
-import { keepServerTime } from './now.ts';
 
-/** Takes what "me" says where it is needed outside of a screen: token, clock, name of who writes. */
+/** Takes what "me" says where it is needed outside of a screen: token, name of who writes. */
 const keep = (me: Me): Me => {
   keepToken(me.token, me.person?.id);
-  keepServerTime(me.now);
   keepPerson(me.person);
   return me;
 };

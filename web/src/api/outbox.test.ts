@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { writeLog } from '@bay/contract/logbook';
+import { undoCommand, writeLog } from '@bay/contract/logbook';
 import { putRecord } from '@bay/contract/records';
 import { changeJob, bookIn } from '@bay/contract/jobs';
 import { longestAgoMs } from '@bay/contract/endpoint';
@@ -412,13 +412,40 @@ describe('an old token', () => {
 });
 
 describe('the clock of the device', () => {
-  it('goes by the server once the server said what time it is', () => {
-    api.keepServerTime('2026-11-25T08:00:00Z');
-    expect(api.nowIso()).toBe('2026-11-25T08:00:00.000Z');
+  const heard = (date: string, tookMs = 100) =>
+    api.heardTime(new Date(date).toUTCString(), Date.now() - tookMs);
+  const off = () => Math.round((api.nowMs() - Date.now()) / 1000);
+  it('goes by the server once an answer said what time it is', () => {
+    heard('2026-11-25T08:00:00Z');
+    expect(off() / 86_400).toBeCloseTo(-1, 4);
   });
-  it('what the network takes is no error of the clock', () => {
-    api.keepServerTime('2026-11-26T08:00:01.500Z');
-    expect(api.nowIso()).toBe('2026-11-26T08:00:00.000Z');
+  it('is heard of by every answer, also one that refuses', async () => {
+    vi.stubGlobal('fetch', () =>
+      Promise.resolve(
+        Response.json({}, { status: 409, headers: { date: 'Wed, 25 Nov 2026 08:00:00 GMT' } }),
+      ),
+    );
+    await expect(api.call(undoCommand, { params: { target: jobId } })).rejects.toThrow();
+    expect(off() / 86_400).toBeCloseTo(-1, 4);
+  });
+  it('is right where the answer was given between asking and hearing, however long that took', () => {
+    heard('2026-11-26T08:00:01.500Z');
+    expect(off()).toBe(0);
+    heard('2026-11-26T07:59:40Z', 30_000);
+    expect(off()).toBe(0);
+  });
+  it('is set right again, and keeps what it knows while answers differ by what they cannot tell', () => {
+    heard('2026-11-25T08:00:00Z');
+    const known = api.nowMs() - Date.now();
+    heard('2026-11-25T08:00:02Z', 3000);
+    expect(api.nowMs() - Date.now()).toBe(known);
+    heard('2026-11-26T08:00:00Z');
+    expect(off()).toBe(0);
+  });
+  it('hears nothing in an answer that does not say', () => {
+    api.heardTime(null, 0);
+    api.heardTime('soon', 0);
+    expect(off()).toBe(0);
   });
 });
 

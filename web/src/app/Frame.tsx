@@ -6,6 +6,7 @@ import { Failed, Loading } from '../ui/index.ts';
 import { useWaiting } from '../crew/useWaiting.ts';
 import { Mark } from './Mark.tsx';
 import { OutboxButton, useDraining } from './Outbox.tsx';
+import { WrongClock } from './WrongClock.tsx';
 import styles from './app.module.css';
 
 // Forms are loaded where somebody is to type, not before the Floor.
@@ -125,6 +126,7 @@ export function Frame() {
           then.
         </div>
       )}
+      <WrongClock />
       <main id="main">
         <Suspense
           fallback={

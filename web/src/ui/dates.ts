@@ -24,6 +24,18 @@ export function sinceWords(at: string): string {
   return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
 }
 
+/** A length of time as people say it: "12 minutes", "3 hours", "1 day". */
+export function spanWords(ms: number): string {
+  const minutes = Math.round(ms / 60_000);
+  const [n, unit] =
+    minutes < 120
+      ? [minutes, 'minute']
+      : minutes < 2880 && minutes % 1440 !== 0
+        ? [Math.round(minutes / 60), 'hour']
+        : [Math.round(minutes / 1440), 'day'];
+  return `${n} ${unit}${n === 1 ? '' : 's'}`;
+}
+
 export const today = (): string => now().format('YYYY-MM-DD');
 
 /** Dates inside a sentence as people say them. */

@@ -146,6 +146,27 @@ describe('a form', () => {
     expect(screen.getByLabelText('Follows').getAttribute('aria-invalid')).toBe('true');
     expect(valueOf('What')).toBe('a crack');
   });
+  it('says nothing of a value that was typed anew before the server refused the one before', async () => {
+    let refuse: (e: Error) => void = () => undefined;
+    const send = vi.fn(() => new Promise((_, no) => (refuse = no)));
+    showAs({}, <Page send={send} />);
+    await open();
+    await type('crack');
+    await press('Write it');
+    await type(' in the head');
+    refuse(
+      new Refused({
+        type: 'about:blank',
+        code: 'bad-input',
+        status: 422,
+        title: 'Say where.',
+        fields: { what: 'Say where.', follows: 'Say what follows.' },
+      }),
+    );
+    await screen.findAllByText('Say what follows.');
+    expect(screen.getByLabelText('What').getAttribute('aria-invalid')).not.toBe('true');
+    expect(valueOf('What')).toBe('crack in the head');
+  });
   it('says beside its button what is wrong with no field, and sends once however often it is pressed', async () => {
     let refuse: (e: unknown) => void = () => undefined;
     const send = vi.fn(() => new Promise((_, reject) => (refuse = reject)));

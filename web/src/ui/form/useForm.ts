@@ -130,14 +130,18 @@ export function useForm<V extends Typed, I = V>(options: FormOptions<V, I>): For
       setError(undefined);
       if (form.validate().hasErrors) return;
       setBusy(true);
-      send(inputOf(form.getValues()))
+      const asSent = { ...form.getValues() };
+      send(inputOf(asSent))
         .then(
           () => {
             forget();
             after?.();
           },
           (thrown: unknown) => {
-            form.setErrors(ofFields(fieldsOf(thrown)));
+            // What was wrong with a value is not wrong with the one that was typed meanwhile.
+            const now = form.getValues();
+            const wrong = Object.entries(ofFields(fieldsOf(thrown)));
+            form.setErrors(Object.fromEntries(wrong.filter(([name]) => same([now[name]], [asSent[name]]))));
             setError(thrown);
           },
         )
@@ -146,7 +150,7 @@ export function useForm<V extends Typed, I = V>(options: FormOptions<V, I>): For
   };
 }
 
-const same = (a: Typed, b: Typed): boolean => JSON.stringify(a) === JSON.stringify(b);
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** A measured value as it is sent: in the unit of the field, nothing where nothing is typed, and the words where they are none. */
 export function measured(typed: string, unit: string): number | undefined {
