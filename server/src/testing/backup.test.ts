@@ -1,10 +1,10 @@
 import { execFile } from 'node:child_process';
 import { createHash, randomUUID } from 'node:crypto';
-import { mkdtemp, readFile, rm, stat, writeFile } from 'node:fs/promises';
+import { mkdtemp, readdir, readFile, rm, stat, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import pg from 'pg';
 import * as crew from '@bay/contract/crew';
 import * as jobs from '@bay/contract/jobs';
@@ -154,5 +154,84 @@ describe('backup and restore', () => {
     expect(await refused('restore', join(folder, 'nowhere'))).toMatch(/is not there\.$/);
     expect(await fingerprint(url)).toEqual(before);
     await drop();
+  });
+});
+
+describe('backups into a folder', () => {
+  it('keeps the newest so many, and the newest brings the shop back', async () => {
+    const { url, drop } = await freshDatabase();
+    const kept = await mkdtemp(join(folder, 'kept-'));
+    const server = await startServer(url);
+    const shop = await shopWithCrew(server, 'folder');
+    const jobId = await bookedJob(shop.manager);
+    const names: string[][] = [];
+    for (const line of ['first day', 'second day', 'third day']) {
+      await shop.technician.good(writeLog, {
+        params: { jobId },
+        body: { commandId: commandId(), line, today: '2026-11-26' },
+      });
+      // Names go by the second.
+      await vi.waitUntil(async () => {
+        const now = `shop-${new Date().toISOString().slice(0, 19).replaceAll(/[-:]/g, '').replace('T', '-')}.backup`;
+        return !(await readdir(kept)).includes(now);
+      });
+      await bay(url, 'backup', '--to', kept, '--keep', '2');
+      names.push((await readdir(kept)).toSorted());
+    }
+    await writeFile(join(kept, 'a letter.txt'), 'not ours');
+    await server.stop();
+    expect(names.map((n) => n.length)).toEqual([1, 2, 2]);
+    expect(names[2]).toEqual([names[1]![1], expect.stringMatching(/^shop-\d{8}-\d{6}\.backup$/)]);
+    expect((await stat(join(kept, names[2]![1]!))).mode & 0o077).toBe(0);
+    const before = await fingerprint(url);
+    const other = await freshDatabase();
+    const { stderr: looked } = await bay(other.url, 'restore', '--check', '--newest', kept);
+    expect(looked).toContain(names[2]![1]);
+    await bay(other.url, 'restore', '--newest', kept);
+    expect(await fingerprint(other.url)).toEqual(before);
+    await drop();
+    await other.drop();
+  });
+  it('a backup that fails takes none of the old ones away, and says so', async () => {
+    const kept = await mkdtemp(join(folder, 'failing-'));
+    const old = ['shop-20260101-000000.backup', 'shop-20260102-000000.backup'];
+    for (const name of old) await writeFile(join(kept, name), 'an old one');
+    const nowhere = new URL(process.env['TEST_DATABASE_URL']!);
+    nowhere.pathname = '/no_such_database';
+    const refused = await bay(nowhere.href, 'backup', '--to', kept, '--keep', '1').catch(
+      (e: unknown) => e,
+    );
+    expect(refused).toMatchObject({
+      code: 1,
+      stderr: expect.stringContaining('The backup failed') as string,
+    });
+    expect((await readdir(kept)).toSorted()).toEqual(old);
+  });
+  it.each([
+    [['--keep', '0'], '--keep wants a whole number above zero.'],
+    [['--keep', 'all'], '--keep wants a whole number above zero.'],
+    [['--every', '0'], '--every wants whole hours, from 1 to 9999.'],
+    [['--often'], 'Unknown option --often.'],
+  ])('%j is refused', async (args, sentence) => {
+    const refused = await bay(
+      'postgres://nobody@127.0.0.1:1/x',
+      'backup',
+      '--to',
+      folder,
+      ...args,
+    ).catch((e: unknown) => e);
+    expect(refused).toMatchObject({ code: 1, stderr: expect.stringContaining(sentence) as string });
+  });
+  it('a folder without one has nothing to restore', async () => {
+    const empty = await mkdtemp(join(folder, 'empty-'));
+    const refused = await bay(
+      'postgres://nobody@127.0.0.1:1/x',
+      'restore',
+      '--newest',
+      empty,
+    ).catch((e: unknown) => e);
+    expect(refused).toMatchObject({
+      stderr: expect.stringContaining('There is no backup in') as string,
+    });
   });
 });
