@@ -36,13 +36,21 @@ export function fieldsOf(error: z.ZodError): Record<string, string> {
   return Object.fromEntries(error.issues.map((issue) => [issue.path.join('.') || 'body', issue.message]));
 }
 
-/** What the database's own rules refuse, by the class of its code (PostgreSQL, appendix A of its manual). */
-function refusedByDatabase(error: unknown): Refusal | undefined {
+/** No room on a disk: of the database, or of the folder of photos (errno of POSIX). */
+const noRoom = ['53100', 'ENOSPC', 'EDQUOT'];
+
+/** What the database or the machine refuses, by the class of its code (PostgreSQL, appendix A of its manual). */
+function refusedByMachine(error: unknown): Refusal | undefined {
   const code = (error as { code?: unknown } | null)?.code;
   if (typeof code !== 'string') return undefined;
   if (code === '23505') return new Refusal(409, 'That is here already.');
   if (code === '23503') return new Refusal(409, 'Something this speaks of is not here.');
   if (code.startsWith('22') || code.startsWith('23')) return new Refusal(422, 'A value in this cannot be kept.');
+  if (noRoom.includes(code))
+    return new Refusal(
+      503,
+      'The disk of the server is full. Nothing was written; what you typed is kept. Make room there.',
+    );
   // It took too long, somebody held it, or there is no room for one more: another try may do.
   if (['57014', '55P03', '40001', '40P01', '53300'].includes(code) || code.startsWith('08'))
     return new Refusal(503, 'The server is busy with this. Nothing was written; try again.');
@@ -69,9 +77,9 @@ export const problemHandler: ErrorRequestHandler = (error: unknown, req, res, ne
   ) {
     problem = new Refusal(error.status, error.status === 413 ? 'That is too large.' : 'The request cannot be taken.')
       .problem;
-  } else if (refusedByDatabase(error)) {
-    req.log.warn({ err: error }, 'the database refused this');
-    problem = refusedByDatabase(error)!.problem;
+  } else if (refusedByMachine(error)) {
+    req.log.warn({ err: error }, 'the database or the machine refused this');
+    problem = refusedByMachine(error)!.problem;
   } else {
     req.log.error({ err: error }, 'request failed');
     problem = new Refusal(500, 'The server failed at this. Nothing was written; try again.').problem;

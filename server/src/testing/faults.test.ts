@@ -2,6 +2,7 @@ import { execFile } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { request } from 'node:http';
 import { promisify } from 'node:util';
+import { sql } from 'kysely';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import pg from 'pg';
 import * as crew from '@bay/contract/crew';
@@ -405,6 +406,78 @@ describe('a job whose row somebody holds and does not let go', () => {
     await stuck.query('rollback');
     await stuck.end();
     expect((await Promise.all(held)).at(-1)!.status).toBe(200);
+    await server.stop();
+  });
+});
+
+describe('a machine without room', () => {
+  const asOwner = async (...questions: string[]): Promise<void> => {
+    const owner = new pg.Client({ connectionString: database.url });
+    await owner.connect();
+    for (const question of questions) await owner.query(question);
+    await owner.end();
+  };
+
+  it('a full disk: a write says so and writes nothing, reading goes on, and what was sent is written once there is room', async () => {
+    const server = await startServer(database.url);
+    const own = at(server.url, shop.technician);
+    // As PostgreSQL says it when a table cannot grow.
+    await asOwner(
+      `create function no_room() returns trigger language plpgsql as $$ begin raise exception 'could not extend file' using errcode = '53100'; end $$`,
+      'create trigger no_room before insert on log_entry for each row execute function no_room()',
+    );
+    const id = commandId();
+    const refused = await write(own, 'on a full disk', id);
+    expect(refused).toMatchObject({
+      status: 503,
+      problem: {
+        title: expect.stringMatching(
+          /^The disk of the server is full\. Nothing was written/,
+        ) as string,
+      },
+    });
+    expect((await lines(own)).includes('on a full disk')).toBe(false);
+    await asOwner('drop trigger no_room on log_entry', 'drop function no_room()');
+    expect((await write(own, 'on a full disk', id)).status).toBe(200);
+    expect((await lines(own)).filter((l) => l === 'on a full disk')).toHaveLength(1);
+    await server.stop();
+  });
+
+  it('a full folder of photos: the photo is refused with the sentence, and no record of it stays', async () => {
+    // As the system says it when a file cannot be written.
+    const full = Object.assign(new Error('no space left on device'), { code: 'ENOSPC' });
+    const photos = { put: () => Promise.reject(full), get: () => Promise.resolve(undefined) };
+    const server = await startServer(database.url, { photos });
+    const own = at(server.url, shop.technician);
+    const photoId = randomUUID();
+    const sent = await own.call(addPhoto, {
+      params: { jobId },
+      body: { commandId: commandId(), photoId, file: asFile(await phonePhoto()) } as never,
+    });
+    expect(sent).toMatchObject({
+      status: 503,
+      problem: { title: expect.stringContaining('is full') as string },
+    });
+    const { records } = await own.good(jobs.readJob, { params: { jobId } });
+    expect(records.some((r) => r.key === photoId)).toBe(false);
+    await server.stop();
+  });
+
+  it('no connection left: who gets none is told so, nobody gets a 500, and it passes', async () => {
+    const server = await startServer(database.url, { limits: { connectMs: 1500 } });
+    const own = at(server.url, shop.technician);
+    const { rows } = await sql<{ name: string }>`select session_user as name`.execute(server.db);
+    const login = rows[0]!.name;
+    await asOwner(`alter role ${login} connection limit 2`);
+    const many = () =>
+      Promise.all(Array.from({ length: 12 }, () => own.call(jobs.readJob, { params: { jobId } })));
+    const answers = await many();
+    expect(new Set(answers.map((a) => a.status))).toEqual(new Set([200, 503]));
+    expect(answers.find((a) => a.status === 503)!.problem.title).toMatch(
+      /does not answer just now.*kept; try again/,
+    );
+    await asOwner(`alter role ${login} connection limit -1`);
+    expect((await many()).every((a) => a.status === 200)).toBe(true);
     await server.stop();
   });
 });

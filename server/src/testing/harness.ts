@@ -16,6 +16,7 @@ import type { Db, PoolLimits } from '../db/connection.ts';
 import { migrate } from '../db/migrate.ts';
 import type { PhotoPlace } from '../config.ts';
 import { openPhotoStore } from '../logbook/photo-store.ts';
+import type { PhotoStore } from '../logbook/photo-store.ts';
 import { LiveFeed } from '../live/events.ts';
 
 export const testSecret = 'a-secret-for-tests-only';
@@ -90,7 +91,7 @@ export async function copiedDatabase(
 /** What of a server is another than usual in a test. */
 interface ServerParts extends Partial<Pick<AppParts, 'log' | 'proxies' | 'webDir'>> {
   limits?: Partial<PoolLimits>;
-  photos?: PhotoPlace;
+  photos?: PhotoPlace | PhotoStore;
   /** Told every question that is sent to the database. */
   asked?: (sql: string, parameters: readonly unknown[]) => void;
 }
@@ -112,7 +113,7 @@ export async function startServer(
       pool,
       feed,
       log,
-      photos: openPhotoStore(photos, db),
+      photos: 'kind' in photos ? openPhotoStore(photos, db) : photos,
       secret: testSecret,
       secure: false,
       ...more,
