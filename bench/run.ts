@@ -6,8 +6,8 @@ const option = (name: string): string | undefined =>
 const only = option('--only');
 const seconds = Number(option('--seconds') ?? 60);
 
-if (only !== undefined && !['plan', 'book', 'load', 'volume', 'fuzz'].includes(only)) {
-  process.stderr.write('--only takes plan, book, load, volume or fuzz.\n');
+if (only !== undefined && !['plan', 'book', 'load', 'volume', 'fuzz', 'standby'].includes(only)) {
+  process.stderr.write('--only takes plan, book, load, volume, fuzz or standby.\n');
   process.exit(2);
 }
 if (only === undefined || only === 'plan') await (await import('./plan-and-job.ts')).planAndJob();
@@ -15,4 +15,5 @@ if (only === undefined || only === 'book') await (await import('./long-book.ts')
 if (only === undefined || only === 'load') await (await import('./load.ts')).load(seconds);
 if (only === undefined || only === 'volume') await (await import('./volume.ts')).volume();
 if (only === undefined || only === 'fuzz') await (await import('./fuzz.ts')).fuzz();
+if (only === undefined || only === 'standby') await (await import('./standby.ts')).standby();
 process.exit(allGood() ? 0 : 1);

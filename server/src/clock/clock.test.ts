@@ -182,6 +182,9 @@ describe('what waits for a person', () => {
   it('steps given to them, approvals, readings; nothing of anybody else', async () => {
     await ask({ ask: 'approval', to: 'manager', what: 'regrind', amount: 420 });
     await ask({ ask: 'reading', to: shop.people.technician, what: 'tunnel width' });
+    // A clock of before would be asked about where midnight lies between.
+    for (const who of [shop.manager, shop.technician])
+      await who.call(stopClock, { body: { commandId: commandId() } });
     const boss = await waiting(shop.manager);
     expect(boss.map((i) => [i.sort, i.what.slice(0, 20)])).toEqual([
       ['step', 'Read vehicle and eng'],

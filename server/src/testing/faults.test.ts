@@ -57,7 +57,7 @@ async function insist(client: Client, line: string, id: string, job = jobId): Pr
       tries += 1;
       expect(await write(client, line, id, job)).toMatchObject({ status: 200 });
     },
-    { timeout: 25_000 },
+    { timeout: 100_000 },
   );
   return tries;
 }
@@ -150,7 +150,7 @@ describe('a server that dies in the middle of writing', () => {
     expect(written.toSorted()).toEqual(wanted.toSorted());
     expect(again, 'the kills must have hit some writes').toBeGreaterThan(0);
     await server.kill();
-  }, 120_000);
+  }, 300_000);
 });
 
 describe('a server that is told to stop', () => {

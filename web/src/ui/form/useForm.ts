@@ -138,10 +138,11 @@ export function useForm<V extends Typed, I = V>(options: FormOptions<V, I>): For
             after?.();
           },
           (thrown: unknown) => {
-            // What was wrong with a value is not wrong with the one that was typed meanwhile.
+            // What was wrong with a value is not wrong with the one that was typed meanwhile. A field that the form emptied is no such one.
             const now = form.getValues();
+            const stands = (name: string) => same([now[name]], [asSent[name]]) || same([now[name]], [begun[name]]);
             const wrong = Object.entries(ofFields(fieldsOf(thrown)));
-            form.setErrors(Object.fromEntries(wrong.filter(([name]) => same([now[name]], [asSent[name]]))));
+            form.setErrors(Object.fromEntries(wrong.filter(([name]) => stands(name))));
             setError(thrown);
           },
         )
