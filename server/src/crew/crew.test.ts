@@ -35,7 +35,7 @@ describe('the first visit', () => {
     expect(bad.problem.fields).toMatchObject({
       shopName: 'Nothing typed.',
       email: 'Not an e-mail address.',
-      password: 'At least 10 characters.',
+      password: 'At least 12 characters.',
     });
     const me = await client.good(crew.setUpShop, {
       body: {

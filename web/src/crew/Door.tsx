@@ -45,7 +45,7 @@ function SetUp() {
       <CurrencySelect label="Counts its money in" {...form.field('currency')} />
       <TextInput label="Your name" {...form.field('name')} />
       <TextInput label="E-mail" type="email" {...form.field('email')} />
-      <TextInput label="Password" type="password" description="At least 10 characters" {...form.field('password')} />
+      <TextInput label="Password" type="password" description="At least 12 characters" {...form.field('password')} />
     </Form>
   );
 }

@@ -87,7 +87,7 @@ export function PersonAccess({ person, close }: { person: Person; close: () => v
         />
         <TextInput
           label="New password"
-          description="10 characters or more; every other device of theirs is signed out"
+          description="12 characters or more; every other device of theirs is signed out"
           type="password"
           autoComplete="new-password"
           {...wording.field('password')}
