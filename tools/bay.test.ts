@@ -40,13 +40,17 @@ describe('./bay', () => {
     }
   });
   it('wants a file to back up into, and one to restore from', async () => {
-    expect(await refused('backup')).toBe('bay: ./bay backup FILE wants the file to write, or --to FOLDER.\n');
+    expect(await refused('backup')).toBe(
+      'bay: ./bay backup FILE wants the file to write, or --to FOLDER.\n',
+    );
     expect(await refused('restore', '/nowhere/at.all')).toMatch(
       /^bay: \.\/bay restore FILE wants a file/,
     );
   });
   it('knows the clusters of its tests by plain names only', async () => {
     expect(await refused('cluster', 'start', '../elsewhere')).toMatch(/small letters and figures/);
-    expect(await refused('cluster', 'fly', 'one')).toMatch(/start, restart, drop, follow, crash or promote/);
+    expect(await refused('cluster', 'fly', 'one')).toMatch(
+      /start, restart, drop, follow, crash or promote/,
+    );
   });
 });
