@@ -45,7 +45,7 @@ createRoot(document.getElementById('root')!).render(
         persistOptions={{
           persister,
           maxAge: keepDays * 86_400_000,
-          buster: '3',
+          buster: '4',
           dehydrateOptions: { shouldDehydrateQuery: worthKeeping },
         }}
         onSuccess={() => {
