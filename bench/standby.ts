@@ -1,9 +1,8 @@
 import { execFile } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { promisify } from 'node:util';
-import pg from 'pg';
 import { searchLog, writeLog } from '@bay/contract/logbook';
-import { Client, commandId, startServer } from '../server/src/testing/harness.ts';
+import { asked, Client, commandId, startServer } from '../server/src/testing/harness.ts';
 import { spawnServer } from '../server/src/testing/processes.ts';
 import { bookedJob, shopWithCrew } from '../server/src/testing/shop.ts';
 import { migrate } from '../server/src/db/migrate.ts';
@@ -16,15 +15,6 @@ import { report } from './measure.ts';
 const [first, second] = ['demo-first', 'demo-standby'];
 const cluster = async (...args: string[]): Promise<string> =>
   (await promisify(execFile)('./bay', ['cluster', ...args])).stdout.trim();
-
-async function asked(url: string, question: string): Promise<Record<string, unknown>[]> {
-  const client = new pg.Client({ connectionString: url });
-  await client.connect();
-  return client
-    .query<Record<string, unknown>>(question)
-    .then(({ rows }) => rows)
-    .finally(() => client.end());
-}
 
 export async function standby(): Promise<void> {
   await cluster('drop', second);

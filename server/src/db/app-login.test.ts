@@ -1,9 +1,8 @@
 import { execFile } from 'node:child_process';
 import { promisify } from 'node:util';
-import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { shopWithCrew } from '../testing/shop.ts';
-import { emptyDatabase, startServer, testSecret } from '../testing/harness.ts';
+import { asked, emptyDatabase, startServer, testSecret } from '../testing/harness.ts';
 
 /** The server works as the application's role from its first word to the database on; only `prepare` speaks as the owner. */
 
@@ -20,15 +19,6 @@ const run = async (what: 'prepare' | 'main', url: string, secret = testSecret) =
     ({ stderr }: { stderr: string }) => `refused: ${stderr.trim()}`,
   );
 };
-async function asked(url: string, sql: string): Promise<Record<string, unknown>[]> {
-  const client = new pg.Client({ connectionString: url });
-  await client.connect();
-  return client
-    .query<Record<string, unknown>>(sql)
-    .then(({ rows }) => rows)
-    .finally(() => client.end());
-}
-
 describe('a database that nobody prepared', () => {
   it('is refused by the server, as its owner or not, and nothing is made in it', async () => {
     expect(await run('main', database.url)).toMatch(

@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
-import type { RequestHandler } from 'express';
+import type { IncomingMessage, ServerResponse } from 'node:http';
+import type { RequestHandler, Response } from 'express';
 import { runCalculator } from '@bay/contract/calc';
 import { setUpShop, signIn } from '@bay/contract/crew';
 import type { Endpoint } from '@bay/contract/endpoint';
@@ -7,8 +8,9 @@ import { answerAsCustomer } from '@bay/contract/handover';
 import helmet from 'helmet';
 import { Refusal } from './problem.ts';
 
-const policy = (...styles: string[]) => ({
-  useDefaults: false,
+type Source = string | ((req: IncomingMessage, res: ServerResponse) => string);
+const policy = (...styles: Source[]) => ({
+  useDefaults: false as const,
   directives: {
     defaultSrc: ["'none'"],
     scriptSrc: ["'self'"],
@@ -57,9 +59,13 @@ export function headers(): RequestHandler {
 export function pageWithNonce(html: string): RequestHandler {
   const [before, after, ...more] = html.split(noncePlace);
   if (after === undefined || more.length > 0) throw new Error('The page has no one place for its number.');
+  const withNonce = helmet.contentSecurityPolicy(
+    policy((_req, res) => `'nonce-${String((res as Response).locals['nonce'])}'`),
+  );
   return (req, res, next) => {
     const nonce = randomBytes(16).toString('base64');
-    helmet.contentSecurityPolicy(policy(`'nonce-${nonce}'`))(req, res, (error) => {
+    res.locals['nonce'] = nonce;
+    withNonce(req, res, (error) => {
       if (error) return next(error);
       res
         .set('cache-control', 'no-cache')

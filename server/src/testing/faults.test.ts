@@ -11,7 +11,7 @@ import { addPhoto, readLog, writeLog } from '@bay/contract/logbook';
 import { putRecord } from '@bay/contract/records';
 import { migrate } from '../db/migrate.ts';
 import { badLine } from './bad-line.ts';
-import { Client, commandId, freshDatabase, startServer } from './harness.ts';
+import { asked, Client, commandId, freshDatabase, startServer } from './harness.ts';
 import { asFile, phonePhoto } from './pictures.ts';
 import { balance, spawnServer } from './processes.ts';
 import type { ServerProcess } from './processes.ts';
@@ -411,20 +411,14 @@ describe('a job whose row somebody holds and does not let go', () => {
 });
 
 describe('a machine without room', () => {
-  const asOwner = async (...questions: string[]): Promise<void> => {
-    const owner = new pg.Client({ connectionString: database.url });
-    await owner.connect();
-    for (const question of questions) await owner.query(question);
-    await owner.end();
-  };
-
   it('a full disk: a write says so and writes nothing, reading goes on, and what was sent is written once there is room', async () => {
     const server = await startServer(database.url);
     const own = at(server.url, shop.technician);
     // As PostgreSQL says it when a table cannot grow.
-    await asOwner(
-      `create function no_room() returns trigger language plpgsql as $$ begin raise exception 'could not extend file' using errcode = '53100'; end $$`,
-      'create trigger no_room before insert on log_entry for each row execute function no_room()',
+    await asked(
+      database.url,
+      `create function no_room() returns trigger language plpgsql as $$ begin raise exception 'could not extend file' using errcode = '53100'; end $$;
+       create trigger no_room before insert on log_entry for each row execute function no_room()`,
     );
     const id = commandId();
     const refused = await write(own, 'on a full disk', id);
@@ -437,7 +431,7 @@ describe('a machine without room', () => {
       },
     });
     expect((await lines(own)).includes('on a full disk')).toBe(false);
-    await asOwner('drop trigger no_room on log_entry', 'drop function no_room()');
+    await asked(database.url, 'drop trigger no_room on log_entry; drop function no_room()');
     expect((await write(own, 'on a full disk', id)).status).toBe(200);
     expect((await lines(own)).filter((l) => l === 'on a full disk')).toHaveLength(1);
     await server.stop();
@@ -468,7 +462,7 @@ describe('a machine without room', () => {
     const own = at(server.url, shop.technician);
     const { rows } = await sql<{ name: string }>`select session_user as name`.execute(server.db);
     const login = rows[0]!.name;
-    await asOwner(`alter role ${login} connection limit 2`);
+    await asked(database.url, `alter role ${login} connection limit 2`);
     const many = () =>
       Promise.all(Array.from({ length: 12 }, () => own.call(jobs.readJob, { params: { jobId } })));
     const answers = await many();
@@ -476,7 +470,7 @@ describe('a machine without room', () => {
     expect(answers.find((a) => a.status === 503)!.problem.title).toMatch(
       /does not answer just now.*kept; try again/,
     );
-    await asOwner(`alter role ${login} connection limit -1`);
+    await asked(database.url, `alter role ${login} connection limit -1`);
     expect((await many()).every((a) => a.status === 200)).toBe(true);
     await server.stop();
   });

@@ -46,6 +46,17 @@ const asOwned = (name: string): { url: string; drop: () => Promise<void> } => {
 };
 const freshName = (): string => `t_${randomUUID().replaceAll('-', '')}`;
 
+/** One question on a connection of its own, as whoever the address names. */
+export async function asked(url: string, question: string): Promise<Record<string, unknown>[]> {
+  const client = new pg.Client({ connectionString: url });
+  try {
+    await client.connect();
+    return (await client.query<Record<string, unknown>>(question)).rows;
+  } finally {
+    await client.end();
+  }
+}
+
 /** A database with nothing in it. */
 export async function emptyDatabase(): Promise<{ url: string; drop: () => Promise<void> }> {
   const name = freshName();

@@ -3,7 +3,6 @@ import type { ChildProcess } from 'node:child_process';
 import { createServer, connect } from 'node:net';
 import type { AddressInfo, Server, Socket } from 'node:net';
 import { letAppIn } from '../db/app-login.ts';
-import { migrate } from '../db/migrate.ts';
 import { testSecret } from './harness.ts';
 
 /** For tests only: real server processes that can be killed, and a plain TCP balancer in front of them. */
@@ -26,14 +25,13 @@ export async function freePort(): Promise<number> {
   return port;
 }
 
-/** The built server as its own process, on a database that its owner prepares. */
+/** The built server as its own process, on a database that is migrated. */
 export async function spawnServer(
   databaseUrl: string,
   port?: number,
   env: Record<string, string> = {},
 ): Promise<ServerProcess> {
   const at = port ?? (await freePort());
-  await migrate(databaseUrl);
   const url = await letAppIn(databaseUrl, testSecret);
   const child = spawn('node', ['dist/server/main.js'], {
     env: {

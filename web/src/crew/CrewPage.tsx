@@ -1,27 +1,19 @@
-import { Select, TextInput } from '@mantine/core';
+import { TextInput } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { addPerson, roles } from '@bay/contract/crew';
+import { addPerson } from '@bay/contract/crew';
 import type { Person } from '@bay/contract/crew';
 import { command, keys, sentenceOf, useCrew, useMe } from '../api/index.ts';
 import { ShopCurrency } from '../money/index.ts';
-import { Failed, Form, Loading, timeWords, useForm, words } from '../ui/index.ts';
+import { Failed, Form, Loading, timeWords, useForm } from '../ui/index.ts';
+import { accessSent, AccessFields, noAccess } from './AccessFields.tsx';
 import { Devices } from './Devices.tsx';
 import { PersonAccess } from './PersonAccess.tsx';
 import { WhoLeft } from './WhoLeft.tsx';
 
 function AddPerson() {
   const client = useQueryClient();
-  // Nothing is kept of it on the device: a PIN and a password stand in it.
-  const form = useForm({
-    initial: { name: '', initials: '', role: 'technician', pin: '', email: '', password: '' },
-    command: addPerson,
-    sent: ({ pin, email, password, ...v }) => ({
-      ...v,
-      pin: words(pin),
-      ...(v.role === 'manager' ? { email: words(email), password: words(password) } : {}),
-    }),
-  });
+  const form = useForm({ initial: { ...noAccess, name: '' }, command: addPerson, sent: accessSent });
   return (
     <Form
       className="panel"
@@ -36,15 +28,7 @@ function AddPerson() {
       <h2>Add somebody</h2>
       <div className="fields" style={{ marginTop: 10 }}>
         <TextInput label="Name" autoComplete="off" {...form.field('name')} />
-        <TextInput label="Initials" autoComplete="off" {...form.field('initials')} />
-        <Select label="Role" data={[...roles]} {...form.field('role')} />
-        <TextInput label="PIN, 4 to 8 figures" autoComplete="off" inputMode="numeric" {...form.field('pin')} />
-        {form.values.role === 'manager' && (
-          <TextInput label="E-mail" type="email" autoComplete="off" {...form.field('email')} />
-        )}
-        {form.values.role === 'manager' && (
-          <TextInput label="Password" type="password" autoComplete="new-password" {...form.field('password')} />
-        )}
+        <AccessFields of={form} />
       </div>
     </Form>
   );

@@ -1,22 +1,17 @@
-import { Select, TextInput } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { roles, takeBackPerson } from '@bay/contract/crew';
+import { takeBackPerson } from '@bay/contract/crew';
 import type { PersonWhoLeft } from '@bay/contract/crew';
 import { command, keys } from '../api/index.ts';
-import { dayWords, exactWords, FormDialog, useForm, words } from '../ui/index.ts';
+import { dayWords, exactWords, FormDialog, useForm } from '../ui/index.ts';
+import { accessSent, AccessFields, noAccess } from './AccessFields.tsx';
 
 function TakeBack({ person, close }: { person: PersonWhoLeft; close: () => void }) {
   const client = useQueryClient();
-  // A PIN and a password stand in it: nothing is kept on the device.
   const form = useForm({
-    initial: { initials: person.initials, role: person.role, pin: '', email: '', password: '' },
+    initial: { ...noAccess, initials: person.initials, role: person.role },
     command: takeBackPerson,
-    sent: ({ pin, email, password, ...v }) => ({
-      ...v,
-      pin: words(pin),
-      ...(v.role === 'manager' ? { email: words(email), password: words(password) } : {}),
-    }),
+    sent: accessSent,
   });
   return (
     <FormDialog
@@ -30,15 +25,7 @@ function TakeBack({ person, close }: { person: PersonWhoLeft; close: () => void 
       close={close}
     >
       <p className="quiet">What they wrote and signed before is theirs. PIN and password are new.</p>
-      <TextInput label="Initials" autoComplete="off" {...form.field('initials')} />
-      <Select label="Role" data={[...roles]} {...form.field('role')} />
-      <TextInput label="PIN, 4 to 8 figures" autoComplete="off" inputMode="numeric" {...form.field('pin')} />
-      {form.values.role === 'manager' && (
-        <TextInput label="E-mail" type="email" autoComplete="off" {...form.field('email')} />
-      )}
-      {form.values.role === 'manager' && (
-        <TextInput label="Password" type="password" autoComplete="new-password" {...form.field('password')} />
-      )}
+      <AccessFields of={form} />
     </FormDialog>
   );
 }
