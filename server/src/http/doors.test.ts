@@ -52,17 +52,24 @@ describe('a change comes from our own pages', () => {
   const changes = endpoints.filter(([, e]) => e.method !== 'get');
   const before = new Set(['setUpShop', 'signIn', 'runCalculator', 'answerAsCustomer']);
   const pathOf = (path: string): string => path.replace(/:\w+/g, () => randomUUID());
-  const ways: [string, Record<string, string>][] = [
-    ['without a token', {}],
-    ['with a wrong token', { 'x-bay-token': 'not this one' }],
-    ['from another site', { origin: 'https://elsewhere.example', 'x-bay-token': '' }],
-    ['from a page without an origin', { origin: 'null' }],
-    ['as another site says of itself', { 'sec-fetch-site': 'cross-site' }],
-  ];
+  /** Without a token, with a wrong one, and with the right one from somewhere else. */
+  const ways = (): Record<string, string>[] => {
+    const right = { 'x-bay-token': shop.manager.token };
+    return [
+      {},
+      { 'x-bay-token': 'not this one' },
+      { origin: 'https://elsewhere.example', 'x-bay-token': '' },
+      { origin: 'null' },
+      { 'sec-fetch-site': 'cross-site' },
+      { ...right, origin: 'https://elsewhere.example' },
+      { ...right, origin: 'null' },
+      { ...right, 'sec-fetch-site': 'same-site' },
+    ];
+  };
   it.each(changes.filter(([name]) => !before.has(name)))(
     '%s is refused however it is sent',
     async (_name, e) => {
-      for (const [, headers] of ways)
+      for (const headers of ways())
         for (const [type, body] of [
           ['application/json', '{}'],
           ['text/plain', '{}'],
@@ -77,6 +84,15 @@ describe('a change comes from our own pages', () => {
             answer.status,
           );
         }
+      const path = pathOf(e.path);
+      for (const odd of [path.replace('/api/', '/API/'), `${path}/`, `/${path}`]) {
+        const answer = await ask(odd, {
+          method: e.method.toUpperCase(),
+          headers: { 'content-type': 'application/json', 'x-bay-token': shop.manager.token },
+          body: '{}',
+        });
+        expect(answer.status, odd).toBe(404);
+      }
     },
   );
   it('a path that is written otherwise leads nowhere, with the token or without', async () => {

@@ -10,7 +10,7 @@ import * as crew from '@bay/contract/crew';
 import * as jobs from '@bay/contract/jobs';
 import { addPhoto, writeLog } from '@bay/contract/logbook';
 import { migrate } from '../db/migrate.ts';
-import { Client, commandId, emptyDatabase, freshDatabase, startServer } from './harness.ts';
+import { asked, Client, commandId, emptyDatabase, freshDatabase, startServer } from './harness.ts';
 import { asFile, phonePhoto } from './pictures.ts';
 import { bookedJob, shopWithCrew } from './shop.ts';
 
@@ -106,6 +106,52 @@ describe('backup and restore', () => {
     await again.stop();
     await one.drop();
     await two.drop();
+  });
+  it('is one moment of the shop while people write: what was answered before it began is in it, and nothing in half', async () => {
+    const { url, drop } = await freshDatabase();
+    const server = await startServer(url);
+    const shop = await shopWithCrew(server, 'busy');
+    const jobId = await bookedJob(shop.manager);
+    const answered: string[] = [];
+    let open = true;
+    const hand = async (who: Client): Promise<void> => {
+      while (open) {
+        const line = `while it is backed up ${randomUUID()}`;
+        await who.good(writeLog, {
+          params: { jobId },
+          body: { commandId: commandId(), line, today: '2026-11-26' },
+        });
+        answered.push(line);
+      }
+    };
+    const hands = [shop.manager, shop.technician].map(hand);
+    await vi.waitUntil(() => answered.length >= 20, { timeout: 60_000 });
+    const before = [...answered];
+    const file = join(folder, 'busy.backup');
+    await bay(url, 'backup', file);
+    const during = answered.length;
+    open = false;
+    await Promise.all(hands);
+    await server.stop();
+    expect(during, 'people must have written meanwhile').toBeGreaterThan(before.length);
+    const other = await freshDatabase();
+    await bay(other.url, 'restore', file);
+    const there = (
+      await asked(other.url, "select text from log_entry where text like 'while it is%'")
+    ).map((l) => l['text']);
+    expect(before.filter((line) => !there.includes(line))).toEqual([]);
+    expect(
+      await asked(
+        other.url,
+        `select c.id from command c left join command_reply r on r.command_id = c.id
+           left join log_entry l on l.command_id = c.id where c.name = 'write-log' and (r.command_id is null or l.id is null)`,
+      ),
+    ).toEqual([]);
+    expect(
+      await asked(other.url, `select count(*)::int as n from command where name = 'write-log'`),
+    ).toEqual([{ n: there.length }]);
+    await drop();
+    await other.drop();
   });
   it('overwrites no file, and takes no file that is no backup', async () => {
     const { url, drop } = await freshDatabase();
