@@ -1,67 +1,101 @@
-import { readFileSync } from 'node:fs';
-import { isFactId, readFact } from '@bay/core/facts';
-import type { FactValue } from '@bay/core/facts';
-import { computePlan } from '@bay/core/plan';
+import { pointsOf, provedLines, readingsOf, wantedWords } from '@bay/core/commissioning';
+import { showFact } from '@bay/core/facts';
+import { computePlan, holdWords } from '@bay/core/plan';
+import type { Plan } from '@bay/core/plan';
+import { stepStates } from '@bay/core/pull';
+import type { PullPlan } from '@bay/core/pull';
+import { factsFile, inputOf, readFile, stop, tasksOf } from './facts-file.ts';
+import type { FactsFile } from './facts-file.ts';
 
 /**
- * `./bay plan FACTS.json`: the plan computed from a file of facts (docs/formats/facts.schema.json):
- * `{ "facts": { "rec-bay-length": { "to-core-rear-face": "612 mm" } }, "outgoing": {…}, "schools": {…} }`.
- * A fact with one value may be written as a plain string.
+ * `./bay plan FACTS.json`: the whole judgement of a file of facts, as JSON (docs/formats/plan.schema.json; what it reads:
+ * docs/formats/facts.schema.json).
  */
-const file = process.argv[2];
-const stop = (sentence: string): never => {
-  process.stderr.write(`${sentence}\n`);
-  process.exit(2);
-};
-if (file === undefined) stop('Name a file: ./bay plan FACTS.json');
 
-type Typed = Record<string, string | Record<string, string>>;
-let input: { facts?: Typed; outgoing?: Typed; schools?: Record<string, string> } = {};
-try {
-  input = JSON.parse(readFileSync(file!, 'utf8')) as typeof input;
-} catch (error) {
-  stop(`${file} cannot be read: ${(error as Error).message}`);
+function stepsOf(plan: Plan, pull: PullPlan, tasks: FactsFile['tasks']): object[] {
+  const records = tasksOf(tasks);
+  const strange = Object.keys(records).find((id) => !pull.lines.some((l) => l.def.id === id));
+  if (strange !== undefined) stop(`"${strange}" is not a step of this plan.`);
+  const states = stepStates(pull, records, provedLines(plan.gates));
+  return pull.lines.map((line) => {
+    const state = states.get(line.def.id)!;
+    const way = pull.ways.find((w) => w.steps.includes(line.def.id));
+    return {
+      id: line.def.id,
+      title: line.def.title,
+      status: state.status,
+      after: line.before.map((e) => e.from),
+      needs: line.states,
+      heldBy: state.heldBy,
+      ended: state.ended,
+      unmet: state.unmet,
+      gates: state.gates,
+      ...(way ? { wayOf: way.id } : {}),
+      ...(state.instead ? { instead: state.instead } : {}),
+      against: holdWords(state, true),
+      dependsOn: line.needs,
+      because: line.because,
+      ...(line.def.onlyIf ? { onlyIf: line.def.onlyIf } : {}),
+      ...(line.def.caution ? { caution: line.def.caution } : {}),
+      harm: line.def.harm ?? false,
+      minutes: line.def.minutes,
+    };
+  });
 }
 
-function book(typed: Typed | undefined): Map<string, FactValue> {
-  const facts = new Map<string, FactValue>();
-  for (const [id, value] of Object.entries(typed ?? {})) {
-    if (!isFactId(id)) stop(`"${id}" is not a fact. docs/formats/facts.schema.json lists them.`);
-    const entry = readFact(id, typeof value === 'string' ? { value } : value);
-    if (!entry.ok) return stop(`${id}: ${Object.values(entry.errors).join(' ')}`);
-    facts.set(id, { parts: entry.parts, typed: entry.typed, source: 'measured' });
-  }
-  return facts;
+/** The plan as it is printed. */
+export function planShown(file: FactsFile): object {
+  const plan = computePlan(inputOf(file));
+  const inferred = [...plan.facts].filter(([, v]) => v.source === 'inferred');
+  return {
+    inferred: inferred.map(([id, v]) => ({ id, value: showFact(id, v), because: v.note })),
+    schools: Object.fromEntries([...plan.schools].map(([id, { side, from }]) => [id, { side, from }])),
+    fits: plan.fits.map((l) => ({ id: l.def.id, title: l.def.title, ...l.verdict })),
+    kit: plan.kit.map((l) => ({
+      id: l.def.id,
+      title: l.def.title,
+      state: l.state,
+      because: l.because,
+      needs: l.needs,
+      blanks: l.blanks,
+    })),
+    pull: {
+      steps: plan.pull.lines.map((l) => l.def.id),
+      contradictions: plan.pull.contradictions,
+      unmet: plan.pull.unmet,
+    },
+    steps: stepsOf(plan, plan.pull, file.tasks),
+    ways: plan.pull.ways,
+    ...(file.donor === undefined
+      ? {}
+      : { donorSteps: stepsOf(plan, plan.harvestSteps, file.donorTasks), harvest: plan.harvest.map((l) => l.part.id) }),
+    gates: plan.gates.map((g) => ({
+      gate: g.gate,
+      opens: g.opens,
+      lines: g.lines.map((l) => ({
+        id: l.def.id,
+        mustBe: l.def.mustBe,
+        state: l.state,
+        applies: l.applies,
+        harm: l.def.harm ?? false,
+        readings: pointsOf(l.def).map((p) => ({
+          key: p.key,
+          label: p.label,
+          bands: p.bands,
+          wanted: wantedWords(p, plan.facts),
+        })),
+        taken: l.proof
+          ? readingsOf(l.def, l.proof, plan.facts).map(({ point, ...r }) => ({ key: point.key, ...r }))
+          : [],
+        blockers: l.blockers.map((b) => b.sentence),
+      })),
+    })),
+    circuits: plan.circuits.map((c) => c.def.id),
+    waitingFor: Object.fromEntries(plan.waitingFor),
+  };
 }
 
-const plan = computePlan({
-  facts: book(input.facts),
-  outgoing: book(input.outgoing),
-  donor: new Map(),
-  shopSchools: input.schools ?? {},
-  jobSchools: {},
-  fits: {},
-  kit: {},
-  gates: {},
-  gateInputs: { provisional: [], loosened: [], unlabelled: [], openEnds: [] },
-  attempts: 0,
-});
-const shown = {
-  fits: plan.fits.map((l) => ({ id: l.def.id, title: l.def.title, ...l.verdict })),
-  kit: plan.kit.map((l) => ({
-    id: l.def.id,
-    title: l.def.title,
-    state: l.state,
-    because: l.because,
-    needs: l.needs,
-    blanks: l.blanks,
-  })),
-  pull: { steps: plan.pull.lines.map((l) => l.def.id), contradictions: plan.pull.contradictions },
-  gates: plan.gates.map((g) => ({
-    gate: g.gate,
-    lines: g.lines.map((l) => ({ id: l.def.id, mustBe: l.def.mustBe, state: l.state })),
-  })),
-  circuits: plan.circuits.map((c) => c.def.id),
-  waitingFor: Object.fromEntries(plan.waitingFor),
-};
-process.stdout.write(`${JSON.stringify(shown, null, 2)}\n`);
+if (process.argv[1]?.endsWith('plan.ts')) {
+  const file = readFile(process.argv[2], factsFile, './bay plan FACTS.json');
+  process.stdout.write(`${JSON.stringify(planShown(file), null, 2)}\n`);
+}

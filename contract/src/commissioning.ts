@@ -6,7 +6,7 @@ export const commissioningKinds = {
   gate: kind<'gate'>(
     z.object({
       text: text(500),
-      reading: text(80).optional(),
+      readings: z.record(z.string().max(40), text(80)).optional(),
       override: z.object({ reason: text(500) }).optional(),
       voided: z.object({ why: text(200) }).optional(),
     }),

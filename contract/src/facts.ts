@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { factSources } from '@bay/core/facts';
+import { factSources, typedSources } from '@bay/core/facts';
 import { command, endpoint, id } from './endpoint.ts';
 
 export const factRow = z.object({
@@ -33,7 +33,7 @@ export const putFact = endpoint({
   body: z.object({
     ...command,
     typed: z.record(z.string(), z.string().max(500)),
-    source: z.enum(factSources),
+    source: z.enum(typedSources),
     note: z.string().max(300).optional(),
     /** Revision the writer saw; 0 for a fact nobody knew. */
     revision: z.number().int().min(0),

@@ -5,11 +5,14 @@ import {
   gateName,
   gateNames,
   gatesOf,
+  pointsOf,
   provisionalKindIds,
   provisionalKinds,
   provisionalRegister,
+  readingsOf,
   refuseProof,
 } from './index.ts';
+import { goodReadings } from './testing.ts';
 import type { GateInputs, GateName, ProvisionalItem } from './index.ts';
 
 const inputs: GateInputs = {
@@ -20,12 +23,22 @@ const inputs: GateInputs = {
   unlabelled: [],
   openEnds: [],
   primedBar: 3,
+  plugOutAt: {},
 };
 const gate = (name: string, over: Partial<GateInputs> = {}, proofs = {}, facts = {}) =>
-  gatesOf(truthsOf(bookFrom(facts)), proofs, { ...inputs, ...over }).find((g) => g.gate === name)!;
+  gatesOf({ own: truthsOf(bookFrom(facts)), donor: truthsOf(new Map()) }, bookFrom(facts), proofs, {
+    ...inputs,
+    ...over,
+  }).find((g) => g.gate === name)!;
 const line = (name: string, id: string, over: Partial<GateInputs> = {}, proofs = {}) =>
   gate(name, over, proofs).lines.find((l) => l.def.id === id)!;
 const proof = { text: 'looked', by: 'A', at: '2026-01-01' };
+const proofOf = (id: string) => ({
+  ...proof,
+  readings: goodReadings(gateLines.find((l) => l.id === id)!),
+});
+const allProved = () =>
+  Object.fromEntries(gateLines.map((l) => [l.id, { ...proofOf(l.id), second: { by: 'B' } }]));
 
 const loose = (title: string, forbiddenAt: GateName = 'First crank'): ProvisionalItem => ({
   key: title,
@@ -37,12 +50,12 @@ const loose = (title: string, forbiddenAt: GateName = 'First crank'): Provisiona
 });
 
 describe('gates', () => {
-  it('every line belongs to one of the six', () =>
+  it('every line belongs to a gate', () =>
     expect(gateLines.filter((l) => !gateNames.includes(gateName(l.gate) as 'First crank'))).toEqual(
       [],
     ));
   it('opens only when every line that applies is proved', () => {
-    const all = Object.fromEntries(gateLines.map((l) => [l.id, proof]));
+    const all = allProved();
     expect(gate('First crank', {}, all).opens).toBe(true);
     const one = { ...all };
     delete one['gate-fc-loose'];
@@ -80,11 +93,16 @@ describe('gates', () => {
         'First start',
         'gate-fs-oil-pressure',
         { primedBar: undefined },
-        { 'gate-fs-oil-pressure': proof },
+        { 'gate-fs-oil-pressure': proofOf('gate-fs-oil-pressure') },
       ).state,
     ).toBe('blocked');
     expect(
-      line('First start', 'gate-fs-oil-pressure', {}, { 'gate-fs-oil-pressure': proof }).state,
+      line(
+        'First start',
+        'gate-fs-oil-pressure',
+        {},
+        { 'gate-fs-oil-pressure': proofOf('gate-fs-oil-pressure') },
+      ).state,
     ).toBe('proved');
   });
   it('an open clash holds "engine in", and says which', () =>
@@ -114,23 +132,133 @@ describe('gates', () => {
 describe('proofs', () => {
   const def = (id: string) => gateLines.find((l) => l.id === id)!;
   it.each([
-    ['gate-fc-earths', { text: 'fine' }, /wants a reading/],
+    ['gate-fc-earths', { text: 'fine' }, /a number in V or ohm is wanted/],
+    ['gate-fc-earths', { text: '', readings: { engine: 'lots' } }, /does not start with a number/],
+    ['gate-fc-earths', { text: '', readings: { engine: '0.05' } }, /write the unit, V or ohm/],
+    [
+      'gate-fc-earths',
+      { text: '', readings: { engine: '0.5 V', body: '0 V', unit: '0 V' } },
+      /0\.5 V is not what/,
+    ],
+    [
+      'gate-fc-battery',
+      { text: '', readings: { rest: '3 V', load: '10 V' } },
+      /3 V is not what this line wants: 12\.5/,
+    ],
+    ['gate-fc-battery', { text: 'fine', readings: { rest: '12.6 V' } }, /Under load/],
+    [
+      'gate-fc-battery',
+      { text: '', readings: { rest: '12.6 V', load: '10 V', also: '1' } },
+      /no reading called "also"/,
+    ],
+    [
+      'gate-fs-leak',
+      { text: '', readings: { rail: '-3 psi', held: '3 bar' } },
+      /-0\.21 bar is not what/,
+    ],
+    ['gate-fc-oil-level', { text: '', readings: { oil: '2 spoons' } }, /"spoons" is not a unit/],
+    [
+      'gate-hv-dead',
+      { text: '', readings: { 'meter-before': '12 V', 'point-1': '440 V' } },
+      /440 V is not what/,
+    ],
     ['gate-fc-rear-look', { text: ' ' }, /Write what proves it/],
     [
       'gate-fc-rear-look',
       { text: '', override: { by: 'A', reason: 'late' } },
       /reason of a sentence/,
     ],
-    ['gate-fd-charge', { text: '', reading: '12.1 V' }, /13\.5 V to 14\.8 V/],
-    ['gate-ei-converter', { text: '', reading: '2 mm' }, /not what this line wants/],
+    ['gate-fd-charge', { text: '', readings: { loads: '12.1 V' } }, /13\.5 V to 14\.8 V/],
+    ['gate-ei-converter', { text: '', readings: { gap: '2 mm' } }, /not what this line wants/],
   ])('%s with %o is refused', (id, p, sentence) =>
-    expect(refuseProof(def(id), p)).toMatch(sentence),
+    expect(refuseProof(def(id), p, new Map())).toMatch(sentence),
   );
   it.each([
-    ['gate-fc-earths', { text: '', reading: '0.05 V' }],
-    ['gate-fd-charge', { text: '', reading: '14.2 V' }],
+    [
+      'gate-fc-earths',
+      { text: '', readings: { engine: '0.05 V', body: '0.004 ohm', unit: '40 mV' } },
+    ],
+    ['gate-fd-charge', { text: '', readings: { loads: '14.2 V' } }],
     ['gate-fc-clear', { text: '', override: { reason: 'lift broken, chocked instead' } }],
-  ])('%s with %o will do', (id, p) => expect(refuseProof(def(id), p)).toBeUndefined());
+  ])('%s with %o will do', (id, p) => expect(refuseProof(def(id), p, new Map())).toBeUndefined());
+});
+
+describe('readings', () => {
+  const def = (id: string) => gateLines.find((l) => l.id === id)!;
+  it('the figure of the card goes before what is common practice', () => {
+    const card = bookFrom({
+      'eng-oil-spec': { 'capacity-with-filter': '5 L', 'idle-pressure-least': '1 bar' },
+    });
+    const fault = (id: string, readings: Record<string, string>, facts = card) =>
+      readingsOf(def(id), { readings }, facts).map((r) => r.fault);
+    expect(fault('gate-fd-oil', { idle: '0.8 bar' })).toEqual([
+      expect.stringMatching(/1 bar to 8 bar/),
+    ]);
+    expect(fault('gate-fd-oil', { idle: '0.8 bar' }, new Map())).toEqual([undefined]);
+    expect(fault('gate-fc-oil-level', { oil: '3 L' })).toEqual([
+      expect.stringMatching(/4\.5 L to 8 L/),
+    ]);
+    expect(fault('gate-fc-oil-level', { oil: '5 L' })).toEqual([undefined]);
+  });
+  it('a rail below zero points to a pump that is the wrong way round', () =>
+    expect(
+      readingsOf(def('gate-fs-leak'), { readings: { rail: '-3 psi' } }, new Map())[0]!.pointsTo,
+    ).toBe('f-pump-reversed'));
+  it('a number that is out of the band as it is now proves nothing, whoever signed', () =>
+    expect(
+      line(
+        'First crank',
+        'gate-fc-battery',
+        {},
+        { 'gate-fc-battery': { ...proof, readings: { rest: '3 V', load: '10 V' } } },
+      ).state,
+    ).toBe('blocked'));
+  it('every point of every line wants a number that is refused when it is no number', () => {
+    for (const l of gateLines)
+      for (const point of pointsOf(l))
+        for (const typed of ['', 'x', 'lots', '1e12', 'fine'])
+          expect(
+            readingsOf(l, { readings: { [point.key]: typed } }, new Map()).find(
+              (r) => r.point.key === point.key,
+            )!.fault,
+            `${l.id} ${point.key} ${typed}`,
+          ).toBeTruthy();
+  });
+});
+
+describe('high voltage by the clock', () => {
+  const facts = { 'rec-hv-system': 'yes' };
+  const at = (minutes: number) =>
+    new Date(Date.parse('2026-01-01T10:00:00Z') + minutes * 60_000).toISOString();
+  const signedAt = (id: string, minutes: number, wait = '5 min') => ({
+    ...proofOf(id),
+    ...(id.endsWith('-wait') ? { readings: { minutes: wait } } : {}),
+    at: at(minutes),
+    second: { by: 'B', at: at(minutes) },
+  });
+  const hv = (proofs: Parameters<typeof gate>[2], plug: string | undefined) =>
+    gate('High voltage', { plugOutAt: { own: plug } }, proofs, facts);
+  const both = (minutes: number, wait?: string) => ({
+    'gate-hv-people': signedAt('gate-hv-people', -20),
+    'gate-hv-wait': signedAt('gate-hv-wait', minutes, wait),
+    'gate-hv-dead': signedAt('gate-hv-dead', minutes),
+  });
+  it('stands before the work, and wants the plug out first', () => {
+    expect(gateNames.indexOf('High voltage')).toBeLessThan(gateNames.indexOf('Engine closed up'));
+    expect(hv(both(10), undefined).opens).toBe(false);
+    expect(hv(both(10), at(0)).opens).toBe(true);
+  });
+  it('minutes that did not run prove nothing', () => {
+    expect(hv(both(4), at(0)).lines.map((l) => l.state)).toEqual(['proved', 'blocked', 'blocked']);
+    expect(hv(both(9, '10 min'), at(0)).opens).toBe(false);
+    expect(hv(both(10, '10 min'), at(0)).opens).toBe(true);
+  });
+  it('falls when the plug is written out anew afterwards', () =>
+    expect(hv(both(10), at(11)).opens).toBe(false));
+  it('one person alone does not open it', () => {
+    const { second: _, ...alone } = signedAt('gate-hv-dead', 10);
+    expect(hv({ ...both(10), 'gate-hv-dead': alone }, at(0)).opens).toBe(false);
+  });
 });
 
 describe('what wants two people', () => {
@@ -152,7 +280,7 @@ describe('what wants two people', () => {
   it('a line that two people sign is half signed by one, and the gate stays shut', () => {
     expect(signed('gate-fd-brakes', {})).toBe('half-signed');
     expect(signed('gate-fd-brakes', { second: { by: 'B' } })).toBe('proved');
-    const all = Object.fromEntries(gateLines.map((l) => [l.id, { ...proof, second: { by: 'B' } }]));
+    const all = allProved();
     expect(gate('First drive', {}, all).opens).toBe(true);
     expect(gate('First drive', {}, { ...all, 'gate-fd-brakes': proof }).opens).toBe(false);
   });

@@ -1,3 +1,6 @@
+import type { FactBook } from '../facts/index.ts';
+import { formatMeasure, parseMeasure } from '../units/index.ts';
+import { readingsOf } from './readings.ts';
 import { countGate, lineState } from '../rules/gate.ts';
 import type { Blocker, GateCount, LineState } from '../rules/gate.ts';
 import type { TruthOf } from '../rules/truths.ts';
@@ -8,6 +11,8 @@ import type { GateProof } from './records.ts';
 import type { GateLineDef, GateName } from './types.ts';
 
 export const gateNames: readonly GateName[] = [
+  'Donor high voltage',
+  'High voltage',
   'Engine closed up',
   'Engine in',
   'First crank',
@@ -17,7 +22,7 @@ export const gateNames: readonly GateName[] = [
 ];
 
 /** The line of each gate that carries what is still provisional there. */
-const registerLine: Readonly<Record<GateName, string>> = {
+const registerLine: Readonly<Partial<Record<GateName, string>>> = {
   'Engine closed up': 'gate-cu-count',
   'Engine in': 'gate-ei-final-units',
   'First crank': 'gate-fc-loose',
@@ -30,6 +35,7 @@ const registerLine: Readonly<Record<GateName, string>> = {
 export const gateName = (full: string): string => full.replace(/\s*\(.*\)$/, '');
 
 export type { Blocker };
+type Proofs = Readonly<Record<string, GateProof | undefined>>;
 export type GateLineState = LineState<GateLineDef, GateProof>;
 
 export interface GateState extends GateCount {
@@ -49,15 +55,52 @@ export interface GateInputs {
   /** Oil pressure of the last priming, bar, or undefined when none was logged. */
   primedBar?: number | undefined;
   openEnds: readonly string[];
+  /** When the service plug was written out, of the car and of the donor. */
+  plugOutAt: { own?: string | undefined; donor?: string | undefined };
 }
 
 const listed = (items: readonly string[]): string =>
   items.length > 3 ? `${items.slice(0, 3).join(', ')} and ${items.length - 3} more` : items.join(', ');
 
-function blockersOf(id: string, inputs: GateInputs): Blocker[] {
+/** Minutes by the clock between the plug and the proof, against those that the manual asks for. */
+function waitBlockers(
+  def: GateLineDef,
+  proof: GateProof | undefined,
+  waiting: GateProof | undefined,
+  plugOutAt: string | undefined,
+): Blocker[] {
+  if (plugOutAt === undefined)
+    return [{ lineId: def.id, sentence: 'The service plug is not written out yet: the minutes have not begun.' }];
+  if (proof === undefined || proof.override) return [];
+  const typed = parseMeasure(waiting?.readings?.['minutes'] ?? '', 'min');
+  const wanted = Math.max(leastWaitMinutes, typed.ok ? typed.measure.value : 0);
+  const ran = (Date.parse(proof.at ?? '') - Date.parse(plugOutAt)) / 60_000;
+  return ran >= wanted
+    ? []
+    : [
+        {
+          lineId: def.id,
+          sentence: `${formatMeasure(wanted, 'min')} wanted since the plug came out; ${ran < 0 ? 'it was written out again after this' : `${formatMeasure(Math.floor(ran), 'min')} had run`}.`,
+        },
+      ];
+}
+
+/** Common practice, no source; the manual's longer time goes first. */
+const leastWaitMinutes = 5;
+
+function blockersOf(def: GateLineDef, proof: GateProof | undefined, proofs: Proofs, inputs: GateInputs): Blocker[] {
+  const { id } = def;
   const block = (items: readonly string[], say: (words: string) => string): Blocker[] =>
     items.length > 0 ? [{ lineId: id, sentence: say(listed(items)) }] : [];
   switch (id) {
+    case 'gate-hv-wait':
+      return waitBlockers(def, proof, proof, inputs.plugOutAt.own);
+    case 'gate-hvd-wait':
+      return waitBlockers(def, proof, proof, inputs.plugOutAt.donor);
+    case 'gate-hv-dead':
+      return waitBlockers(def, proof, proofs['gate-hv-wait'], inputs.plugOutAt.own);
+    case 'gate-hvd-dead':
+      return waitBlockers(def, proof, proofs['gate-hvd-wait'], inputs.plugOutAt.donor);
     case 'gate-ei-verdicts':
       return [
         ...block(inputs.openClashes, (w) => `Clash open: ${w}.`),
@@ -88,19 +131,41 @@ function provisionalAt(def: GateLineDef, items: readonly ProvisionalItem[]): Blo
   return due.length === 0 ? [] : [{ lineId: def.id, sentence: `Provisional: ${listed(due.map((i) => i.title))}.` }];
 }
 
+/** What proves a line that is read again: a number that is out of the band as it is now proves nothing. */
+function readingBlockers(def: GateLineDef, proof: GateProof | undefined, facts: FactBook): Blocker[] {
+  if (proof === undefined || proof.override || proof.voided) return [];
+  return readingsOf(def, proof, facts).flatMap(({ fault }) =>
+    fault === undefined ? [] : [{ lineId: def.id, sentence: fault }],
+  );
+}
+
 /** Gates in the order of the job, each line with what proves it, what blocks it, and why it applies. */
 export function gatesOf(
-  truthOf: TruthOf,
-  proofs: Readonly<Record<string, GateProof | undefined>>,
+  truthsOf: { own: TruthOf; donor?: TruthOf },
+  facts: FactBook,
+  proofs: Proofs,
   inputs: GateInputs,
 ): GateState[] {
   const lines = gateLines.flatMap((def): GateLineState | readonly GateLineState[] => {
+    const truthOf = truthsOf[def.of ?? 'own'];
+    if (truthOf === undefined) return [];
     const proof = proofs[def.id];
-    const blockers = [...provisionalAt(def, inputs.provisional), ...blockersOf(def.id, inputs)];
+    const blockers = [
+      ...readingBlockers(def, proof, facts),
+      ...provisionalAt(def, inputs.provisional),
+      ...blockersOf(def, proof, proofs, inputs),
+    ];
     return lineState(def, truthOf, proof, standingOf(def, proof), blockers) ?? [];
   });
-  return gateNames.map((gate) => {
+  return gateNames.flatMap((gate) => {
     const own = lines.filter((l) => gateName(l.def.gate) === gate);
-    return { gate, lines: own, ...countGate(own) };
+    // A car without high voltage has no such gate.
+    return own.length === 0 ? [] : [{ gate, lines: own, ...countGate(own) }];
   });
 }
+
+/** Ids of the lines that are proved or overridden, of all gates. */
+export const provedLines = (gates: readonly GateState[]): Set<string> =>
+  new Set(
+    gates.flatMap((g) => g.lines.filter((l) => l.state === 'proved' || l.state === 'overridden').map((l) => l.def.id)),
+  );

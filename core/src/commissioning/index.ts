@@ -6,4 +6,5 @@ export * from './provisional.ts';
 export { provisionalKinds, provisionalSources } from './data/provisional.ts';
 export * from './records.ts';
 export * from './proof.ts';
+export * from './readings.ts';
 export * from './approvals.ts';

@@ -1,5 +1,6 @@
-import { parseMeasure, formatMeasure } from '../units/index.ts';
+import type { FactBook } from '../facts/index.ts';
 import type { ProofState } from '../rules/gate.ts';
+import { readingsOf } from './readings.ts';
 import type { GateProof } from './records.ts';
 import type { GateLineDef } from './types.ts';
 
@@ -14,43 +15,20 @@ export function standingOf(def: GateLineDef, proof: GateProof | undefined): Proo
   return proof.override ? 'overridden' : 'proved';
 }
 
-/** What a line wants read, where it wants a reading. */
-export function readingOf(def: GateLineDef): { unit?: string; min?: number; max?: number; count?: number } | undefined {
-  for (const proof of def.proof) if ('reading' in proof) return proof.reading;
-  return undefined;
-}
-
-/** "13.5 V to 14.8 V", "at least 12.5 V": the band of a reading as people say it; nothing where there is none. */
-export function bandWords({ unit = '', min, max }: { unit?: string; min?: number; max?: number }): string {
-  if (min !== undefined && max !== undefined) return `${formatMeasure(min, unit)} to ${formatMeasure(max, unit)}`;
-  if (min !== undefined) return `at least ${formatMeasure(min, unit)}`;
-  return max === undefined ? '' : `at most ${formatMeasure(max, unit)}`;
-}
-
-/** Why a reading is refused: it lies outside the band. What is no plain number is left to the eye of who signs. */
-function refuseReading(def: GateLineDef, typed: string): string | undefined {
-  const wanted = readingOf(def);
-  if (!wanted) return undefined;
-  if (typed === '') return 'This line wants a reading: number and unit.';
-  const { unit, min = -Infinity, max = Infinity } = wanted;
-  const read = unit === undefined ? undefined : parseMeasure(typed, unit);
-  if (!read?.ok) return undefined;
-  const { value } = read.measure;
-  if (value >= min && value <= max) return undefined;
-  return `${formatMeasure(value, unit!)} is not what this line wants: ${bandWords(wanted)}. Mend it, or let the manager override the line.`;
-}
-
 /** Why a proof is refused, or undefined when it will do. */
 export function refuseProof(
   def: GateLineDef,
-  proof: Pick<GateProof, 'text' | 'reading' | 'override'>,
+  proof: Pick<GateProof, 'text' | 'readings' | 'override'>,
+  facts: FactBook,
 ): string | undefined {
   if (proof.override)
     return proof.override.reason.trim().length < 10
       ? 'An override needs a reason of a sentence: it stays in the job book.'
       : undefined;
-  const reading = (proof.reading ?? '').trim();
-  return (
-    refuseReading(def, reading) ?? (proof.text.trim() === '' && reading === '' ? 'Write what proves it.' : undefined)
-  );
+  const readings = readingsOf(def, proof, facts);
+  const strange = Object.keys(proof.readings ?? {}).find((key) => !readings.some((r) => r.point.key === key));
+  if (strange !== undefined) return `This line wants no reading called "${strange}".`;
+  const bad = readings.find((r) => r.fault !== undefined);
+  if (bad) return bad.fault;
+  return readings.length === 0 && proof.text.trim() === '' ? 'Write what proves it.' : undefined;
 }

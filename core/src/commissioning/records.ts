@@ -4,7 +4,8 @@ import type { ProvisionalKindId } from './types.ts';
 /** What proves or overrides one line of a gate. */
 export interface GateProof extends Stamp {
   text: string;
-  reading?: string | undefined;
+  /** What was typed at each point that the line wants read, by its key. */
+  readings?: Readonly<Record<string, string>> | undefined;
   override?: Act<{ reason: string }> | undefined;
   voided?: Act<{ why: string }> | undefined;
   /** The second person's own signature under what stands here. */

@@ -6,6 +6,8 @@ export interface GateLineDef {
   mustBe: string;
   /** Harm is next: overriding wants a second signature. */
   harm?: boolean;
+  /** Asked of the donor car and not of the customer's. */
+  of?: 'donor';
   when: Condition;
   /** What proves it, as the program looks at it. */
   proof: readonly ProofKind[];
@@ -14,12 +16,27 @@ export interface GateLineDef {
   why: string;
 }
 
-/** One thing that a line wants to be proved by. A reading may have a unit and a band; a signature may want two people. */
+/** Between what a number is to lie. `from` takes the figure of a card, times these; it goes before what is common practice. */
+export interface Band {
+  unit: string;
+  min?: number;
+  max?: number;
+  from?: { fact: string; part: string; least?: number; most?: number };
+}
+
+/** One number that a line wants, and where it is read. */
+export interface ReadingPoint {
+  key: string;
+  label: string;
+  /** More than one where it can be read in two ways: the unit that is typed decides. */
+  bands: readonly Band[];
+  /** The fault that a number below zero points to. */
+  belowZero?: string;
+}
+
+/** One thing that a line wants to be proved by. A signature may want two people. */
 export type ProofKind =
-  | { reading: { unit?: string; min?: number; max?: number; count?: number } }
-  | { photo: true }
-  | { record: true }
-  | { signature: true; people?: number };
+  { reading: readonly ReadingPoint[] } | { photo: true } | { record: true } | { signature: true; people?: number };
 
 export interface PrimingWay {
   id: string;
@@ -67,7 +84,15 @@ export interface FollowUpDef {
   what: string;
 }
 
-export type GateName = 'Engine closed up' | 'Engine in' | 'First crank' | 'First start' | 'First drive' | 'Hand over';
+export type GateName =
+  | 'Donor high voltage'
+  | 'High voltage'
+  | 'Engine closed up'
+  | 'Engine in'
+  | 'First crank'
+  | 'First start'
+  | 'First drive'
+  | 'Hand over';
 
 export const provisionalKindIds = [
   'offered-up',

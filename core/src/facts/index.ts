@@ -3,5 +3,6 @@ export * from './catalogue.ts';
 export * from './entry.ts';
 export * from './when.ts';
 export * from './words.ts';
-export { factSources, sameFact } from '../rules/book.ts';
+export * from './inferred.ts';
+export { factSources, sameFact, typedSources } from '../rules/book.ts';
 export type { FactBook, FactSource, FactValue } from '../rules/book.ts';

@@ -31,7 +31,7 @@ describe('the takeover sheet', () => {
     expect(s.provisional).toEqual([]);
     expect(s.next[0]).toMatchObject({ key: 'rm-identify', status: 'free' });
     expect(s.stands).toMatch(
-      /^Pull, 0 of \d+ steps\. Next gate: Engine closed up, \d+ of \d+ lines open$/,
+      /^Pull, 0 of \d+ steps\. Next gate: High voltage, \d+ of \d+ lines open$/,
     );
   });
   it('says who is in the middle of what, and how far', () => {

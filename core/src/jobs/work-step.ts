@@ -1,4 +1,4 @@
-import type { StepState } from '../pull/plan.ts';
+import type { StepState } from '../pull/step-states.ts';
 import type { TaskRecord } from '../pull/records.ts';
 import type { StationId } from './stations.ts';
 
@@ -15,5 +15,7 @@ export interface WorkStep {
   thenWait?: string;
   /** Titles of what must come first. */
   heldBy: readonly string[];
+  /** What it needs and nothing brings about. */
+  unmet?: readonly string[];
   record?: TaskRecord;
 }

@@ -1,5 +1,6 @@
 import type { FactBook, FactValue } from '../facts/index.ts';
 import { provisionalRegister } from '../commissioning/provisional.ts';
+import type { TaskRecord } from '../pull/records.ts';
 import type { UnitRole } from '../jobs/units.ts';
 import { recordsOf } from '../records/index.ts';
 import type { Recorded } from '../records/index.ts';
@@ -28,6 +29,9 @@ export function bookOf(
   }
   return book;
 }
+
+/** When the plug was written out; a signature that is missing still leaves it out. */
+const plugOut = (task: TaskRecord | undefined): string | undefined => (task?.status === 'done' ? task.at : undefined);
 
 /** Sorts a job's facts and records into what the plan reads. */
 export function planInputOf(material: JobMaterial): PlanInput {
@@ -69,7 +73,28 @@ export function planInputOf(material: JobMaterial): PlanInput {
       unlabelled: [...double, ...missing],
       openEnds: followUps.filter((f) => !f.done && !f.on && !f.atKm).map((f) => f.what),
       primedBar: primings[0]?.bar,
+      plugOutAt: {
+        own: plugOut(recordsOf(material, 'task')['rm-hv-make-safe']),
+        donor: plugOut(recordsOf(material, 'task')['donor-rm-hv-make-safe']),
+      },
     },
     attempts: Object.keys(recordsOf(material, 'attempt')).length,
+    withDonor: material.units.some((u) => u.role === 'donor'),
   };
 }
+
+/** A plan input with nothing known, over which what is known is laid. */
+export const emptyInput = (over: Partial<PlanInput> = {}): PlanInput => ({
+  facts: new Map(),
+  outgoing: new Map(),
+  donor: new Map(),
+  shopSchools: {},
+  jobSchools: {},
+  fits: {},
+  kit: {},
+  gates: {},
+  gateInputs: { provisional: [], loosened: [], unlabelled: [], openEnds: [], plugOutAt: {} },
+  attempts: 0,
+  withDonor: false,
+  ...over,
+});

@@ -5,7 +5,7 @@ import type { ProvisionalItem } from '../commissioning/provisional.ts';
 import type { GateProof } from '../commissioning/records.ts';
 import { harvestPlan } from '../donors/harvest.ts';
 import type { HarvestLine } from '../donors/harvest.ts';
-import { isFactId } from '../facts/index.ts';
+import { isFactId, withInferred } from '../facts/index.ts';
 import type { FactBook } from '../facts/index.ts';
 import { judge } from '../fit/judge.ts';
 import type { FitLine } from '../fit/judge.ts';
@@ -42,6 +42,8 @@ export interface PlanInput {
   gates: Readonly<Record<string, GateProof | undefined>>;
   gateInputs: Omit<GateInputs, 'openClashes' | 'unresolvedAdapts'>;
   attempts: number;
+  /** A donor car is on the job. */
+  withDonor: boolean;
 }
 
 export interface Applying<T> {
@@ -170,9 +172,12 @@ export class Planner {
 
   plan(input: PlanInput): Plan {
     const schools = chooseSchools(input.shopSchools, input.jobSchools);
-    const facts = withSchools(input.facts, schools);
+    const facts = withInferred(withSchools(input.facts, schools));
+    const carFacts = onlyOf(facts, ['rec-', 'cho-']);
+    const outgoing = withInferred(new Map([...carFacts, ...input.outgoing]), ['eng-', 'gbx-']);
+    const donor = withInferred(input.donor);
     const effects = effectsOf(schools);
-    const fits = this.fitSlice.compute({ job: facts, outgoing: input.outgoing }, input.fits);
+    const fits = this.fitSlice.compute({ job: facts, outgoing: onlyOf(outgoing, ['eng-', 'gbx-']) }, input.fits);
     const fitted = new Set(
       Object.entries(input.kit).flatMap(([id, record]) => (record?.status === 'fitted' ? [id] : [])),
     );
@@ -195,17 +200,22 @@ export class Planner {
       ),
     };
     this.own.moveTo(scope);
-    this.outgoing.moveTo({ ...scope, facts: merged(facts, input.outgoing, ['eng-', 'gbx-']) });
-    this.donor.moveTo({ ...scope, facts: merged(facts, input.donor, ['rec-', 'eng-']) });
+    this.outgoing.moveTo({ ...scope, facts: merged(facts, onlyOf(outgoing, ['eng-', 'gbx-']), ['eng-', 'gbx-']) });
+    this.donor.moveTo({ ...scope, facts: merged(facts, donor, ['rec-', 'eng-', 'don-']) });
 
     const kit = kitPlan(this.own.of, facts, kitAskers(fits, input.fits));
     const titlesOf = (word: 'clash' | 'adapt'): string[] =>
       fits.filter((l) => l.verdict.word === word && !l.resolved).map((l) => l.def.title);
-    const gates = gatesOf(this.own.of, input.gates, {
-      ...input.gateInputs,
-      openClashes: titlesOf('clash'),
-      unresolvedAdapts: titlesOf('adapt'),
-    });
+    const gates = gatesOf(
+      { own: this.own.of, ...(input.withDonor ? { donor: this.donor.of } : {}) },
+      facts,
+      input.gates,
+      {
+        ...input.gateInputs,
+        openClashes: titlesOf('clash'),
+        unresolvedAdapts: titlesOf('adapt'),
+      },
+    );
     return {
       schools,
       facts,
@@ -227,6 +237,10 @@ export class Planner {
 
 /** Computes the whole plan of a job. Pure: the same input gives the same plan. */
 export const computePlan = (input: PlanInput): Plan => new Planner().plan(input);
+
+/** Facts of some subjects, by the beginning of their ids. */
+const onlyOf = (facts: FactBook, prefixes: readonly string[]): FactBook =>
+  new Map([...facts].filter(([id]) => prefixes.some((p) => id.startsWith(p))));
 
 /** One book, with some subjects taken from another: facts of those subjects in the first are left out. */
 function merged(base: FactBook, over: FactBook, prefixes: readonly string[]): FactBook {

@@ -94,6 +94,7 @@ describe('nothing of what a plan is computed from is without effect', () => {
     return JSON.stringify([
       plan.kit.map((l) => [l.def.id, l.state, l.filled]),
       plan.pull.lines.map((l) => l.def.id),
+      plan.pull.ways,
       plan.harvest.map((l) => l.part.id),
       plan.harvestSteps.lines.map((l) => l.def.id),
       plan.gates.flatMap((g) => g.lines.map((l) => [l.def.id, l.state, l.applies, l.blockers])),
@@ -119,9 +120,16 @@ describe('nothing of what a plan is computed from is without effect', () => {
     kit: { kit: { 'kit-steering-shaft': { status: 'fitted' } } },
     gates: { gates: { 'gate-fc-loose': { text: 'looked' } } },
     gateInputs: {
-      gateInputs: { provisional: [], loosened: ['head, bolt 3'], unlabelled: [], openEnds: [] },
+      gateInputs: {
+        provisional: [],
+        loosened: ['head, bolt 3'],
+        unlabelled: [],
+        openEnds: [],
+        plugOutAt: {},
+      },
     },
     attempts: { attempts: 3 },
+    withDonor: { withDonor: true },
   };
   it.each(Object.entries(turned))('%s', (_name, over) =>
     expect(shape({ ...base, ...over })).not.toBe(shape(base)),

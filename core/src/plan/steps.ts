@@ -4,7 +4,8 @@ import type { Plan } from './plan.ts';
 import { taskTitle } from './title.ts';
 import { schoolEffects } from '../schools/effects.ts';
 import { pullSteps } from '../pull/data/steps.ts';
-import { stepStates } from '../pull/plan.ts';
+import { provedLines } from '../commissioning/gates.ts';
+import { stepStates, workStates } from '../pull/index.ts';
 import type { PullPlan } from '../pull/plan.ts';
 import type { TaskRecord } from '../pull/records.ts';
 import type { StationId } from '../jobs/stations.ts';
@@ -12,8 +13,17 @@ import type { WorkStep } from '../jobs/work-step.ts';
 
 type Tasks = Readonly<Record<string, TaskRecord | undefined>>;
 
-function ofPull(plan: PullPlan, prefix: string, station: StationId, tasks: Tasks): WorkStep[] {
-  const states = stepStates(plan, Object.fromEntries(plan.lines.map((l) => [l.def.id, tasks[prefix + l.def.id]])));
+const stateTitle = (id: string): string => workStates.find((s) => s.id === id)!.title;
+
+function ofPull(
+  plan: PullPlan,
+  prefix: string,
+  station: StationId,
+  tasks: Tasks,
+  proved: ReadonlySet<string>,
+): WorkStep[] {
+  const own = Object.fromEntries(plan.lines.map((l) => [l.def.id, tasks[prefix + l.def.id]]));
+  const states = stepStates(plan, own, proved);
   return plan.lines.map(({ def }): WorkStep => {
     const state = states.get(def.id)!;
     const record = tasks[prefix + def.id];
@@ -26,6 +36,7 @@ function ofPull(plan: PullPlan, prefix: string, station: StationId, tasks: Tasks
       ...(def.caution ? { caution: def.caution } : {}),
       ...(def.thenWait ? { thenWait: def.thenWait } : {}),
       heldBy: state.heldBy.map(taskTitle),
+      ...(state.unmet.length > 0 ? { unmet: state.unmet.map((u) => stateTitle(u.state)) } : {}),
       ...(record ? { record } : {}),
     };
   });
@@ -45,10 +56,11 @@ export function workSteps(plan: Plan, tasks: Tasks, donor: boolean): WorkStep[] 
       ...(record ? { record } : {}),
     };
   };
+  const proved = provedLines(plan.gates);
   const build = buildStates(tasks);
   return [
-    ...(donor ? ofPull(plan.harvestSteps, 'donor-', 'donor', tasks) : []),
-    ...ofPull(plan.pull, '', 'pull', tasks),
+    ...(donor ? ofPull(plan.harvestSteps, 'donor-', 'donor', tasks, proved) : []),
+    ...ofPull(plan.pull, '', 'pull', tasks, proved),
     ...build.map(({ id, status, heldBy }): WorkStep => {
       const def = buildSteps.find((s) => s.id === id)!;
       return {

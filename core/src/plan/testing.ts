@@ -3,7 +3,8 @@ import type { FactBook, FactValue } from '../facts/index.ts';
 import { scopeOf } from '../rules/condition.ts';
 import { Truths } from '../rules/truths.ts';
 import type { TruthOf } from '../rules/truths.ts';
-import type { PlanInput } from './plan.ts';
+
+export { emptyInput } from './input.ts';
 
 /** A book of facts from typed text; a plain string is the fact's one value. For tests only. */
 export function bookFrom(
@@ -18,21 +19,6 @@ export function bookFrom(
   }
   return book;
 }
-
-/** A plan input with nothing known; override what a test is about. */
-export const emptyInput = (over: Partial<PlanInput> = {}): PlanInput => ({
-  facts: new Map(),
-  outgoing: new Map(),
-  donor: new Map(),
-  shopSchools: {},
-  jobSchools: {},
-  fits: {},
-  kit: {},
-  gates: {},
-  gateInputs: { provisional: [], loosened: [], unlabelled: [], openEnds: [] },
-  attempts: 0,
-  ...over,
-});
 
 /** Truths of conditions where only some facts are known. For tests only. */
 export function truthsOf(facts: FactBook): TruthOf {

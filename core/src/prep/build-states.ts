@@ -1,5 +1,5 @@
 import { orderSteps } from '../rules/order.ts';
-import type { StepState } from '../pull/plan.ts';
+import type { StepState } from '../pull/step-states.ts';
 import type { TaskRecord } from '../pull/records.ts';
 import { buildSteps } from './data/build-up.ts';
 

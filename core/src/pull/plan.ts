@@ -1,10 +1,11 @@
 import type { TruthOf } from '../rules/truths.ts';
+import { when } from '../facts/when.ts';
 import { bare, orderSteps } from '../rules/order.ts';
 import type { Contradiction, Edge, Ordered } from '../rules/order.ts';
 import { pullSteps } from './data/steps.ts';
 import { workStates } from './data/states.ts';
-import type { TaskRecord } from './records.ts';
-import type { PullStepDef, StepChanges, WorkState } from './types.ts';
+import { wayChoices } from './data/ways.ts';
+import type { PullStepDef, StepChanges, WayChoice, WorkState } from './types.ts';
 
 export interface PullLine {
   def: PullStepDef;
@@ -13,12 +14,30 @@ export interface PullLine {
   needs: readonly string[];
   /** Binding order into this step. */
   before: readonly Edge[];
+  /** States it needs: its own, and those that this car asks of every step. */
+  states: readonly string[];
+  /** Lines of a gate that must be proved before it may be called done. */
+  gates: readonly string[];
+}
+
+/** A state as it is in this plan: whether this car comes with it, and which of its steps end it or give it. */
+export interface PlanState {
+  id: string;
+  title: string;
+  harm: boolean;
+  atStart: boolean;
+  /** Facts that would tell whether the car comes with it. */
+  needs: readonly string[];
+  lostBy: readonly { step: string; unless?: string }[];
+  givenBy: readonly string[];
+  givenWords?: string;
 }
 
 export interface PullPlan {
   lines: readonly PullLine[];
-  /** The states that steps need and end, with what gives them back in this plan. */
-  states: readonly WorkState[];
+  states: readonly PlanState[];
+  /** Ways of doing one thing that are in this plan, the one to be tried first in front. */
+  ways: readonly WayChoice[];
   contradictions: readonly Contradiction[];
   unmet: readonly { step: string; state: string }[];
 }
@@ -35,6 +54,62 @@ function remember(key: string, make: () => Ordered): Ordered {
   return made;
 }
 
+const engineOut = when('rec-own-engine = out-of-the-car');
+const noHighVoltage = when('rec-hv-system = no');
+
+/**
+ * What may be done before the high voltage is proved dead, in a car that has some or of which nobody knows: who it is, its
+ * papers, what wants its power, the chocks, and the way to the proof itself. Common practice, no source; the maker's manual and
+ * local law go first.
+ */
+const beforeProvedDead: ReadonlySet<string> = new Set([
+  'rm-identify',
+  'rm-photo-tour',
+  'rm-fate-list',
+  'rm-baseline-run',
+  'rm-baseline-drive',
+  'rm-module-scan',
+  'rm-seats-move',
+  'rm-glass-roof',
+  'rm-latches',
+  'rm-chock',
+  'rm-battery-reach',
+  'rm-fuel-run-dry',
+  'rm-fuel-hp-wait',
+  'rm-feed-by-leads',
+  'rm-hv-authorise',
+  'rm-battery-off',
+  'rm-hv-make-safe',
+  'rm-hv-prove-dead',
+]);
+
+/** The line of the donor's own gate that asks the same. */
+const donorLine = (id: string): string => id.replace(/^gate-hv-/, 'gate-hvd-');
+
+function stateOf(def: WorkState, truthOf: TruthOf, steps: ReadonlySet<string>, given: readonly string[]): PlanState {
+  const start = typeof def.atStart === 'boolean' ? undefined : truthOf(def.atStart);
+  return {
+    id: def.id,
+    title: def.title,
+    harm: def.harm ?? false,
+    atStart: start ? start.is === true : (def.atStart as boolean),
+    needs: start?.needs ?? [],
+    lostBy: def.lostBy
+      .filter((loss) => steps.has(loss.step) && (loss.when === undefined || truthOf(loss.when).is !== false))
+      .map(({ step, unless }) => ({ step, ...(unless !== undefined && steps.has(unless) ? { unless } : {}) })),
+    givenBy: [...def.givenBy, ...given].filter((id) => steps.has(id)),
+    ...(def.givenWords ? { givenWords: def.givenWords } : {}),
+  };
+}
+
+/** The ways that are in the plan, those a school prefers in front. */
+const waysOf = (steps: ReadonlySet<string>, preferred: ReadonlySet<string>): WayChoice[] =>
+  wayChoices.flatMap((way) => {
+    const own = way.steps.filter((id) => steps.has(id));
+    const ranked = [...own.filter((id) => preferred.has(id)), ...own.filter((id) => !preferred.has(id))];
+    return own.length > 1 ? [{ ...way, steps: ranked }] : [];
+  });
+
 /**
  * The steps of one role in a computed order. `own` pulls the car's engine, `donor` harvests another; the chosen ways of working
  * drop, add and turn steps round.
@@ -48,73 +123,55 @@ export function pullPlan(role: 'own' | 'donor', truthOf: TruthOf, effects: reado
   for (const [first, then] of effects.flatMap((e) => e.addsOrder ?? []))
     firstBefore.set(then, [...(firstBefore.get(then) ?? []), first]);
   const given = effects.flatMap((e) => e.gives ?? []);
-  const states =
-    given.length === 0
-      ? workStates
-      : workStates.map((s) => ({
-          ...s,
-          givenBy: [...s.givenBy, ...given.filter((g) => g.state === s.id).map((g) => g.step)],
-        }));
-  const lines = new Map<string, PullLine>();
-  for (const def of [...pullSteps, ...added]) {
-    if (def.role !== undefined && def.role !== role) continue;
-    if (dropped.has(def.id)) continue;
+  const noEngine = truthOf(engineOut).is === true;
+  const mayBeLive = truthOf(noHighVoltage).is !== true;
+  const applying = [...pullSteps, ...added].flatMap((def) => {
+    if (def.role !== undefined && def.role !== role) return [];
+    if (dropped.has(def.id) || (noEngine && !def.alsoWithoutEngine)) return [];
+    if (mayBeLive && def.notWhereItMayBeLive) return [];
     const truth = truthOf(def.when);
-    if (truth.is === false) continue;
-    lines.set(def.id, { def, because: truth.because, needs: truth.needs, before: [] });
-  }
+    return truth.is === false ? [] : [{ def, because: truth.because, needs: truth.needs }];
+  });
+  const steps = new Set(applying.map((l) => l.def.id));
+  const states = workStates.map((s) =>
+    stateOf(
+      s,
+      truthOf,
+      steps,
+      given.filter((g) => g.state === s.id).map((g) => g.step),
+    ),
+  );
+  const lines = new Map<string, PullLine>(
+    applying.map((l) => [
+      l.def.id,
+      {
+        ...l,
+        before: [],
+        gates: (l.def.gates ?? []).map((id) => (role === 'donor' ? donorLine(id) : id)),
+        states:
+          mayBeLive && !beforeProvedDead.has(l.def.id) ? [...new Set([...l.def.needs, 'st-hv-dead'])] : l.def.needs,
+      },
+    ]),
+  );
   const phases = [...new Set(pullSteps.map((s) => s.phase))];
-  const key = JSON.stringify([role, [...lines.keys()], effects.map((e) => e.id)]);
+  const key = JSON.stringify([role, [...steps], effects.map((e) => e.id), states]);
   const ordered: Ordered = remember(key, () =>
     orderSteps(
-      [...lines.values()].map(({ def }) => ({
+      [...lines.values()].map(({ def, states: needs }) => ({
         id: def.id,
         rank: phases.indexOf(def.phase),
         after: [...def.after.filter((id) => !isCut(bare(id), def.id)), ...(firstBefore.get(def.id) ?? [])],
         before: def.before.filter((id) => !isCut(def.id, bare(id))),
-        needs: def.needs,
+        needs,
       })),
-      states,
+      states.map((s) => ({ ...s, lostBy: s.lostBy.filter((l) => l.unless === undefined).map((l) => l.step) })),
     ),
   );
   return {
     lines: ordered.ids.map((id) => ({ ...lines.get(id)!, before: ordered.before.get(id)! })),
     states,
+    ways: waysOf(steps, new Set(effects.flatMap((e) => e.prefers ?? []))),
     contradictions: ordered.contradictions,
     unmet: ordered.unmet,
   };
-}
-
-export interface StepState {
-  status: 'done' | 'waived' | 'on-it' | 'free' | 'held';
-  /** Steps that must come first and are open. */
-  heldBy: readonly string[];
-  /** States the step needs that a done step has ended, with the step that ended it. */
-  ended: readonly { state: string; by: string }[];
-}
-
-/** Where each step stands, given what people have done. */
-export function stepStates(
-  plan: PullPlan,
-  records: Readonly<Record<string, TaskRecord | undefined>>,
-): Map<string, StepState> {
-  const closed = (id: string): boolean => ['done', 'waived'].includes(records[id]?.status ?? 'open');
-  const doneAt = (id: string): string => (records[id]?.status === 'done' ? (records[id]?.at ?? '') : '');
-  const stateById = new Map(plan.states.map((s) => [s.id, s]));
-  const result = new Map<string, StepState>();
-  for (const line of plan.lines) {
-    const status = records[line.def.id]?.status ?? 'open';
-    const heldBy = line.before.filter((e) => !closed(e.from)).map((e) => e.from);
-    const ended: { state: string; by: string }[] = [];
-    for (const need of line.def.needs) {
-      const state = stateById.get(need)!;
-      const lost = state.lostBy
-        .filter((id) => id !== line.def.id && doneAt(id) !== '')
-        .sort((a, b) => (doneAt(a) < doneAt(b) ? 1 : -1))[0];
-      if (lost && !state.givenBy.some((id) => doneAt(id) > doneAt(lost))) ended.push({ state: need, by: lost });
-    }
-    const open = heldBy.length > 0 || ended.length > 0;
-    result.set(line.def.id, { status: status === 'open' ? (open ? 'held' : 'free') : status, heldBy, ended });
-  }
-  return result;
 }

@@ -1,4 +1,4 @@
-import type { Stamp } from '../rules/stamp.ts';
+import type { Act, Stamp } from '../rules/stamp.ts';
 
 export const taskStatuses = ['open', 'on-it', 'done', 'waived'] as const;
 export type TaskStatus = (typeof taskStatuses)[number];
@@ -9,6 +9,12 @@ export interface TaskRecord extends Stamp {
   /** Who is to take it on, and their name today. */
   handedToId?: string | undefined;
   handedTo?: string | undefined;
+  /** A step called not needed, that gives a state others need: what gives it instead. Without it the state is not there. */
+  instead?: string | undefined;
+  /** Done although it was held: why, and (kept by the server) what stood against it and whether harm was near. */
+  deviation?: Act<{ why: string; stoodOn?: { against: readonly string[]; harm: boolean } | undefined }> | undefined;
+  /** The second person's own signature under a deviation or a claim. */
+  second?: Act | undefined;
 }
 
 export interface PullRecords {

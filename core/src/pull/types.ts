@@ -20,23 +20,58 @@ export interface PullStepDef {
   /** Least and most minutes for one practised person: an estimate. */
   minutes: readonly number[];
   thenWait?: string;
+  /** Lines of a gate that must be proved before it may be called done. */
+  gates?: readonly string[];
+  /** Wanted only where a step that is to be done needs the state which this one gives. */
+  onDemand?: string;
+  /** There is something to do here in a car that has no engine in it. */
+  alsoWithoutEngine?: true;
+  /** Wants the car's own power and a car that certainly has no high voltage. */
+  notWhereItMayBeLive?: true;
+  /** The next move can hurt: done out of its order it wants two people. */
+  harm?: true;
+}
+
+/** Ways of doing one thing, of which one is done: the others are never free beside it. */
+export interface WayChoice {
+  id: string;
+  title: string;
+  /** In the order in which they are tried where no school prefers another. */
+  steps: readonly string[];
 }
 
 /** What a way of working changes in the steps and their order. */
 export interface StepChanges {
   id: string;
   drops?: readonly string[];
+  /** Of the ways of one thing, those taken first where they are open. */
+  prefers?: readonly string[];
   addsSteps?: readonly PullStepDef[];
   addsOrder?: readonly (readonly [first: string, then: string])[];
   cutsOrder?: readonly (readonly [first: string, then: string])[];
   gives?: readonly { state: string; step: string }[];
 }
 
+/** A step that ends a state. */
+export interface Loss {
+  step: string;
+  /** Only where this is so; what nobody knows counts as so. */
+  when?: Condition;
+  /** A step that keeps the state, when it was done before. */
+  unless?: string;
+}
+
 export interface WorkState {
   id: string;
   title: string;
-  atStart: boolean;
-  lostBy: readonly string[];
+  /**
+   * Does the car come with it? One that it does not come with must be brought about: it is there only after a step that gives
+   * it. A condition that nobody can decide counts as no.
+   */
+  atStart: boolean | Condition;
+  /** Somebody is hurt where it is missing. */
+  harm?: true;
+  lostBy: readonly Loss[];
   lostWords?: string;
   givenBy: readonly string[];
   givenWords?: string;

@@ -1,6 +1,8 @@
 /** What is known: facts with where each comes from, as everything that reads them holds them. */
 
-export const factSources = ['measured', 'looked-up', 'assumed'] as const;
+/** From the strongest to the weakest. What is inferred follows from other facts: nobody types it and nothing stores it. */
+export const factSources = ['measured', 'looked-up', 'inferred', 'assumed'] as const;
+export const typedSources = ['measured', 'looked-up', 'assumed'] as const;
 export type FactSource = (typeof factSources)[number];
 
 /** What is known of one fact. A part that is not in `parts` is not known. */

@@ -46,9 +46,15 @@ export const schoolEffects: readonly SchoolEffect[] = [
     drops: ['rm-fuel-run-dry', 'rm-crank-tests'],
     gives: [{ state: 'st-battery-live', step: 'rm-feed-by-leads' }],
   },
-  { id: 'sch-fuel-release-a', drops: ['rm-fuel-valve-bleed'] },
-  { id: 'sch-fuel-release-b', drops: ['rm-fuel-run-dry', 'rm-fuel-stand-cold'] },
-  { id: 'sch-fuel-release-c', drops: ['rm-fuel-run-dry', 'rm-fuel-valve-bleed'] },
+  {
+    id: 'sch-battery-order-c',
+    addsOrder: [['rm-hv-authorise', 'rm-battery-off']],
+    // Twelve volts and plug come in the manual's own order; both are off before it is proved dead.
+    cutsOrder: [['rm-battery-off', 'rm-hv-make-safe']],
+  },
+  { id: 'sch-fuel-release-a', prefers: ['rm-fuel-run-dry'] },
+  { id: 'sch-fuel-release-b', prefers: ['rm-fuel-valve-bleed'] },
+  { id: 'sch-fuel-release-c', prefers: ['rm-fuel-stand-cold'] },
   {
     id: 'sch-fuel-open-when-a',
     addsOrder: [
@@ -56,9 +62,15 @@ export const schoolEffects: readonly SchoolEffect[] = [
       ['rm-bell-bolts', 'rm-fuel-open'],
     ],
   },
-  { id: 'sch-fuel-open-when-b', addsOrder: [['rm-fuel-open', 'rm-hoist-on']] },
-  { id: 'sch-sealed-aside-a', drops: ['rm-ps-open', 'rm-ps-loop', 'rm-ac-recover'] },
-  { id: 'sch-sealed-aside-b', drops: ['rm-ps-aside', 'rm-ac-aside'] },
+  {
+    id: 'sch-fuel-open-when-b',
+    addsOrder: [
+      ['rm-fuel-open', 'rm-hoist-on'],
+      ['rm-fuel-open', 'rm-cradle-under'],
+    ],
+  },
+  { id: 'sch-sealed-aside-a', prefers: ['rm-ps-aside', 'rm-ac-aside'] },
+  { id: 'sch-sealed-aside-b', prefers: ['rm-ps-open', 'rm-ac-off'] },
   assume('sch-out-together-a', 'cho-unit-lift', 'engine-and-gearbox'),
   assume('sch-out-together-b', 'cho-unit-lift', 'engine-alone'),
   byDefault('sch-clamps-a', 'cho-clamp-school', 'worm-drive'),

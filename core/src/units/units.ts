@@ -21,6 +21,7 @@ export type UnitKind =
   | 'speed'
   | 'rotation'
   | 'time'
+  | 'fraction'
   | 'number';
 
 export interface Unit {
@@ -121,6 +122,7 @@ export const units: readonly Unit[] = [
   unit('min', 'time', 60, 1, undefined, 'minute minutes'),
   unit('h', 'time', 3600, 2, undefined, 'hour hours hr'),
   unit('years', 'time', 365.25 * 86400, 1, undefined, 'year'),
+  unit('ppm', 'fraction', 1e-6, 1, undefined, ''),
   unit('%', 'number', 0.01, 1, undefined, 'percent'),
   unit('', 'number', 1, 4, undefined, ''),
 ];

@@ -1,5 +1,11 @@
+import { recordsOf } from '@bay/core/records';
+import { computePlan, planInputOf } from '@bay/core/plan';
 import { formatMeasure } from '@bay/core/units';
-import { gateLines, refuseProof, wantsSecond } from '@bay/core/commissioning';
+import { gateLines, readingWords, refuseProof, wantsSecond } from '@bay/core/commissioning';
+import type { GateProof } from '@bay/core/commissioning';
+import type { Tx } from '../db/connection.ts';
+import { jobMaterial } from '../plan/material.ts';
+import type { WriteContext } from '../records/kind.ts';
 import { may } from '@bay/contract/rights';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import { kindRule } from '../records/kind.ts';
@@ -13,6 +19,22 @@ const results = {
 
 const lineOf = (key: string) => gateLines.find((l) => l.id === key);
 
+/** A proof is held against the job as it is at this moment: the numbers, and what the records say against the line by themselves. */
+async function provenNow(tx: Tx, data: GateProof, { key, jobId }: WriteContext<'gate'>): Promise<GateProof> {
+  if (data.voided) return data;
+  const def = lineOf(key)!;
+  const material = await jobMaterial(tx, jobId);
+  const input = planInputOf(material);
+  const plan = computePlan({ ...input, gates: { ...recordsOf(material, 'gate'), [key]: data } });
+  const refused = refuseProof(def, data, plan.facts);
+  if (refused) throw badInput({ text: refused });
+  const against = data.override
+    ? undefined
+    : plan.gates.flatMap((g) => g.lines).find((l) => l.def.id === key)?.blockers[0];
+  if (against) throw new Refusal(409, against.sentence);
+  return data;
+}
+
 export const commissioningKinds = [
   kindRule({
     kind: 'gate',
@@ -23,17 +45,17 @@ export const commissioningKinds = [
       if (!may(caller.role, 'sign-gates')) throw new Refusal(403, 'Your role does not sign gates.');
       if (data.override && !may(caller.role, 'override'))
         throw new Refusal(403, 'Only the manager overrides a gate line.');
-      const refused = data.voided ? undefined : refuseProof(def, data);
-      if (refused) throw badInput({ text: refused });
     },
+    complete: provenNow,
     wantsSecond: (data, key) => !data.voided && wantsSecond(lineOf(key)!, data),
     title: (_data, key) => lineOf(key)!.mustBe,
     describe: (data, { key }) => {
       const line = lineOf(key)!;
+      const read = readingWords(line, data);
       const half = !data.voided && wantsSecond(line, data) && !data.second ? '. A second person is to sign' : '';
       if (data.voided) return `proof void: ${line.mustBe} (${data.voided.why})`;
       if (data.override) return `override, ${line.mustBe}: ${data.override.reason}${half}`;
-      return `proved: ${line.mustBe}${data.reading ? `, ${data.reading}` : ''}${data.text ? `, ${data.text}` : ''}${half}`;
+      return `proved: ${line.mustBe}${read ? `, ${read}` : ''}${data.text ? `, ${data.text}` : ''}${half}`;
     },
   }),
   kindRule({

@@ -20,6 +20,7 @@ interface Row {
   revision: number;
   at: Date;
   by: string;
+  half_signed: boolean;
   job_id: string;
   number: string;
   car_name: string;
@@ -29,7 +30,7 @@ interface Row {
 async function waitingFor(tx: Tx, caller: Caller): Promise<WaitingItem[]> {
   const targets = caller.role === 'manager' ? [caller.personId, 'manager'] : [caller.personId];
   const { rows } = await sql<Row>`
-    select r.kind, r.key, r.data, m.amount, r.revision, r.at, p.name as by, job.id as job_id, job.number,
+    select r.kind, r.key, r.data, m.amount, r.revision, r.at, r.half_signed, p.name as by, job.id as job_id, job.number,
       (select unit.name from job_unit ju join unit on unit.id = ju.unit_id where ju.job_id = job.id and ju.role = 'car' and ju.left_at is null) as car_name
     from (
       select * from record where kind = 'ask' and not data ? 'answer' and data->>'to' = any(${sql.val(targets)})
@@ -44,7 +45,13 @@ async function waitingFor(tx: Tx, caller: Caller): Promise<WaitingItem[]> {
   return rows.map((r) => {
     const data = withNames(r.kind, r.data, names);
     return {
-      sort: r.kind === 'task' ? 'step' : r.kind === 'ask' ? (r.data['ask'] as WaitingItem['sort']) : 'second-signature',
+      sort: r.half_signed
+        ? 'second-signature'
+        : r.kind === 'task'
+          ? 'step'
+          : r.kind === 'ask'
+            ? (r.data['ask'] as WaitingItem['sort'])
+            : 'second-signature',
       jobId: r.job_id,
       number: r.number,
       carName: r.car_name,

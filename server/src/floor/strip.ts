@@ -1,7 +1,8 @@
 import { faults, rankSuspects, startWeights } from '@bay/core/diagnosis';
 import { shortTitleOf } from '@bay/core/plan';
 import type { Plan } from '@bay/core/plan';
-import { stepStates } from '@bay/core/pull';
+import { countSteps, stepStates } from '@bay/core/pull';
+import { provedLines } from '@bay/core/commissioning';
 import { recordsOf } from '@bay/core/records';
 import type { JobHead, Strip } from '@bay/contract/jobs';
 import type { Material } from '../plan/material.ts';
@@ -71,9 +72,10 @@ export function doingOf(job: JobHead, material: Material, plan: Plan): string {
     case 'donor':
       return `${Object.keys(recordsOf(material, 'part')).length} of ${plan.harvest.length} parts harvested`;
     case 'pull': {
-      const states = [...stepStates(plan.pull, tasks)];
+      const states = [...stepStates(plan.pull, tasks, provedLines(plan.gates))];
       const next = states.find(([, s]) => s.status === 'on-it') ?? states.find(([, s]) => s.status === 'free');
-      return `${states.filter(([, s]) => s.status === 'done' || s.status === 'waived').length} of ${states.length} steps${next ? `. Next: ${shortTitleOf(next[0])}` : ''}`;
+      const { closed, of } = countSteps(states.map(([, s]) => s));
+      return `${closed} of ${of} steps${next ? `. Next: ${shortTitleOf(next[0])}` : ''}`;
     }
     case 'prep':
       return `${plural(Object.keys(recordsOf(material, 'sheet')).length, 'sheet')} read, ${plural(Object.keys(recordsOf(material, 'torque')).length, 'torque')} on record`;

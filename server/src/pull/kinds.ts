@@ -1,16 +1,61 @@
-import { stepBasis, taskTitle } from '@bay/core/plan';
+import { againstTask, computePlan, planInputOf, stepBasis, taskTitle } from '@bay/core/plan';
+import { taskWantsSecond } from '@bay/core/pull';
+import type { TaskRecord } from '@bay/core/pull';
+import { recordsOf } from '@bay/core/records';
+import type { Tx } from '../db/connection.ts';
+import { Refusal } from '../http/problem.ts';
+import { jobMaterial } from '../plan/material.ts';
+import type { WriteContext } from '../records/kind.ts';
 import { startClock, stopClock } from '../clock/store.ts';
 import { kindRule } from '../records/kind.ts';
 
 const words = { open: 'undone', 'on-it': 'started', done: 'done', waived: 'not needed here' } as const;
 
+const stepOf = (key: string): string => key.replace(/^donor-/, '');
+
+/** Clauses as a sentence can bear them. */
+const few = (clauses: readonly string[]): string =>
+  `${clauses.slice(0, 3).join('; ')}${clauses.length > 3 ? `; and ${clauses.length - 3} more` : ''}`;
+
+/**
+ * Nobody begins or ends a step that is held, by whichever way they come, unless they say why: that is kept with what stood
+ * against it, and where harm is near a second person signs it.
+ */
+async function throughTheDoor(
+  tx: Tx,
+  data: TaskRecord,
+  { key, jobId, before }: WriteContext<'task'>,
+): Promise<TaskRecord> {
+  const { deviation, ...plain } = data;
+  if (data.status !== 'done' && data.status !== 'on-it') return plain;
+  if (before?.status === data.status) return before.deviation ? { ...plain, deviation: before.deviation } : plain;
+  const material = await jobMaterial(tx, jobId);
+  const plan = computePlan(planInputOf(material));
+  const { against, harm } = againstTask(plan, recordsOf(material, 'task'), key, data.status);
+  if (against.length === 0) return plain;
+  if (!deviation)
+    throw new Refusal(409, `Held: ${few(against)}. If it was done all the same, write why.`, {
+      fields: { deviation: 'Say in a sentence why it was done all the same.' },
+    });
+  return { ...plain, deviation: { ...deviation, stoodOn: { against, harm } } };
+}
+
 export const pullKinds = [
   kindRule({
     kind: 'task',
     logKind: 'step',
+    complete: throughTheDoor,
+    wantsSecond: (data, key) => taskWantsSecond(stepOf(key), data),
+    title: (_data, key) => taskTitle(key),
     describe: (data, { key }) => {
       const handed = data.handedTo ? `, handed over to ${data.handedTo}` : '';
-      return `${words[data.status]}: ${taskTitle(key)}${handed}${data.note ? ` (${data.note})` : ''}`;
+      const said = data.deviation
+        ? `, out of its order: ${data.deviation.why}`
+        : data.instead
+          ? `; given instead by: ${data.instead}`
+          : '';
+      const half = taskWantsSecond(stepOf(key), data) && !data.second ? '. A second person is to sign' : '';
+      return `${words[data.status]}: ${taskTitle(key)}${handed}${data.note ? ` (${data.note})` : ''}${said}${half}`;
     },
     // One tap starts a step and its clock; what ends the step ends the clock that ran on it.
     after: async (tx, data, { key, jobId, caller, at }) => {

@@ -1,7 +1,7 @@
 import { titleOf } from '@bay/core/plan';
 import { Checkbox, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { bandWords, readingOf, refuseProof, wantsSecond } from '@bay/core/commissioning';
+import { pointsOf, readingsOf, readingWords, refuseProof, wantedWords, wantsSecond } from '@bay/core/commissioning';
 import type { GateLineState, GateState } from '@bay/core/commissioning';
 import { twoPeopleAt } from '@bay/core/crew';
 import { becauseWords } from '@bay/core/facts';
@@ -26,32 +26,51 @@ const stateClass = {
 } as const;
 const stateTag = { proved: 'teal', overridden: 'teal', 'half-signed': 'ochre', open: '', blocked: 'oxide' } as const;
 
+/** What is typed, and a field for each point that is read. */
+interface ProofValues {
+  text: string;
+  reason: string;
+  overriding: boolean;
+  [reading: string]: string | boolean;
+}
+
 function ProofForm({ line, close }: { line: GateLineState; close: () => void }) {
-  const { isManager } = useJob();
+  const { isManager, plan } = useJob();
   const me = useMe();
-  const proofOf = (v: { text: string; reading: string; overriding: boolean; reason: string }) => ({
-    text: v.text,
-    reading: words(v.reading),
-    ...(v.overriding ? { override: { reason: v.reason } } : {}),
-  });
+  const points = pointsOf(line.def);
+  const fieldOf = (key: string): string => `reading-${key}`;
+  const proofOf = ({ overriding, ...v }: ProofValues) => {
+    const typed = points.flatMap(({ key }) => {
+      const said = words(String(v[fieldOf(key)] ?? ''));
+      return said === undefined ? [] : [[key, said] as const];
+    });
+    return {
+      text: v.text,
+      ...(typed.length > 0 && !overriding ? { readings: Object.fromEntries(typed) } : {}),
+      ...(overriding ? { override: { reason: v.reason } } : {}),
+    };
+  };
   const form = useRecordForm({
     kind: 'gate',
     key: line.def.id,
     initial: {
       text: line.proof?.text ?? '',
-      reading: line.proof?.reading ?? '',
+      ...Object.fromEntries(points.map(({ key }) => [fieldOf(key), line.proof?.readings?.[key] ?? ''])),
       overriding: false,
       reason: '',
-    },
+    } as ProofValues,
     sent: proofOf,
-    names: { 'override.reason': 'reason' },
+    names: {
+      'override.reason': 'reason',
+      ...Object.fromEntries(points.map(({ key }) => [`readings.${key}`, fieldOf(key)])),
+    },
   });
-  const { text, reading, overriding } = form.values;
-  const wanted = readingOf(line.def);
-  const wantsReading = wanted !== undefined;
+  const { text, overriding } = form.values;
+  const typedAny = points.some(({ key }) => form.values[fieldOf(key)] !== '');
   const mine = me.data?.person?.name ?? '';
   const proof = proofOf(form.values);
-  const refused = refuseProof(line.def, proof);
+  const refused = refuseProof(line.def, proof, plan.facts);
+  const taken = new Map(readingsOf(line.def, proof, plan.facts).map((r) => [r.point.key, r]));
   return (
     <Dialog close={close} title={line.def.mustBe} size="lg">
       <p className="quiet">
@@ -70,20 +89,28 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
         send={form.send}
         after={close}
       >
-        {!overriding && wantsReading && (
-          <TextInput
-            label="Reading, with its unit"
-            description={bandWords(wanted) ? `Wanted: ${bandWords(wanted)}` : undefined}
-            data-autofocus
-            classNames={{ input: 'mono' }}
-            {...form.field('reading')}
-          />
-        )}
+        {!overriding &&
+          points.map((point, i) => {
+            const field = form.field(fieldOf(point.key));
+            const typed = String(form.values[fieldOf(point.key)] ?? '');
+            return (
+              <TextInput
+                key={point.key}
+                label={point.label}
+                description={`Wanted: ${wantedWords(point, plan.facts)}`}
+                {...(i === 0 ? { 'data-autofocus': true } : {})}
+                classNames={{ input: 'mono' }}
+                {...field}
+                value={typed}
+                error={field.error ?? (typed === '' ? undefined : taken.get(point.key)?.fault)}
+              />
+            );
+          })}
         {!overriding && (
           <TextInput
-            label="What proves it"
+            label={points.length > 0 ? 'With what, and what was seen' : 'What proves it'}
             {...form.field('text')}
-            {...(wantsReading ? {} : { 'data-autofocus': true })}
+            {...(points.length > 0 ? {} : { 'data-autofocus': true })}
           />
         )}
         {isManager && (
@@ -101,7 +128,7 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
             list.
           </p>
         )}
-        {refused && (text !== '' || reading !== '' || overriding) && <p className="ochre">{refused}</p>}
+        {refused && (text !== '' || typedAny || overriding) && <p className="ochre">{refused}</p>}
       </Form>
     </Dialog>
   );
@@ -159,7 +186,7 @@ export function GateView({ gate }: { gate: GateState }) {
               ))}
               {l.proof && !l.proof.voided && (
                 <p className="meta">
-                  {[l.proof.reading, l.proof.text].filter(Boolean).join(', ')}{' '}
+                  {[readingWords(l.def, l.proof), l.proof.text].filter(Boolean).join(', ')}{' '}
                   {l.proof.override ? `Overridden: ${l.proof.override.reason}.` : ''} {l.proof.by},{' '}
                   {l.proof.at ? `${dayWords(l.proof.at)} ${timeWords(l.proof.at)}` : ''}
                   {l.proof.second ? `, second signature ${l.proof.second.by ?? ''}` : ''}
@@ -180,7 +207,11 @@ export function GateView({ gate }: { gate: GateState }) {
                       put.mutate({
                         kind: 'gate',
                         key: l.def.id,
-                        data: { text: l.proof?.text ?? '', reading: l.proof?.reading, voided: { why: 'taken back' } },
+                        data: {
+                          text: l.proof?.text ?? '',
+                          ...(l.proof?.readings ? { readings: l.proof.readings } : {}),
+                          voided: { why: 'taken back' },
+                        },
                       })
                     }
                   >

@@ -2,7 +2,7 @@ import type { AttemptRecord } from '@bay/core/commissioning';
 import { Button, Select, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { gateNames, heatCycles, primingWays, roadTest, startSequence, warmUpWatch } from '@bay/core/commissioning';
+import { heatCycles, primingWays, roadTest, startSequence, warmUpWatch } from '@bay/core/commissioning';
 import { formatMeasure } from '@bay/core/units';
 import { Diagnosis } from '../diagnosis/index.ts';
 import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
@@ -233,8 +233,8 @@ export default function StartBench() {
   const [params, setParams] = useSearchParams();
   const lastFailed = sheet.records.some((r) => r.kind === 'case' && !r.data['closed']);
   const tab = params.get('tab') ?? (lastFailed ? 'find' : 'gates');
-  const gateAt =
-    params.get('gate') ?? plan.gates.find((g) => !g.opens && g.gate !== 'Hand over')?.gate ?? 'First crank';
+  const gates = plan.gates.filter((g) => g.gate !== 'Hand over');
+  const gateAt = params.get('gate') ?? gates.find((g) => !g.opens)?.gate ?? 'First crank';
   const to = (next: Record<string, string>) => setParams(next, { replace: true });
   const tabs = {
     gates: 'Gates',
@@ -251,8 +251,8 @@ export default function StartBench() {
         {tab === 'gates' && (
           <>
             <div className="counts">
-              {gateNames.slice(0, 5).map((name) => {
-                const gate = plan.gates.find((g) => g.gate === name)!;
+              {gates.map((gate) => {
+                const name = gate.gate;
                 return (
                   <button
                     key={name}
@@ -268,7 +268,7 @@ export default function StartBench() {
                 );
               })}
             </div>
-            <GateView gate={plan.gates.find((g) => g.gate === gateAt)!} />
+            <GateView gate={gates.find((g) => g.gate === gateAt) ?? gates[0]!} />
           </>
         )}
         {tab === 'attempts' && (

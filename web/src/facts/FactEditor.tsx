@@ -1,7 +1,7 @@
 import { Button, Select, TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { factDef, optionWords, showFact } from '@bay/core/facts';
+import { factDef, optionWords, showFact, typedSources } from '@bay/core/facts';
 import type { FactSource } from '@bay/core/facts';
 import { hasDifference, titleOf } from '@bay/core/plan';
 import { factHistory } from '@bay/contract/facts';
@@ -15,6 +15,7 @@ import type { Bearer } from './useFact.ts';
 export const sourceWords: Record<FactSource, string> = {
   measured: 'Measured',
   'looked-up': 'Looked up',
+  inferred: 'Inferred',
   assumed: 'Assumed',
 };
 
@@ -151,7 +152,7 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
           <div className="fields">
             <Select
               label="Where it comes from"
-              data={Object.entries(sourceWords).map(([value, label]) => ({ value, label }))}
+              data={typedSources.map((value) => ({ value, label: sourceWords[value] }))}
               {...form.field('source')}
             />
             <TextInput label="Note" {...form.field('note')} />

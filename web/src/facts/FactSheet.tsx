@@ -130,8 +130,9 @@ export default function FactSheet() {
                                 </>
                               ) : assumed ? (
                                 <span className="quiet">
-                                  taken as {String(Object.values(assumed.parts)[0]).replaceAll('-', ' ')}, by the school
-                                  chosen
+                                  {assumed.source === 'inferred' ? 'inferred' : 'taken as'}{' '}
+                                  {String(Object.values(assumed.parts)[0]).replaceAll('-', ' ')},{' '}
+                                  {assumed.source === 'inferred' ? `since ${assumed.note}` : 'by the school chosen'}
                                 </span>
                               ) : (
                                 <span className="quiet">

@@ -1,11 +1,14 @@
 import { Button, Select, TextInput } from '@mantine/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { twoPeopleAt } from '@bay/core/crew';
 import { becauseWords } from '@bay/core/facts';
-import { shortTitleOf, titleOf } from '@bay/core/plan';
-import { stepStates, workStates } from '@bay/core/pull';
+import { provedLines } from '@bay/core/commissioning';
+import { holdWords, shortTitleOf, titleOf } from '@bay/core/plan';
+import { harmNear, stands, stepStates, workStates } from '@bay/core/pull';
 import type { PullLine, PullPlan, StepState, TaskRecord } from '@bay/core/pull';
 import { useCrew } from '../api/index.ts';
+import { GateView } from '../commissioning/index.ts';
+import { SecondSignature } from '../crew/index.ts';
 import { History } from '../logbook/index.ts';
 import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { dayWords, Dialog, timeWords, Trouble } from '../ui/index.ts';
@@ -18,25 +21,24 @@ const givers = (id: string): string => {
 
 const stateTitle = (id: string): string => workStates.find((s) => s.id === id)?.title ?? id;
 
-const signs: Record<StepState['status'], string> = { done: '✓', waived: '–', 'on-it': '›', free: '', held: '' };
+const signs: Record<StepState['status'], string> = {
+  done: '✓',
+  waived: '–',
+  'on-it': '›',
+  free: '',
+  held: '',
+  unmet: '!',
+  'other-way': '',
+};
 const words: Record<StepState['status'], string> = {
   done: 'Done',
   waived: 'Not needed',
   'on-it': 'On it',
   free: 'Ready',
   held: 'Held',
+  unmet: 'Unmet',
+  'other-way': 'Another way',
 };
-
-/** Steps whose next move can hurt: a confirm stands there. */
-const dangerous = new Set([
-  'rm-lift-50',
-  'rm-mounts-free',
-  'rm-fuel-open',
-  'rm-hv-make-safe',
-  'rm-hv-pack-out',
-  'rm-split',
-  'rm-subframe-loose',
-]);
 
 function heldWords(state: StepState): string {
   const after = state.heldBy.slice(0, 3).map(shortTitleOf);
@@ -45,25 +47,49 @@ function heldWords(state: StepState): string {
   return [after.length > 0 ? `after ${after.join('; ')}${more}` : '', ...ended].filter(Boolean).join('. ');
 }
 
+/** What nothing of this plan brings about, and what would. */
+function unmetWords(state: StepState): string[] {
+  return state.unmet.map((u) => {
+    const facts = u.needs.length > 0 ? ` Or say what is so: ${u.needs.map(titleOf).join(', ')}.` : '';
+    return `Needs "${stateTitle(u.state)}", and nothing brings it about. Usual: ${givers(u.state)}.${facts}`;
+  });
+}
+
+type Question = 'waive' | 'hand-over' | 'danger' | 'anyway';
 type Write = (status: TaskRecord['status'], extra?: Record<string, unknown>) => void;
 
 /** What is asked before a step is written: why not, to whom, or whether the danger was minded. */
 function Asking({
   what,
   caution,
+  against,
+  harm,
+  gives,
   write,
   busy,
   close,
 }: {
-  what: 'waive' | 'hand-over' | 'danger';
+  what: Question;
   caution: string | undefined;
+  /** What holds the step. */
+  against: readonly string[];
+  /** Done all the same it wants two people. */
+  harm: boolean;
+  /** States that others need and only this step gives. */
+  gives: readonly string[];
   write: Write;
   busy: boolean;
   close: () => void;
 }) {
   const crew = useCrew();
   const [text, setText] = useState('');
-  const titles = { waive: 'Not needed here', 'hand-over': 'Hand over', danger: 'Before this one' };
+  const [instead, setInstead] = useState('');
+  const titles = {
+    waive: 'Not needed here',
+    'hand-over': 'Hand over',
+    danger: 'Before this one',
+    anyway: 'Done although it is held',
+  };
   return (
     <Dialog close={close} title={titles[what]}>
       <form
@@ -71,7 +97,9 @@ function Asking({
           e.preventDefault();
           if (what === 'danger') write('done');
           else if (text.trim() === '') return;
-          else if (what === 'waive') write('waived', { note: text });
+          else if (what === 'anyway') write('done', { deviation: { why: text.trim() } });
+          else if (what === 'waive')
+            write('waived', { note: text, ...(instead.trim() === '' ? {} : { instead: instead.trim() }) });
           else write('open', { handedToId: text });
         }}
       >
@@ -82,8 +110,43 @@ function Asking({
             </p>
             <p className="quiet">The maker's manual, local code and licensed trades go first.</p>
           </>
+        ) : what === 'anyway' ? (
+          <>
+            <ul className="caution">
+              {against.map((clause) => (
+                <li key={clause}>{clause}</li>
+              ))}
+            </ul>
+            <TextInput
+              label="Why it was done all the same"
+              description="A sentence; it stays in the record with what stood against it."
+              value={text}
+              onChange={(e) => setText(e.currentTarget.value)}
+              data-autofocus
+            />
+            {harm && (
+              <p className="oxide">
+                Somebody could have been hurt here: a second person signs it, and until then it frees nothing.
+              </p>
+            )}
+          </>
         ) : what === 'waive' ? (
-          <TextInput label="Why" value={text} onChange={(e) => setText(e.currentTarget.value)} data-autofocus />
+          <>
+            <TextInput label="Why" value={text} onChange={(e) => setText(e.currentTarget.value)} data-autofocus />
+            {gives.length > 0 && (
+              <TextInput
+                label={`What gives it instead: ${gives.map(stateTitle).join(', ')}`}
+                description="Left empty, what needs it stays unmet. Where somebody can be hurt a second person signs this."
+                value={instead}
+                onChange={(e) => setInstead(e.currentTarget.value)}
+                error={
+                  instead.trim() !== '' && instead.trim().length < 10
+                    ? 'Say in a few words what gives it instead.'
+                    : undefined
+                }
+              />
+            )}
+          </>
         ) : (
           <>
             <Select
@@ -96,7 +159,14 @@ function Asking({
           </>
         )}
         <div className="row-actions">
-          <Button type="submit" disabled={what !== 'danger' && text.trim() === ''} loading={busy}>
+          <Button
+            type="submit"
+            disabled={
+              (what !== 'danger' && text.trim().length < (what === 'anyway' ? 10 : 1)) ||
+              (instead.trim() !== '' && instead.trim().length < 10)
+            }
+            loading={busy}
+          >
             {what === 'danger' ? 'Done, with that in mind' : 'Write it'}
           </Button>
         </div>
@@ -110,19 +180,23 @@ function Step({
   state,
   record,
   recordKey,
+  pull,
 }: {
   line: PullLine;
   state: StepState;
   record: TaskRecord | undefined;
   recordKey: string;
+  pull: PullPlan;
 }) {
   const { sheet, plan, mayWrite } = useJob();
   const put = usePut();
-  const [asking, setAsking] = useState<'waive' | 'hand-over' | 'danger'>();
+  const [asking, setAsking] = useState<Question>();
   const { def } = line;
   const write = (status: TaskRecord['status'], extra: Record<string, unknown> = {}) =>
     put.mutate({ kind: 'task', key: recordKey, data: { status, ...extra } }, { onSuccess: () => setAsking(undefined) });
-  const finish = () => (dangerous.has(def.id) ? setAsking('danger') : write('done'));
+  const against = holdWords(state, true);
+  const finish = () => (against.length > 0 ? setAsking('anyway') : def.harm ? setAsking('danger') : write('done'));
+  const halfSigned = record !== undefined && !stands(def.id, record);
   return (
     <li className={`step ${state.status}`} id={def.id}>
       <span className="mark" aria-hidden="true">
@@ -138,6 +212,21 @@ function Step({
           {def.onlyIf ? <span className="ochre">. Only if: {def.onlyIf}</span> : null}
         </p>
         {state.status === 'held' && <p className="meta ochre">Held: {heldWords(state)}</p>}
+        {unmetWords(state).map((sentence) => (
+          <p key={sentence} className="meta oxide">
+            {sentence}
+          </p>
+        ))}
+        {state.gates.length > 0 && state.status !== 'waived' && (
+          <p className="meta ochre">Gate first: {state.gates.map(titleOf).join('; ')}</p>
+        )}
+        {state.status === 'other-way' && (
+          <p className="meta">
+            {state.instead === undefined
+              ? 'Only where a step needs what it gives'
+              : `Another way than "${shortTitleOf(state.instead)}"`}
+          </p>
+        )}
         {line.needs.length > 0 && (
           <p className="meta">Depends on {line.needs.map((id) => titleOf(id)).join(', ')}: not known yet</p>
         )}
@@ -147,7 +236,30 @@ function Step({
         {twoPeopleAt(def.id) && state.status !== 'done' && <p className="meta ochre">{twoPeopleAt(def.id)}</p>}
         {def.needsWords && <p className="meta">Needs: {def.needsWords}</p>}
         {def.caution && state.status !== 'done' && <p className="caution">{def.caution}</p>}
-        {record?.at && state.status !== 'free' && state.status !== 'held' && (
+        {record?.deviation && (
+          <p className="meta oxide">
+            Out of its order: {record.deviation.why}. Stood against it: {record.deviation.stoodOn?.against.join('; ')}
+          </p>
+        )}
+        {record?.instead && <p className="meta ochre">Given instead by: {record.instead}</p>}
+        {halfSigned && (
+          <>
+            <p className="meta oxide">Waits for the second signature; until then it frees nothing.</p>
+            {mayWrite && (
+              <SecondSignature
+                of={{
+                  jobId: sheet.job.id,
+                  kind: 'task',
+                  key: recordKey,
+                  revision: sheet.records.find((r) => r.kind === 'task' && r.key === recordKey)?.revision ?? 0,
+                  firstId: record.deviation?.byId ?? record.byId,
+                  what: def.title,
+                }}
+              />
+            )}
+          </>
+        )}
+        {record?.at && ['done', 'waived', 'on-it'].includes(state.status) && (
           <p className="meta">
             {words[state.status]}, {record.by}, {dayWords(record.at)} {timeWords(record.at)}
             {record.note ? `: ${record.note}` : ''}
@@ -158,14 +270,14 @@ function Step({
       </div>
       {mayWrite && (
         <div className="actions">
-          {state.status === 'free' && (
+          {(state.status === 'free' || (state.status === 'other-way' && against.length === 0)) && (
             <button
               type="button"
               className="plain-button small"
               onClick={() => write('on-it')}
               disabled={put.isPending}
             >
-              Start
+              {state.status === 'other-way' ? 'This way instead' : 'Start'}
             </button>
           )}
           {(state.status === 'free' || state.status === 'on-it') && (
@@ -184,7 +296,17 @@ function Step({
               Hand over
             </button>
           )}
-          {(state.status === 'free' || state.status === 'held') && (
+          {(state.status === 'held' || state.status === 'unmet') && (
+            <button
+              type="button"
+              className="plain-button small bare"
+              onClick={() => setAsking('anyway')}
+              aria-label={`Done anyway: ${def.title}`}
+            >
+              Done anyway
+            </button>
+          )}
+          {['free', 'held', 'unmet'].includes(state.status) && (
             <button
               type="button"
               className="plain-button small bare"
@@ -211,6 +333,9 @@ function Step({
         <Asking
           what={asking}
           caution={def.caution}
+          against={against}
+          harm={harmNear(pull, def.id, state)}
+          gives={pull.states.filter((s) => s.givenBy.includes(def.id)).map((s) => s.id)}
           write={write}
           busy={put.isPending}
           close={() => setAsking(undefined)}
@@ -222,13 +347,17 @@ function Step({
 
 /** Steps in their computed order, with what is free now, what holds the others, and what contradicts itself. */
 export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: string }) {
+  const { plan: whole } = useJob();
   const tasks = useRecords('task');
   const own = Object.fromEntries(plan.lines.map((l) => [l.def.id, tasks[prefix + l.def.id]]));
-  const states = stepStates(plan, own);
+  const proved = useMemo(() => provedLines(whole.gates), [whole.gates]);
+  const states = stepStates(plan, own, proved);
   const [only, setOnly] = useState<'all' | 'free' | 'open'>('free');
   const shown = plan.lines.filter((l) => {
     const s = states.get(l.def.id)!.status;
-    return only === 'all' || (only === 'free' ? s === 'free' || s === 'on-it' : s !== 'done' && s !== 'waived');
+    if (only === 'all') return true;
+    if (only === 'free') return s === 'free' || s === 'on-it';
+    return !['done', 'waived', 'other-way'].includes(s);
   });
   const count = (...wanted: StepState['status'][]): number =>
     [...states.values()].filter((s) => wanted.includes(s.status)).length;
@@ -236,8 +365,15 @@ export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: strin
   const dropped = Object.entries(tasks).filter(
     ([key, t]) => key.startsWith(prefix === '' ? 'rm-' : prefix) && t.status === 'done' && !known.has(key),
   );
+  const high = whole.gates.find((g) => g.gate === (prefix === '' ? 'High voltage' : 'Donor high voltage'));
   return (
     <>
+      {high && !high.opens && (
+        <section className="panel">
+          <h3>{high.gate}: before anything else is opened</h3>
+          <GateView gate={high} />
+        </section>
+      )}
       {plan.contradictions.map((c) => (
         <div key={c.steps.join()} className="notice oxide-notice" role="alert">
           <b>This order contradicts itself.</b>{' '}
@@ -250,17 +386,11 @@ export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: strin
           . Change a school or say which one is not needed.
         </div>
       ))}
-      {plan.unmet.map((u) => (
-        <div key={u.step + u.state} className="notice ochre-notice">
-          "{shortTitleOf(u.step)}" needs "{stateTitle(u.state)}" and no step of this plan gives it. Usual:{' '}
-          {givers(u.state)}.
-        </div>
-      ))}
       <div className="counts">
         {(
           [
             ['free', `${count('free', 'on-it')}`, 'ready or on it'],
-            ['open', `${count('free', 'held', 'on-it')}`, 'open'],
+            ['open', `${count('free', 'held', 'unmet', 'on-it')}`, 'open'],
             ['all', `${plan.lines.length}`, 'all'],
           ] as const
         ).map(([id, n, name]) => (
@@ -283,12 +413,13 @@ export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: strin
             state={states.get(line.def.id)!}
             record={own[line.def.id]}
             recordKey={prefix + line.def.id}
+            pull={plan}
           />
         ))}
       </ol>
       {shown.length === 0 && (
         <p className="quiet">
-          {only === 'free' && count('held') > 0
+          {only === 'free' && count('held', 'unmet') > 0
             ? 'Nothing is ready. Look at what is open: each held step says what it waits for.'
             : 'Nothing left here.'}
         </p>

@@ -1,14 +1,14 @@
 import { recordsOf } from '@bay/core/records';
 import type { StationId } from '@bay/core/jobs';
 import type { Plan } from '@bay/core/plan';
-import { stepStates } from '@bay/core/pull';
+import { provedLines } from '@bay/core/commissioning';
+import { countSteps, stepStates } from '@bay/core/pull';
 import type { JobSheet } from '@bay/contract/jobs';
 
 /** How much is done at each station, and whether something there waits for somebody. */
 export function progressOf(sheet: JobSheet, plan: Plan): Record<StationId, { said: string; waits: boolean }> {
   const count = (kind: string): number => sheet.records.filter((r) => r.kind === kind).length;
-  const states = [...stepStates(plan.pull, recordsOf(sheet, 'task')).values()];
-  const closed = states.filter((s) => s.status === 'done' || s.status === 'waived').length;
+  const { closed, of } = countSteps(stepStates(plan.pull, recordsOf(sheet, 'task'), provedLines(plan.gates)).values());
   const clashes = plan.fits.filter((l) => l.verdict.word === 'clash' && !l.resolved).length;
   const judged = plan.fits.filter((l) => l.verdict.word !== 'not-measured').length;
   const circuits = Object.values(recordsOf(sheet, 'circuit'));
@@ -22,7 +22,7 @@ export function progressOf(sheet: JobSheet, plan: Plan): Record<StationId, { sai
   return {
     scope: say('scope', `${sheet.facts.length} facts known`),
     donor: say('donor', `${count('part')} of ${plan.harvest.length} parts`),
-    pull: say('pull', `${closed} of ${states.length}`, plan.pull.contradictions.length > 0),
+    pull: say('pull', `${closed} of ${of}`, plan.pull.contradictions.length > 0),
     prep: say('prep', `${count('sheet')} sheets, ${count('torque')} torques`),
     fit: say('fit', clashes > 0 ? `${clashes} to decide` : `${judged} of ${plan.fits.length} judged`, clashes > 0),
     connect: say(

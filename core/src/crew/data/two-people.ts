@@ -3,7 +3,7 @@ import type { TwoPersonStep } from '../types.ts';
 /** Steps that take two people. */
 export const twoPersonSteps: readonly TwoPersonStep[] = [
   { id: 'duo-bonnet', step: 'Bonnet off and on', bothMinutes: { least: 10, most: 20 }, roles: 'each side', at: ['rm-bonnet-off'] },
-  { id: 'duo-hv', step: 'Every high-voltage step', roles: 'worker authorised, watcher trained to cut off and call', at: ['rm-hv-make-safe', 'rm-hv-prove-dead', 'rm-hv-pack-out', 'gate-ei-hv'] },
+  { id: 'duo-hv', step: 'Every high-voltage step', roles: 'worker authorised, watcher trained to cut off and call', at: ['rm-hv-make-safe', 'rm-hv-prove-dead', 'rm-hv-pack-out', 'gate-ei-hv', 'gate-hv-people', 'gate-hv-dead', 'gate-hvd-people', 'gate-hvd-dead'] },
   { id: 'duo-lift', step: 'Engine lift, in or out', bothMinutes: { least: 30, most: 90 }, roles: 'one at the hoist, one caller and guide, agreed stop word', at: ['rm-lift-50', 'rm-exit', 'gate-ei-roles'] },
   { id: 'duo-shaft', step: 'Long propshaft down', bothMinutes: { least: 5, most: 10 }, roles: 'shaft, last bolts', alone: 'support strap', at: ['rm-propshaft-off'] },
   { id: 'duo-exhaust', step: 'Exhaust down or offered up', bothMinutes: { least: 10, most: 30 }, roles: 'hold, fasten or tack', alone: 'stands at two points', at: ['rm-exhaust-front', 'rm-exhaust-cut'] },

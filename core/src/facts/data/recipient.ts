@@ -42,6 +42,16 @@ export const recipientFacts = [
     howTo: 'Orange cables, rating plate, papers. Yes: high-voltage isolation by an authorised person comes before any other work; maker\'s manual and local law go first', neededBy: ['gate-ei-hv', 'kit-shop-safety'],
   },
   {
+    id: 'rec-airbags', subject: 'recipient', group: 'Identity, rules, state', label: 'Airbags or belt tensioners',
+    parts: [{ key: 'value', label: '', options: ['yes', 'no'] }],
+    howTo: 'Lamp in the dash, lettering on wheel and trim', neededBy: ['st-airbags-safe'],
+  },
+  {
+    id: 'rec-own-engine', subject: 'recipient', group: 'Identity, rules, state', label: 'Own engine',
+    parts: [{ key: 'value', label: '', options: ['in-the-car', 'out-of-the-car'] }],
+    howTo: 'Look under the hood: a shell may come without', neededBy: ['rm-lift-plan', 'rm-exit'],
+  },
+  {
     id: 'rec-bay-length', subject: 'recipient', group: 'Space and fixed points', label: 'Bay length',
     parts: [
       { key: 'to-core-rear-face', label: 'To core rear face', unit: 'mm' }, { key: 'to-radiator-support', label: 'To radiator support', unit: 'mm' }, { key: 'firewall-recess-depth', label: 'Firewall recess depth', unit: 'mm' },
