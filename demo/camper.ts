@@ -1,4 +1,4 @@
-import { round, ticks } from './types.ts';
+import { round } from './types.ts';
 import type { DemoJob } from './types.ts';
 
 /** An older rear-engined camper that gets a modern in-line four from a damaged estate. Stands at Fit. */
@@ -54,11 +54,12 @@ export const camper: DemoJob = {
       when: [11, `1${i}:05`] as const, by: 'DP',
       record: ['part', `00000000-0000-4000-8000-0000000001${String(i).padStart(2, '0')}`, { takeId, title: { 'take-ecu': 'Engine unit with bracket', 'take-pedal': 'Accelerator pedal', 'take-loom': 'Engine loom, one plug cut', 'take-keys': 'Two keys, tagged', 'take-alternator': 'Alternator with plug half', 'take-starter': 'Starter and bolts', 'take-mounts': 'Engine mounts and arms', 'take-throttle': 'Throttle body' }[takeId]!, condition: i === 2 ? 'damaged' : 'good', label: `C-${101 + i}`, place: i < 4 ? 'shelf C2' : 'shelf C3' }] as const,
     })),
+    ...round([10, '08:00'], 'OT', 'measured', 'own-engine', { 'eng-mass': '98 kg', 'eng-fuelling': 'carburettor', 'eng-condition': 'proven-running', 'eng-induction': 'none', 'eng-throttle-kind': 'cable' }),
     { when: [10, '08:20'], by: 'MH', station: 'pull', sign: 'donor' },
-    ...ticks([10, '08:30'], 'OT', 25, ['rm-identify', 'rm-photo-tour', 'rm-fate-list', 'rm-exit-choice', 'rm-chock', 'rm-battery-off', 'rm-raise', 'rm-oil-drain', 'rm-booster-hose', 'rm-cables', 'rm-connectors', 'rm-intake-off', 'rm-starter-off']),
-    ...ticks([9, '08:40'], 'OT', 30, ['rm-mid-panels', 'rm-exhaust-front', 'rm-driveshafts-off', 'rm-shift-off', 'rm-straps', 'rm-lift-plan', 'rm-lift-gear', 'rm-cradle-under', 'rm-mounts-free', 'rm-fuel-open', 'rm-lift-50', 'rm-exit', 'rm-set-down', 'rm-cap-ports', 'rm-keep-list']),
+    { when: [10, '08:30'], by: 'OT', pullUpTo: 'rm-starter-off', minutes: 12 },
+    { when: [9, '08:10'], by: 'OT', pullUpTo: 'rm-cap-ports', minutes: 8 },
+    { when: [9, '16:00'], by: 'OT', pullUpTo: 'rm-keep-list', minutes: 25 },
     { when: [9, '16:30'], by: 'OT', line: 'bagged 6 bell bolts M10 x 60, bag 031, shelf C2' },
-    ...round([9, '17:00'], 'OT', 'measured', 'own-engine', { 'eng-mass': '98 kg', 'eng-fuelling': 'carburettor', 'eng-condition': 'proven-running', 'eng-induction': 'none', 'eng-throttle-kind': 'cable' }),
     { when: [8, '08:30'], by: 'MH', station: 'prep', sign: 'pull' },
     { when: [8, '10:15'], by: 'JV', record: ['finding', '00000000-0000-4000-8000-000000000311', { on: 'engine', what: 'Chain and guides by borescope: even wear, nothing loose', settled: { how: 'stays as it is' } }] },
     { when: [7, '11:20'], by: 'JV', record: ['sheet', 'lash:1', { sheet: 'lash', place: '1', readings: { intake: 0.22, exhaust: 0.29 }, typed: { intake: '0.22', exhaust: '0.29' } }] },

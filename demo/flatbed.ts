@@ -1,4 +1,4 @@
-import { round, ticks } from './types.ts';
+import { round } from './types.ts';
 import type { DemoJob } from './types.ts';
 
 const bore = (cylinder: number, values: readonly number[]): Record<string, unknown> => {
@@ -38,7 +38,8 @@ export const flatbed: DemoJob = {
     { when: [10, '09:40'], by: 'MH', station: 'donor', sign: 'scope' },
     { when: [10, '14:00'], by: 'RS', record: ['part', '00000000-0000-4000-8000-000000000120', { takeId: 'take-turbo', title: 'Turbo with lines, 0.3 mm axial', condition: 'worn', label: 'F-201', place: 'shelf D1' }] },
     { when: [9, '08:30'], by: 'MH', station: 'pull', sign: 'donor' },
-    ...ticks([9, '09:00'], 'RS', 20, ['rm-identify', 'rm-photo-tour', 'rm-weigh', 'rm-fate-list', 'rm-exit-choice', 'rm-chock', 'rm-battery-off', 'rm-coolant-drain', 'rm-oil-drain', 'rm-hose-top', 'rm-radiator-out', 'rm-connectors', 'rm-booster-hose', 'rm-cables', 'rm-intake-off', 'rm-starter-off', 'rm-propshaft-off', 'rm-hoist-on', 'rm-mounts-free', 'rm-lift-50', 'rm-exit', 'rm-set-down', 'rm-cap-ports']),
+    { when: [9, '08:40'], by: 'RS', pullUpTo: 'rm-starter-off', minutes: 12 },
+    { when: [8, '08:20'], by: 'RS', pullUpTo: 'rm-cap-ports', minutes: 9 },
     { when: [6, '08:20'], by: 'MH', station: 'prep', sign: 'pull' },
     { when: [6, '09:30'], by: 'DP', record: ['limits', 'bore', { limits: { 'largest-size': 84.03, 'out-of-round': 0.04, taper: 0.05 }, source: 'engine manual, sheet 3' }] },
     { when: [6, '10:00'], by: 'DP', record: ['sheet', 'bore:1', bore(1, [84.012, 84.009, 84.01, 84.008, 84.006, 84.005])] },

@@ -1,4 +1,10 @@
 import '../server/src/capabilities.ts';
+import { provedLines } from '@bay/core/commissioning';
+import { computePlan, planInputOf } from '@bay/core/plan';
+import { stepStates } from '@bay/core/pull';
+import type { StepState } from '@bay/core/pull';
+import { recordsOf } from '@bay/core/records';
+import { jobMaterial } from '../server/src/plan/material.ts';
 import { insertPerson } from '../server/src/crew/person.ts';
 import { makeShop } from '../server/src/crew/routes.ts';
 import { inShop, openDb, openPool } from '../server/src/db/connection.ts';
@@ -38,6 +44,44 @@ const day = (offset: number, now: Date): string => {
   return at.toISOString().slice(0, 10);
 };
 
+/** The free step that must be done next so that another comes free; that one itself when nothing holds it. */
+function leadsTo(states: ReadonlyMap<string, StepState>, wanted: string): string {
+  const state = states.get(wanted)!;
+  const first = state.heldBy.find((id) => !['done', 'waived'].includes(states.get(id)!.status));
+  return first === undefined ? wanted : leadsTo(states, first);
+}
+
+/** The pull as a technician does it: what holds the wanted step first, and what the car does not have is called not needed. */
+async function pullUpTo(
+  tx: Tx,
+  caller: Caller,
+  jobId: string,
+  { pullUpTo: wanted, minutes }: Extract<Act, { pullUpTo: string }>,
+  from: Date,
+): Promise<void> {
+  let at = from;
+  for (;;) {
+    const material = await jobMaterial(tx, jobId);
+    const plan = computePlan(planInputOf(material));
+    const states = stepStates(plan.pull, recordsOf(material, 'task'), provedLines(plan.gates));
+    if (states.get(wanted)!.status === 'done') return;
+    const id = leadsTo(states, wanted);
+    const { def } = plan.pull.lines.find((l) => l.def.id === id)!;
+    const absent = def.onlyIf !== undefined && !plan.pull.states.some((s) => s.givenBy.includes(id));
+    const write = async (data: Record<string, unknown>, when: Date): Promise<void> => {
+      const revision = (await findRecord(tx, jobId, 'task', id))?.revision ?? 0;
+      await writeRecord(tx, caller, { jobId, kind: 'task', key: id, data, revision, at: when });
+    };
+    if (absent) await write({ status: 'waived', note: 'not on this car' }, at);
+    else {
+      await write({ status: 'on-it' }, at);
+      at = new Date(at.getTime() + minutes * 60_000);
+      await write({ status: 'done' }, at);
+    }
+    at = new Date(at.getTime() + 30_000);
+  }
+}
+
 async function act(tx: Tx, callers: ReadonlyMap<string, Caller>, jobId: string, a: Act, now: Date): Promise<void> {
   const caller = callers.get(a.by)!;
   const at = moment(a.when, now);
@@ -74,6 +118,8 @@ async function act(tx: Tx, callers: ReadonlyMap<string, Caller>, jobId: string, 
       .values({ photo_id: photoId, shop_id: caller.shopId, size: 'original', ...photo.original })
       .execute();
     await keepPhoto(tx, caller, photo, { jobId, photoId, caption, about, at });
+  } else if ('pullUpTo' in a) {
+    await pullUpTo(tx, caller, jobId, a, at);
   } else if ('line' in a) {
     await writeLine(tx, caller, jobId, a.line, at.toISOString().slice(0, 10), { at });
   } else {

@@ -1,4 +1,4 @@
-import { round, ticks } from './types.ts';
+import { round } from './types.ts';
 import type { DemoJob } from './types.ts';
 
 /** Just booked in, with two engines to choose from. */
@@ -25,7 +25,9 @@ export const saloon: DemoJob = {
     ...round([5, '09:00'], 'MH', 'assumed', 'job', { 'cho-unit-lift': 'engine-and-gearbox', 'cho-goal': 'road-going' }),
     ...round([5, '09:30'], 'RS', 'looked-up', 'engine', { 'eng-power': '110 kW', 'eng-induction': 'turbo', 'eng-fuelling': 'port-injection', 'eng-fuel': 'petrol', 'eng-mass': '141 kg' }),
     { when: [4, '08:00'], by: 'MH', station: 'pull', sign: 'scope' },
-    ...ticks([4, '09:00'], 'RS', 22, ['rm-identify', 'rm-baseline-run', 'rm-photo-tour', 'rm-fate-list', 'rm-exit-choice', 'rm-weigh', 'rm-datum', 'rm-chock', 'rm-latches', 'rm-fuel-run-dry', 'rm-battery-off', 'rm-cool-down', 'rm-bonnet-off']),
+    { when: [4, '09:00'], by: 'RS', pullUpTo: 'rm-weigh', minutes: 22 },
+    { when: [4, '10:00'], by: 'RS', pullUpTo: 'rm-cool-down', minutes: 22 },
+    { when: [4, '14:30'], by: 'RS', pullUpTo: 'rm-bonnet-off', minutes: 14 },
     { when: [3, '15:40'], by: 'RS', line: 'held: waiting for hoist chain inspection, tomorrow' },
     { when: [1, '10:00'], by: 'RS', line: 'bolts of the front pipe soaked again, two will not turn' },
     { when: [1, '10:05'], by: 'RS', line: 'drained 6.2 l coolant' },

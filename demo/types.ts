@@ -15,6 +15,8 @@ export type Act =
     }
   | { when: When; by: string; record: readonly [kind: RecordKind, key: string, data: Record<string, unknown>] }
   | { when: When; by: string; line: string }
+  /** Does the steps of the pull that lead to this one, in the order of the plan, each so many minutes on the clock. */
+  | { when: When; by: string; pullUpTo: string; minutes: number }
   | { when: When; by: string; photo: readonly [key: string, scene: Scene, caption: string, about?: string] }
   | { when: When; by: string; station: StationId; sign?: StationId }
   | { when: When; by: string; sign: StationId };
@@ -59,22 +61,5 @@ export function round(
     const minutes = h * 60 + m + i * 2;
     const at = `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
     return { when: [day, at], by, fact: [bearer, factId, typed, source] };
-  });
-}
-
-/** Steps done one after the other, each on the clock for the minutes until the next. */
-export function ticks(when: When, by: string, gapMinutes: number, ids: readonly string[]): Act[] {
-  const [day, time] = when;
-  const [h, m] = time.split(':').map(Number) as [number, number];
-  const at = (minutes: number): When => [
-    day,
-    `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`,
-  ];
-  return ids.flatMap((id, i): Act[] => {
-    const start = h * 60 + m + i * gapMinutes;
-    return [
-      { when: at(start), by, record: ['task', id, { status: 'on-it' }] },
-      { when: at(start + gapMinutes - 1), by, record: ['task', id, { status: 'done' }] },
-    ];
   });
 }

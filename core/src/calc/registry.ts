@@ -39,6 +39,7 @@ export interface CalcValues {
   num: (key: string) => number;
   maybe: (key: string) => number | undefined;
   word: (key: string) => string;
+  maybeWord: (key: string) => string | undefined;
 }
 
 const out = (label: string, value: number, unit: string, digits?: number): CalcResult['results'][number] => ({
@@ -77,7 +78,7 @@ export const calculators: readonly Calculator[] = [
     inputs: [
       measure('diameter', 'Diameter', 'mm', '10', 1, 200),
       measure('pitch', 'Pitch', 'mm', '1.5', 0.2, 8),
-      choice('class', 'Property class', ['8.8', '10.9', '12.9']),
+      choice('class', 'Property class', ['8.8', ...sums.propertyClasses.filter((c) => c !== '8.8')]),
       measure('k', 'Nut factor K', '', '0.2', 0.05, 1, { optional: true }),
     ],
     run: (v) => {
@@ -91,6 +92,31 @@ export const calculators: readonly Calculator[] = [
           out('Torque at 75 % of proof', sums.tighteningTorqueNm(v.num('diameter'), proof * 0.75, k), 'N·m'),
         ],
         because: `π/4 (${v.num('diameter')} − 0.9382 × ${v.num('pitch')})² = ${area.toFixed(1)} mm²; ${k} × ${v.num('diameter')} mm × 0.75 × ${proof.toFixed(1)} kN`,
+      };
+    },
+  },
+  {
+    name: 'inch-thread',
+    title: 'Inch bolt: stress area, proof load, torque',
+    source: 'ASME B1.1, SAE J429 (memory); T = K·d·F handbook short form, common practice',
+    inputs: [
+      measure('diameter', 'Diameter', 'in', '3/8', 0.05, 4),
+      measure('threads', 'Threads per inch', '', '16', 4, 80),
+      choice('grade', 'Grade', ['5', ...sums.inchGrades.filter((g) => g !== '5')]),
+      measure('k', 'Nut factor K', '', '0.2', 0.05, 1, { optional: true }),
+    ],
+    run: (v) => {
+      const [d, n] = [v.num('diameter'), v.num('threads')];
+      const area = sums.stressAreaIn2(d, n);
+      const proof = sums.inchProofLoadKn(d, n, v.word('grade') as sums.InchGrade);
+      const k = v.maybe('k') ?? 0.2;
+      return {
+        results: [
+          say('Stress area', `${area.toFixed(4)} in²`),
+          say('Proof load', `${proof.toFixed(1)} kN`),
+          out('Torque at 75 % of proof', sums.tighteningTorqueNm(d * 25.4, proof * 0.75, k), 'N·m'),
+        ],
+        because: `π/4 (${d} − 0.9743 / ${n})² = ${area.toFixed(4)} in²; ${k} × ${d} in × 0.75 × ${proof.toFixed(1)} kN`,
       };
     },
   },
@@ -131,17 +157,21 @@ export const calculators: readonly Calculator[] = [
       measure('current', 'Current', 'A', '12', 0.01, 2000),
       measure('length', 'Length one way', 'm', '4.2', 0.01, 200),
       choice('load', 'Load', Object.keys(sums.dropLimits)),
+      { ...choice('counted', 'Counted', ['one-way', 'both-ways']), optional: true },
     ],
     run: (v) => {
-      const w = sums.chooseWire(v.num('current'), v.num('length'), v.word('load') as sums.LoadKind);
+      const counted = v.maybeWord('counted');
+      const ways = counted === undefined ? undefined : counted === 'one-way' ? 1 : 2;
+      const w = sums.chooseWire(v.num('current'), v.num('length'), v.word('load') as sums.LoadKind, ways);
       return {
         results: [
           out('Wire', w.areaMm2, 'mm²'),
           out('Fuse', w.fuseA, 'A'),
           out('Volts lost', w.dropV, 'V'),
           say('Decided by', w.decidedBy),
+          say('Counted', w.ways === 1 ? 'this conductor, one way' : 'feed and return, both ways'),
         ],
-        because: `2 × ${v.num('current')} A × ${v.num('length')} m × 0.017241 / ${w.areaMm2} mm² × 1.24 (80 °C) = ${w.dropV.toFixed(2)} V, ${w.limitV} V allowed`,
+        because: `${w.ways} × ${v.num('current')} A × ${v.num('length')} m × 0.017241 / ${w.areaMm2} mm² × 1.24 (80 °C) = ${w.dropV.toFixed(2)} V, ${w.limitV} V allowed`,
       };
     },
   },
@@ -153,12 +183,17 @@ export const calculators: readonly Calculator[] = [
       measure('current', 'Current', 'A', '12', 0.01, 2000),
       measure('length', 'Length one way', 'm', '4.2', 0.01, 200),
       measure('area', 'Wire', 'mm²', '2.5', 0.05, 500),
+      { ...choice('counted', 'Counted', ['both-ways', 'one-way']), optional: true },
     ],
     run: (v) => {
-      const d = sums.voltageDrop(v.num('current'), v.num('length'), v.num('area'));
+      const ways = v.maybeWord('counted') === 'one-way' ? 1 : 2;
+      const d = sums.voltageDrop(v.num('current'), v.num('length'), v.num('area'), { ways });
       return {
-        results: [out('Volts lost, warm', d, 'V', 3)],
-        because: `2 × ${v.num('current')} × ${v.num('length')} × 0.017241 / ${v.num('area')} × 1.24`,
+        results: [
+          out('Volts lost, warm', d, 'V', 3),
+          say('Counted', ways === 1 ? 'this conductor, one way' : 'feed and return, both ways'),
+        ],
+        because: `${ways} × ${v.num('current')} × ${v.num('length')} × 0.017241 / ${v.num('area')} × 1.24`,
       };
     },
   },
@@ -274,14 +309,14 @@ export const calculators: readonly Calculator[] = [
   {
     name: 'top-dead-centre',
     title: 'Top dead centre by positive stop',
-    source: 'geometry: mean of the two readings',
+    source: 'geometry: the middle between the two readings',
     inputs: [
-      measure('one', 'Stop one way', 'deg', '-32', -180, 180),
-      measure('two', 'Stop the other way', 'deg', '28', -180, 180),
+      measure('one', 'Stop one way', 'deg', '-32', -360, 360),
+      measure('two', 'Stop the other way', 'deg', '28', -360, 360),
     ],
     run: (v) => ({
       results: [out('Top dead centre stands at', sums.topDeadCentreDeg(v.num('one'), v.num('two')), 'deg')],
-      because: `(${v.num('one')} + ${v.num('two')}) / 2`,
+      because: `halfway from ${v.num('one')}° to ${v.num('two')}°, the shorter way round the wheel`,
     }),
   },
   {
@@ -372,7 +407,7 @@ export const calculators: readonly Calculator[] = [
     title: 'Power corrected to standard air',
     source: 'SAE J1349, memory',
     inputs: [
-      measure('dry-pressure', 'Dry pressure, hPa', '', '960', 300, 1200),
+      measure('dry-pressure', 'Dry pressure', 'hPa', '960', 500, 1200),
       measure('air', 'Air', '°C', '35', -60, 80),
       measure('power', 'Power read', 'kW', '100', 0.1, 10_000),
     ],
@@ -423,12 +458,9 @@ export const calculators: readonly Calculator[] = [
     ],
     run: (v) => {
       const value = sums.liveValues[v.word('pid')]!;
-      const bytes = v
-        .word('bytes')
-        .trim()
-        .split(/\s+/)
-        .map((b) => Number.parseInt(b, 16));
-      if (bytes.length !== value.bytes || bytes.some((b) => !(b >= 0 && b <= 255)))
+      const figures = v.word('bytes').replace(/0x|[\s,;:-]/gi, '');
+      const bytes = (figures.match(/../g) ?? []).map((b) => Number.parseInt(b, 16));
+      if (!/^(?:[0-9a-f]{2})+$/i.test(figures) || bytes.length !== value.bytes)
         throw new RangeError(
           `${value.name} has ${value.bytes} byte${value.bytes > 1 ? 's' : ''}, written as two hexadecimal figures each.`,
         );
@@ -491,6 +523,7 @@ export function runCalculator(name: string, typed: Readonly<Record<string, strin
       num: (key) => values[key] as number,
       maybe: (key) => values[key] as number | undefined,
       word: (key) => String(values[key]),
+      maybeWord: (key) => values[key] as string | undefined,
     });
     // Values that are possible each by itself may still have no answer together.
     if (results.some((r) => typeof r.value === 'number' && !Number.isFinite(r.value)))

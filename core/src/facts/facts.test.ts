@@ -76,7 +76,7 @@ describe('reading what was typed', () => {
     });
     expect(showPart('rec-bay-length', 'to-core-rear-face', 612, '612')).toEqual({
       main: '612 mm',
-      beside: '24.094 in',
+      beside: '24.0945 in',
     });
     expect(showPart('rec-drive-layout', 'value', 'rear-engine')).toEqual({ main: 'rear engine' });
   });

@@ -106,7 +106,7 @@ describe('one line', () => {
   });
   it('says before Enter what it took', () => {
     expect(understoodWords(readLogLine('bore 3 86.02', bare))).toBe(
-      'measurement: bore, cylinder 3, 86.02 mm = 3.387 in',
+      'measurement: bore, cylinder 3, 86.02 mm = 3.3866 in',
     );
     expect(understoodWords(readLogLine('hello', bare))).toBe('note');
   });

@@ -12,7 +12,7 @@ export interface PullLine {
   because: readonly string[];
   /** Facts that would decide whether the step applies; until then it stays in the list. */
   needs: readonly string[];
-  /** Binding order into this step. */
+  /** Order into this step: what binds, and hints that only save work. */
   before: readonly Edge[];
   /** States it needs: its own, and those that this car asks of every step. */
   states: readonly string[];

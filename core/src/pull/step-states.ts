@@ -16,6 +16,8 @@ export interface StepState {
   status: 'done' | 'waived' | 'on-it' | 'free' | 'held' | 'unmet' | 'other-way';
   /** Steps that must come first and are open. */
   heldBy: readonly string[];
+  /** Open steps that would save work if they came first; they hold nobody. */
+  better: readonly string[];
   /** States the step needs that a done step has ended, with the step that ended it. */
   ended: readonly { state: string; by: string }[];
   /** States the step needs, that this car does not come with and that nothing brings about. */
@@ -156,7 +158,7 @@ class Standing {
     const { def } = line;
     const held = new Set(
       line.before
-        .filter((e) => !(e.why.kind === 'state' && e.why.how === 'gives'))
+        .filter((e) => !e.soft && !(e.why.kind === 'state' && e.why.how === 'gives'))
         .map((e) => e.from)
         .filter((from) => !this.closed(from) && this.insteadOf(from) === undefined && !this.idle(from)),
     );
@@ -183,7 +185,12 @@ class Standing {
             : held.size > 0 || ended.length > 0
               ? 'held'
               : 'free';
-    return { status, heldBy: [...held], ended, unmet, gates, ...(instead === undefined ? {} : { instead }) };
+    const better = line.before
+      .filter(
+        (e) => e.soft && this.status(e.from) === 'open' && this.insteadOf(e.from) === undefined && !this.idle(e.from),
+      )
+      .map((e) => e.from);
+    return { status, heldBy: [...held], better, ended, unmet, gates, ...(instead === undefined ? {} : { instead }) };
   }
 
   /** A step that is there on demand, while nothing that is to be done asks for what it gives. */

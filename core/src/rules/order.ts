@@ -25,6 +25,8 @@ export interface Edge {
   to: string;
   /** Why this comes first: a named order, or a state. */
   why: { kind: 'order' } | { kind: 'state'; state: string; how: 'ends' | 'gives' };
+  /** It only saves work: a hint, which holds nobody. */
+  soft?: true;
 }
 
 export interface Contradiction {
@@ -35,7 +37,7 @@ export interface Contradiction {
 
 export interface Ordered {
   ids: readonly string[];
-  /** Binding edges into each step. */
+  /** Edges into each step, the binding ones and the hints. */
   before: ReadonlyMap<string, readonly Edge[]>;
   contradictions: readonly Contradiction[];
   /** Steps that need a state which nothing in the plan gives. */
@@ -89,7 +91,7 @@ export function orderSteps(given: readonly OrderStep[], states: readonly OrderSt
   const note = (from: string, to: string, isSoft: boolean): void => {
     if (!here.has(from) || !here.has(to)) return;
     const edge: Edge = { from, to, why: { kind: 'order' } };
-    if (isSoft) soft.push(edge);
+    if (isSoft) soft.push({ ...edge, soft: true });
     else graph.add(edge);
   };
   for (const step of steps) {

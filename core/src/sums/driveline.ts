@@ -22,11 +22,47 @@ export function shaftCriticalRpm(outsideMm: number, wallMm: number, lengthM: num
   return (60 / (2 * Math.PI)) * (Math.PI / lengthM) ** 2 * Math.sqrt(stiffness / massPerM);
 }
 
-/** Outside diameter of a tyre, mm, from its size ("205/55 R16"). Source: ETRTO geometry. Undefined when it cannot be read. */
+const tyreKinds: readonly { size: RegExp; outsideMm: (a: number, b: number, c: number) => number }[] = [
+  // 205/55 R16, P205/55R16, LT235/75 R15, 255/40 ZR18, 7.00/… has no such form. ETRTO geometry.
+  {
+    size: /^(?:P|LT|C)?\s*(\d{3})\s*\/\s*(\d{2,3})\s*[-/ ]?\s*[A-Z]{0,2}\s*(\d{2}(?:\.5)?)\b/i,
+    outsideMm: (w, share, rim) => rim * 25.4 + (2 * w * share) / 100,
+  },
+  // 220/55 R390: a rim in millimetres.
+  {
+    size: /^(\d{3})\s*\/\s*(\d{2})\s*[-/ ]?\s*[A-Z]{0,2}\s*(\d{3})\b/i,
+    outsideMm: (w, share, rim) => rim + (2 * w * share) / 100,
+  },
+  // 31x10.50 R15: the outside is named, in inches.
+  {
+    size: /^(\d{2}(?:\.\d+)?)\s*[x×]\s*(\d{1,2}(?:\.\d+)?)\s*[-/ ]?\s*(?:R|LT|-)*\s*(\d{2}(?:\.5)?)\b/i,
+    outsideMm: (outside) => outside * 25.4,
+  },
+  // 185 R14, 165 SR 13: no share is named and 82 % is meant (common practice).
+  {
+    size: /^()(\d{3})\s*[-/ ]?\s*[A-Z]{0,2}\s*[- ]?\s*(\d{2}(?:\.5)?)\b/i,
+    outsideMm: (_, w, rim) => rim * 25.4 + 2 * 0.82 * w,
+  },
+  // 6.00-16, 5.60-15, 7.50 R16: width in inches, about as high as wide (common practice; within 5 %).
+  {
+    size: /^()(\d{1,2}\.\d{1,2})\s*[-/ ]?\s*[A-Z]{0,2}\s*[- ]?\s*(\d{2}(?:\.5)?)\b/i,
+    outsideMm: (_, w, rim) => (rim + 2 * w) * 25.4,
+  },
+];
+
+/**
+ * Outside diameter of a tyre, mm, from its size ("205/55 R16", "31x10.50 R15", "185 R14", "6.00-16"). Source: ETRTO geometry; sizes
+ * that name no share of the width by common practice. Undefined when it cannot be read.
+ */
 export function tyreDiameterMm(size: string): number | undefined {
-  const m = /(\d{3})\s*\/\s*(\d{2})\s*[-/ ]?\s*(?:ZR|R|-|B)?\s*(\d{2}(?:\.\d)?)/i.exec(size);
-  if (!m) return undefined;
-  return Number(m[3]) * 25.4 + (2 * Number(m[1]) * Number(m[2])) / 100;
+  const clean = size.trim().replace(',', '.');
+  for (const kind of tyreKinds) {
+    const m = kind.size.exec(clean);
+    if (!m) continue;
+    const mm = kind.outsideMm(Number(m[1]), Number(m[2]), Number(m[3]));
+    return mm >= 350 && mm <= 1500 ? mm : undefined;
+  }
+  return undefined;
 }
 
 /** Engine speed at a road speed, rpm; circumference in mm, speed in km/h. */

@@ -28,10 +28,18 @@ export const fuseSteps = [
 /** Resistance of copper per length at 20 °C, Ω/km, by wire gauge. Source: ASTM B258 and IEC 60028. */
 export const gaugeOhmPerKm = (gauge: number): number => (copperOhmMm2PerM / (areaOfGauge(gauge) * 1e6)) * 1000;
 
-/** Volts lost over feed and return of equal size; length of one way in m. The factor 1.24 stands for a warm bundle at 80 °C. */
-export function voltageDrop(currentA: number, oneWayM: number, areaMm2: number, warm = true): number {
+/**
+ * Volts lost over feed and return of equal size, or over one of them; length of one way in m. The factor 1.24 stands for a warm
+ * bundle at 80 °C.
+ */
+export function voltageDrop(
+  currentA: number,
+  oneWayM: number,
+  areaMm2: number,
+  { warm = true, ways = 2 as 1 | 2 } = {},
+): number {
   if (!(areaMm2 > 0)) throw new RangeError('The wire has an area above zero.');
-  return ((2 * currentA * oneWayM * copperOhmMm2PerM) / areaMm2) * (warm ? 1.24 : 1);
+  return ((ways * currentA * oneWayM * copperOhmMm2PerM) / areaMm2) * (warm ? 1.24 : 1);
 }
 
 /** Volts a kind of load may lose on its way. Common practice. */
@@ -46,11 +54,21 @@ export const dropLimits = {
 } as const;
 export type LoadKind = keyof typeof dropLimits;
 
+/** Limits that stand for one conductor; the others for feed and return together. Common practice. */
+export const oneWayLoads: ReadonlySet<LoadKind> = new Set([
+  'sensor earth',
+  'alternator to battery',
+  'starter feed',
+  'starter earth',
+]);
+
 export interface WireChoice {
   areaMm2: number;
   fuseA: number;
   dropV: number;
   limitV: number;
+  /** Counted over the one conductor, or over feed and return. */
+  ways: 1 | 2;
   /** What made it this thick. */
   decidedBy: 'voltage drop' | 'fuse';
 }
@@ -59,22 +77,28 @@ export interface WireChoice {
  * The thinnest wire that keeps the drop and that its fuse protects. The fuse is the next one sold over current / 0.8
  * (steady load at most 80 % of the fuse, common practice). Refuses currents that no listed wire carries.
  */
-export function chooseWire(currentA: number, oneWayM: number, load: LoadKind): WireChoice {
+export function chooseWire(
+  currentA: number,
+  oneWayM: number,
+  load: LoadKind,
+  ways: 1 | 2 = oneWayLoads.has(load) ? 1 : 2,
+): WireChoice {
   if (!(currentA > 0) || !(oneWayM > 0)) throw new RangeError('Current and length are above zero.');
   const fuseA = fuseSteps.find((f) => f * 0.8 >= currentA);
   if (fuseA === undefined)
     throw new RangeError(`${currentA} A is more than the fuses listed here carry; size it by the maker's table.`);
   const limitV = dropLimits[load];
   const byFuse = wireSizes.find((w) => w.fuseA >= fuseA);
-  const byDrop = wireSizes.find((w) => voltageDrop(currentA, oneWayM, w.areaMm2) <= limitV);
+  const byDrop = wireSizes.find((w) => voltageDrop(currentA, oneWayM, w.areaMm2, { ways }) <= limitV);
   if (!byFuse || !byDrop)
     throw new RangeError(`No listed wire carries ${currentA} A over ${oneWayM} m within ${limitV} V.`);
   const areaMm2 = Math.max(byFuse.areaMm2, byDrop.areaMm2);
   return {
     areaMm2,
     fuseA,
-    dropV: voltageDrop(currentA, oneWayM, areaMm2),
+    dropV: voltageDrop(currentA, oneWayM, areaMm2, { ways }),
     limitV,
+    ways,
     decidedBy: byDrop.areaMm2 > byFuse.areaMm2 ? 'voltage drop' : 'fuse',
   };
 }

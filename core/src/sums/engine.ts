@@ -20,8 +20,18 @@ export function compressionRatio(v: {
 /** Volume of a disc (gasket, deck), cm³; bore and height in mm. */
 export const discCm3 = (boreMm: number, heightMm: number): number => ((Math.PI / 4) * boreMm ** 2 * heightMm) / 1000;
 
-/** Top dead centre from two positive-stop readings, degrees either side of the mark (one each way of turning). Geometry: the mean of the two. */
-export const topDeadCentreDeg = (stopOneDeg: number, stopTwoDeg: number): number => (stopOneDeg + stopTwoDeg) / 2;
+/**
+ * Top dead centre from two positive-stop readings on a degree wheel, one each way of turning, degrees, between −180 and 180.
+ * Geometry: the middle of the shorter way between them, also where the wheel passes zero there. Refuses readings half a turn
+ * apart, which have two middles.
+ */
+export function topDeadCentreDeg(stopOneDeg: number, stopTwoDeg: number): number {
+  const wrapped = (deg: number): number => ((((deg + 180) % 360) + 360) % 360) - 180;
+  const apart = wrapped(stopTwoDeg - stopOneDeg);
+  if (Math.abs(Math.abs(apart) - 180) < 1e-9)
+    throw new RangeError('The two stops lie half a turn apart: which side is top cannot be told. Use a longer stop.');
+  return wrapped(stopOneDeg + apart / 2);
+}
 
 /** Smallest ring end gap for street use, mm: 0.004 in per inch of bore. Common practice, the ring maker first. */
 export const ringGapMm = (boreMm: number): number => 0.004 * boreMm;

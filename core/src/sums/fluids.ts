@@ -9,10 +9,12 @@ export function injectorFlowAt(flow: number, ratedPressure: number, pressure: nu
 /** Petrol an engine burns at full power, L/h: 0.30 kg/kWh, 0.38 with boost, 0.745 kg/L. Common practice; density EN 228. */
 export const fuelNeedLh = (powerKw: number, boosted: boolean): number => (powerKw * (boosted ? 0.38 : 0.3)) / 0.745;
 
-/** Freezing point of ethylene glycol in water by volume, °C, between the points 0, 30, 40, 50 and 60 %. Source: ASHRAE Fundamentals, from memory; straight between points. */
+/** Freezing point of ethylene glycol in water by volume, °C, between points every 10 %. Source: ASHRAE Fundamentals, from memory; straight between points. */
 export function coolantFreezesC(glycolShare: number): number {
   const points: readonly (readonly [number, number])[] = [
     [0, 0],
+    [0.1, -3.7],
+    [0.2, -8.9],
     [0.3, -16],
     [0.4, -24],
     [0.5, -37],

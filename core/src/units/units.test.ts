@@ -136,7 +136,43 @@ const value = (text: string, kept: string): number => {
 
 describe('mixed entry', () => {
   it.each([
-    ['5 7/8', 'mm', 149.225],
+    ['5 7/8', 'mm', 5.875],
+    ['5 7/8 in', 'mm', 149.225],
+    ['5⅞"', 'mm', 149.225],
+    ['4 1/2', 'm', 4.5],
+    ['40 ft-lbs', 'N·m', 54.2327],
+    ['90 in-lbs', 'N·m', 10.1686],
+    ['400 pounds', 'kg', 181.437],
+    ['40 pounds', 'bar', 2.7579],
+    ['4.5 liters', 'L', 4.5],
+    ['5 quarts', 'L', 4.7318],
+    ['2 gallons', 'L', 7.5708],
+    ['30 thou', 'mm', 0.762],
+    ['.030"', 'mm', 0.762],
+    ['15 µm', 'mm', 0.015],
+    ['AWG 12', 'mm²', 3.3088],
+    ['12 ga', 'mm²', 3.3088],
+    ['2/0', 'mm²', 67.4309],
+    ['12', 'mm²', 12],
+    ['10k', 'ohm', 10000],
+    ['4.7 kΩ', 'ohm', 4700],
+    ['255 L/hr', 'L/h', 255],
+    ['20 lb/hr', 'mL/min', 209.996],
+    ['12°BTDC', 'deg', 12],
+    ['4° ATDC', 'deg', -4],
+    ['1013 mbar', 'kPa', 101.3],
+    ['960 hPa', 'kPa', 96],
+    ['960', 'hPa', 960],
+    ['43.5 psig', 'bar', 2.99922],
+    ['3.73:1', '', 3.73],
+    ['6.5k rpm', 'rpm', 6500],
+    ['6.500 rpm', 'rpm', 6500],
+    ['6,500', 'rpm', 6500],
+    ['114.900 km', 'km', 114900],
+    ['500,000', 'km', 500000],
+    ['0.500', 'km', 0.5],
+    ['86.010', 'mm', 86.01],
+    ['1,234,567', 'mm', 1234567],
     ['5-7/8 in', 'mm', 149.225],
     ['5-7/8"', 'mm', 149.225],
     ['7/8', 'in', 0.875],
@@ -183,6 +219,12 @@ describe('mixed entry', () => {
     ['12 furlongs', 'mm', /"furlongs" is not a unit/],
     ['5 1/0', 'mm', /divides by zero/],
     ['1,234', 'mm', /can be 1.234 or 1234/],
+    ['50/50', '', /a share or a pair/],
+    ['10/30', 'mm', /a share or a pair/],
+    ['1.2.3', 'mm', /more than one "."/],
+    ['1,2.3,4', 'mm', /mixes points and commas/],
+    ['Infinity', 'mm', /does not start with a number/],
+    ['NaN', '', /does not start with a number/],
     ['1e40', 'mm', /too large/],
     ['12 mm', '', /plain number/],
     ['3 4 5', 'mm', /not a number/],
@@ -200,6 +242,16 @@ describe('mixed entry', () => {
     expect(metric.ok && metric.measure.understood).toBe('149.2 mm = 5.874 in');
     const dash = parseMeasure('-6 AN', 'mm');
     expect(dash.ok && dash.measure.understood).toContain('9.53 mm');
+  });
+
+  it('two sizes do not read the same in the other system', () => {
+    const shown = (text: string, kept: string) => {
+      const read = parseMeasure(text, kept);
+      return read.ok ? read.measure.understood : read.sentence;
+    };
+    expect(shown('86.00', 'mm')).not.toBe(shown('86.01', 'mm').replace('86.01', '86'));
+    expect(shown('86.01', 'mm')).toBe('86.01 mm = 3.3862 in');
+    expect(shown('0.0015 in', 'mm')).toBe('0.0015 in = 0.038 mm');
   });
 
   it('keeps what was typed untouched', () => {

@@ -79,6 +79,7 @@ describe('one line becomes what it says', () => {
     ]);
   });
   it('steps and clocks, by the words of the plan', async () => {
+    await line('done: vehicle and engine numbers');
     expect((await line('started: photograph every hose')).kind).toBe('step');
     const { running } = await shop.manager.good(jobs.readJob, { params: { jobId } });
     expect(running).toMatchObject([{ about: 'rm-photo-tour', person: 'Tess log', work: 'work' }]);

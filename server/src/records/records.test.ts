@@ -58,9 +58,9 @@ const fact = (
 describe('commands', () => {
   it('sent twice are done once and answer the same', async () => {
     const id = commandId();
-    const one = await put('task', 'rm-photo-tour', { status: 'done' }, 0, id);
+    const one = await put('task', 'rm-identify', { status: 'done' }, 0, id);
     const before = (await sheet()).log.length;
-    const again = await put('task', 'rm-photo-tour', { status: 'done' }, 0, id);
+    const again = await put('task', 'rm-identify', { status: 'done' }, 0, id);
     expect(again.body).toEqual(one.body);
     expect((await sheet()).log.length).toBe(before);
   });
@@ -73,11 +73,11 @@ describe('commands', () => {
     expect((await sheet()).log.filter((l) => l.text === 'held: waits for paint')).toHaveLength(1);
   });
   it('a stale write is refused with the row as it is now, and who changed it', async () => {
-    await put('task', 'rm-fate-list', { status: 'on-it' });
+    await put('task', 'task-tank', { status: 'on-it' });
     expect(
-      (await put('task', 'rm-fate-list', { status: 'done' }, 1, commandId(), shop.manager)).status,
+      (await put('task', 'task-tank', { status: 'done' }, 1, commandId(), shop.manager)).status,
     ).toBe(200);
-    const stale = await put('task', 'rm-fate-list', { status: 'waived', note: 'mine' }, 1);
+    const stale = await put('task', 'task-tank', { status: 'waived', note: 'mine' }, 1);
     expect(stale).toMatchObject({
       status: 409,
       problem: {
@@ -85,14 +85,14 @@ describe('commands', () => {
         current: { revision: 2, data: { status: 'done' } },
       },
     });
-    expect((await put('task', 'rm-fate-list', { status: 'waived', note: 'mine' }, 2)).status).toBe(
+    expect((await put('task', 'task-tank', { status: 'waived', note: 'mine' }, 2)).status).toBe(
       200,
     );
   });
   it('of two writers at once one wins and the other is told', async () => {
     const answers = await Promise.all([
-      put('task', 'rm-weigh', { status: 'done' }),
-      put('task', 'rm-weigh', { status: 'on-it' }, 0, commandId(), shop.manager),
+      put('task', 'task-turbo-drain', { status: 'done' }),
+      put('task', 'task-turbo-drain', { status: 'on-it' }, 0, commandId(), shop.manager),
     ]);
     expect(answers.map((a) => a.status).sort()).toEqual([200, 409]);
   });
@@ -463,7 +463,7 @@ describe('gates', () => {
     expect(written.status).toBe(200);
     expect(written.body.record.data).not.toHaveProperty('second');
     expect((await put('gate', 'gate-fc-earths', { text: 'fine' })).problem.title).toMatch(
-      /wants a reading/,
+      /a number in V or ohm is wanted/,
     );
   });
 });
@@ -476,7 +476,7 @@ describe('live', () => {
     const reader = stream.body!.getReader();
     const decoder = new TextDecoder();
     let heard = decoder.decode((await reader.read()).value);
-    await put('task', 'rm-chock', { status: 'done' });
+    await put('task', 'task-mount-boss', { status: 'done' });
     while (!heard.includes('"record":"task"')) heard += decoder.decode((await reader.read()).value);
     expect(heard).toContain(jobId);
     await reader.cancel();

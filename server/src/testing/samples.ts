@@ -8,8 +8,21 @@ export const sampleId = randomUUID();
 const uuid = sampleId;
 
 /** Something that may be written of each kind, with the key it is written under, and the acts that can be done on it. */
-export const samples: Record<RecordKind, { key: string; data: Data; acts?: Record<string, Data> }> = {
-  task: { key: 'rm-identify', data: { status: 'done' } },
+export interface Sample {
+  key: string;
+  data: Data;
+  acts?: Record<string, Data>;
+  /** What is said beside an act, where the act wants it. */
+  acted?: Data;
+}
+
+export const samples: Record<RecordKind, Sample> = {
+  task: {
+    key: 'rm-mounts-free',
+    data: { status: 'open' },
+    acts: { deviation: { why: 'it hung on the crane of the last shop' } },
+    acted: { status: 'done' },
+  },
   kit: { key: 'kit-sump', data: { status: 'ordered' } },
   fit: {
     key: 'fit-bellhousing',

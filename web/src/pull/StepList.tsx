@@ -212,6 +212,9 @@ function Step({
           {def.onlyIf ? <span className="ochre">. Only if: {def.onlyIf}</span> : null}
         </p>
         {state.status === 'held' && <p className="meta ochre">Held: {heldWords(state)}</p>}
+        {state.status === 'free' && state.better.length > 0 && (
+          <p className="meta">Better after {state.better.slice(0, 3).map(shortTitleOf).join('; ')}</p>
+        )}
         {unmetWords(state).map((sentence) => (
           <p key={sentence} className="meta oxide">
             {sentence}
