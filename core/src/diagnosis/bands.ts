@@ -1,5 +1,6 @@
 import type { FactBook } from '../facts/index.ts';
 import { parseMeasure } from '../units/index.ts';
+import { beltOffset } from '../sums/limits.ts';
 import { observationOf } from './rank.ts';
 
 /**
@@ -50,8 +51,8 @@ export const bandRules: Readonly<Record<string, BandRule>> = {
   'o-fill-height': { unit: 'mm', outcome: (v) => (v >= 0 ? 'highest' : 'below'), source: 'geometry' },
   'o-belt-line': {
     unit: 'mm',
-    outcome: (v) => (Math.abs(v) <= 1.5 ? 'true' : 'off'),
-    source: 'common practice: 1.5 mm per 300 mm of span',
+    outcome: (v) => (Math.abs(v) <= beltOffset.mm ? 'true' : 'off'),
+    source: `common practice: ${beltOffset.mm} mm per ${beltOffset.spanMm} mm of span`,
   },
   'o-exciter': { unit: 'V', outcome: (v) => (v >= 10 ? 'battery-volts' : 'none'), source: 'common practice' },
   'o-crank-rpm': {

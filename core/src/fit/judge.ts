@@ -2,7 +2,9 @@ import { factDef, isFactId } from '../facts/index.ts';
 import type { FactRead } from '../rules/sum.ts';
 import { sameValue } from '../rules/value.ts';
 import type { Books } from '../rules/evidence.ts';
-import { runRule } from './evidence.ts';
+import type { FitWord } from '../rules/condition.ts';
+import { gapOfPlace } from './data/clearances.ts';
+import { FitEvidence, runRule } from './evidence.ts';
 import { interfaces } from './data/interfaces.ts';
 import { controlRules } from './rules/control.ts';
 import { drivelineRules } from './rules/driveline.ts';
@@ -92,6 +94,25 @@ function forecastOf(def: InterfaceDef, books: Books): Verdict {
   };
 }
 
+const words = ['clash', 'adapt', 'bolts-up'] as const;
+
+/** The least gap of a place for the planned cushions, mm; nothing where its row names no gap. */
+export function leastGap(interfaceId: string, books: Books): number | undefined {
+  const clearanceId = gapOfPlace[interfaceId];
+  return clearanceId === undefined ? undefined : new FitEvidence(books).clearance(clearanceId).value;
+}
+
+/**
+ * What a trial reading says: a gap that was typed is held against the least gap of its row, whatever word somebody put to it; the
+ * word may be worse than the gap (it knocks when rocked), never better.
+ */
+function trialWord(interfaceId: string, trial: NonNullable<FitRecord['trial']>, books: Books): FitWord {
+  const least = leastGap(interfaceId, books);
+  if (trial.gapMm === undefined || least === undefined) return trial.word;
+  const byGap = trial.gapMm >= least ? 'bolts-up' : trial.gapMm >= least / 2 ? 'adapt' : 'clash';
+  return words[Math.min(words.indexOf(byGap), words.indexOf(trial.word as (typeof words)[number]))] ?? byGap;
+}
+
 /** The verdict of one interface: a trial fit overrules the forecast until a fact it stands on changes; a judgement stands where nothing is computed. */
 export function judge(def: InterfaceDef, books: Books, record: FitRecord | undefined): FitLine {
   const forecast = forecastOf(def, books);
@@ -102,13 +123,14 @@ export function judge(def: InterfaceDef, books: Books, record: FitRecord | undef
     stale = changedSince(record.trial, reads, books);
     if (!stale) {
       const gap = record.trial.gapMm;
+      const word = trialWord(def.id, record.trial, books);
       verdict = {
         ...forecast,
-        word: record.trial.word,
+        word,
         headline:
           gap === undefined
             ? `trial fit, ${record.trial.place}`
-            : `${gap} mm in the trial fit, ${record.trial.condition}`,
+            : `${gap} mm in the trial fit, ${record.trial.condition}${word === record.trial.word ? '' : `: ${leastGap(def.id, books)} mm is the least`}`,
         ...(gap === undefined ? {} : { margin: { value: gap, unit: 'mm' } }),
         basis: 'trial',
         needs: [],
@@ -117,14 +139,17 @@ export function judge(def: InterfaceDef, books: Books, record: FitRecord | undef
     }
   } else if (record?.judged && (!ruleById.has(def.id) || forecast.word === 'not-measured')) {
     stale = changedSince(record.judged, reads, books);
-    verdict = {
-      ...forecast,
-      word: record.judged.word,
-      headline: record.judged.why,
-      basis: 'judged',
-      needs: [],
-      source: `judged by ${record.judged.by ?? 'somebody'}`,
-    };
+    // What somebody judged was another car: it is to be looked at again.
+    verdict = stale
+      ? { ...forecast, headline: 'judged before a fact it stands on changed: look again' }
+      : {
+          ...forecast,
+          word: record.judged.word,
+          headline: record.judged.why,
+          basis: 'judged',
+          needs: [],
+          source: `judged by ${record.judged.by ?? 'somebody'}`,
+        };
   }
   const resolution = record?.resolution;
   const resolved = resolution !== undefined && (verdict.word === 'adapt' || verdict.word === 'clash');

@@ -107,7 +107,7 @@ describe('candidates side by side', () => {
       widthSpareMm: undefined,
       powerKw: undefined,
     });
-    expect(rows[0]!.openInterfaces).toBeLessThan(rows[1]!.openInterfaces);
+    expect(rows[0]!.counts['not-measured']).toBeLessThan(rows[1]!.counts['not-measured']);
   });
 });
 

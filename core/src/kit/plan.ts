@@ -1,4 +1,4 @@
-import { factDef, showFact } from '../facts/index.ts';
+import { factDef, showFact, when } from '../facts/index.ts';
 import type { FactBook } from '../facts/index.ts';
 import type { TruthOf } from '../rules/truths.ts';
 import { kitLines } from './data/lines.ts';
@@ -7,7 +7,8 @@ import type { KitLineDef } from './types.ts';
 
 export interface KitLine {
   def: KitLineDef;
-  state: 'needed' | 'waits';
+  /** Proposed: an Adapt asks for it that nobody has resolved yet, so there is another way as well. */
+  state: 'needed' | 'proposed' | 'waits';
   because: readonly string[];
   needs: readonly string[];
   /** Order fields filled from the cards. */
@@ -16,6 +17,8 @@ export interface KitLine {
   blanks: readonly string[];
   addedBy: readonly string[];
 }
+
+const behindStays = when('cho-gearbox-stays = yes');
 
 const byId = new Map(kitLines.map((line) => [line.id, line]));
 
@@ -32,19 +35,29 @@ export interface KitAskers {
   chosen: ReadonlyMap<string, readonly string[]>;
   /** Usual for an Adapt that nobody resolved yet: needed unless the line's own condition is certainly false. */
   usual: ReadonlyMap<string, readonly string[]>;
+  /** Places that say Adapt or Clash and have no way out yet. */
+  open: ReadonlySet<string>;
 }
 
 /** Every line that is needed or cannot be decided yet. */
 export function kitPlan(truthOf: TruthOf, facts: FactBook, askers: KitAskers): KitLine[] {
   const lines: KitLine[] = [];
+  const staysBehind = truthOf(behindStays).is === true;
   for (const def of kitLines) {
+    if (def.behind && staysBehind && !askers.chosen.has(def.id)) continue;
     const truth = truthOf(def.when);
-    const addedBy = [
-      ...(askers.chosen.get(def.id) ?? []),
-      ...(truth.is === false ? [] : (askers.usual.get(def.id) ?? [])),
-    ];
+    const chosen = askers.chosen.get(def.id) ?? [];
+    const usual = truth.is === false ? [] : (askers.usual.get(def.id) ?? []);
+    const addedBy = [...chosen, ...usual];
     if (truth.is === false && addedBy.length === 0) continue;
-    const state = truth.is === true || addedBy.length > 0 ? 'needed' : 'waits';
+    // A line that is wanted only because a place says Adapt or Clash is a proposal until somebody chose that way out.
+    const byVerdict = truth.is === true && truth.because.length > 0 && truth.because.every((id) => askers.open.has(id));
+    const state =
+      chosen.length > 0 || (truth.is === true && !byVerdict)
+        ? 'needed'
+        : truth.is === true || usual.length > 0
+          ? 'proposed'
+          : 'waits';
     const from = def.optionsFrom ?? [];
     lines.push({
       def,
@@ -69,6 +82,8 @@ function fill(from: readonly string[], facts: FactBook): { factId: string; text:
 /** May this line be ordered? The exact engine code goes on every order, so it is wanted too. */
 export function orderStops(line: KitLine, facts: FactBook, record: KitRecord | undefined): string[] {
   const stops = line.blanks.map((id) => `${factDef(id).label} is not known`);
+  if (line.state === 'proposed') stops.push('Proposed only: the way out is not chosen yet');
+  if (line.state === 'waits') stops.push('Nobody knows yet whether it is needed');
   if (!facts.has('eng-code')) stops.push('The exact engine code is not known');
   if ((record?.options ?? '').trim() === '') stops.push(`Not settled: ${line.def.options}`);
   return stops;

@@ -7,6 +7,8 @@ export interface KitLineDef {
   /** What fitting it changes that wants approval. */
   touches?: 'structure' | 'steering' | 'brakes';
   when: Condition;
+  /** Part of what stands behind the block: not wanted where all of that stays as it is. */
+  behind?: true;
   /** Options to settle before ordering, in words. */
   options: string;
   /** Facts that fill the order; a blank one stops it. */

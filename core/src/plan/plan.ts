@@ -127,7 +127,7 @@ class FitSlice {
 function kitAskers(
   fits: readonly FitLine[],
   records: PlanInput['fits'],
-): { chosen: Map<string, string[]>; usual: Map<string, string[]> } {
+): { chosen: Map<string, string[]>; usual: Map<string, string[]>; open: Set<string> } {
   const chosen = new Map<string, string[]>();
   const usual = new Map<string, string[]>();
   for (const line of fits) {
@@ -136,7 +136,8 @@ function kitAskers(
     if (line.resolved) asks(chosen, records[line.def.id]!.resolution!.kit);
     else if (line.verdict.word === 'adapt') asks(usual, line.def.kit);
   }
-  return { chosen, usual };
+  const open = fits.filter((l) => !l.resolved && (l.verdict.word === 'adapt' || l.verdict.word === 'clash'));
+  return { chosen, usual, open: new Set(open.map((l) => l.def.id)) };
 }
 
 /** For each fact nobody knows: the verdicts and lines that wait for it. */

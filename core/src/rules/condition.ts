@@ -125,8 +125,10 @@ export function evaluate(c: Condition, scope: Scope): Truth {
       return decided(c.op === 'and', [...new Set(all.flatMap((t) => t.because))]);
     }
     case 'known':
+      // Nobody looked yet: that is no "there is none".
+      return scope.facts.has(c.of.fact) ? decided(true, [c.of.fact]) : waits([c.of.fact]);
     case 'missing':
-      return decided(scope.facts.has(c.of.fact) === (c.op === 'known'), [c.of.fact]);
+      return decided(!scope.facts.has(c.of.fact), [c.of.fact]);
     case 'is':
     case 'is-not': {
       const among = anyOf(valuesOf(scope, c.of), (v) => c.among.includes(plainWord(v)));

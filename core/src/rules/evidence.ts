@@ -124,6 +124,11 @@ export class Evidence<C extends Askable<C>> {
     return this.reading(factId, part ?? 'value', 'outgoing') ?? this.miss(factId, part ?? 'value');
   }
 
+  /** A number of the unit that leaves the car, which may be missing. */
+  maybeOutgoing<F extends keyof C & string>(factId: F, ...[part]: PartArg<C[F]['number']>): Sum | undefined {
+    return this.reading(factId, part ?? 'value', 'outgoing');
+  }
+
   /** A word that may be missing. */
   maybeWord<F extends keyof C & string>(factId: F, ...[part]: PartArg<C[F]['word']>): string | undefined {
     const value = this.look(factId, part ?? 'value');
@@ -138,12 +143,42 @@ export class Evidence<C extends Askable<C>> {
 
   /** Marks several facts as wanted at once, so that "Not measured" lists them all and not only the first. */
   want(...wanted: readonly Wanted<C>[]): void {
-    const missing = wanted
-      .map(([factId, partKey]) => ({ factId, partKey: partKey ?? 'value' }))
-      .filter((n) => this.look(n.factId, n.partKey) === undefined);
+    const missing = this.missing(wanted);
     this.needs.push(...missing);
     // eslint-disable-next-line @typescript-eslint/only-throw-error -- as above
     if (missing.length > 0) throw notMeasured;
+  }
+
+  /** A number nobody typed, taken so that the sum errs to the safe side; the verdict says that it stands on it. */
+  assume(label: string, value: number, unit: string, why: string): Sum {
+    this.weakest = weaker(this.weakest, 'assumed');
+    return Sum.of({ label, value, unit, basis: `assumed: ${why}` }, 'assumed');
+  }
+
+  /** A verdict that says "Bolts up" only when these are known too: what nobody looked at is not a yes. */
+  sure(verdict: Verdict, ...wanted: readonly Wanted<C>[]): Verdict {
+    if (verdict.word !== 'bolts-up') return verdict;
+    const missing = this.missing(wanted);
+    const read = {
+      because: [...this.known],
+      reads: [...this.asked.values()],
+      ...(this.weakest ? { weakest: this.weakest } : {}),
+    };
+    if (missing.length === 0) return { ...verdict, ...read };
+    const names = missing.map((n) => this.naming.name(n.factId, n.partKey).toLowerCase());
+    return {
+      ...verdict,
+      ...read,
+      word: 'not-measured',
+      headline: `${verdict.headline} so far; needs ${names[0]!}`,
+      needs: missing,
+    };
+  }
+
+  private missing(wanted: readonly Wanted<C>[]): Need[] {
+    return wanted
+      .map(([factId, partKey]) => ({ factId, partKey: partKey ?? 'value' }))
+      .filter((n) => this.look(n.factId, n.partKey) === undefined);
   }
 
   /** A number of practice or geometry, with what it stands on. */

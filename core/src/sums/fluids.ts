@@ -9,6 +9,9 @@ export function injectorFlowAt(flow: number, ratedPressure: number, pressure: nu
 /** Petrol an engine burns at full power, L/h: 0.30 kg/kWh, 0.38 with boost, 0.745 kg/L. Common practice; density EN 228. */
 export const fuelNeedLh = (powerKw: number, boosted: boolean): number => (powerKw * (boosted ? 0.38 : 0.3)) / 0.745;
 
+/** Diesel an engine burns at full power, L/h: 0.22 kg/kWh, 0.835 kg/L. Common practice; density EN 590. */
+export const dieselNeedLh = (powerKw: number): number => (powerKw * 0.22) / 0.835;
+
 /** Freezing point of ethylene glycol in water by volume, °C, between points every 10 %. Source: ASHRAE Fundamentals, from memory; straight between points. */
 export function coolantFreezesC(glycolShare: number): number {
   const points: readonly (readonly [number, number])[] = [

@@ -5,3 +5,4 @@ export * from './engine.ts';
 export * from './fluids.ts';
 export * from './belts-and-slings.ts';
 export * from './identity.ts';
+export * from './limits.ts';

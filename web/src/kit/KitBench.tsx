@@ -1,6 +1,7 @@
 import { titleOf } from '@bay/core/plan';
 import { useState } from 'react';
 import { factDef } from '@bay/core/facts';
+import type { KitLine } from '@bay/core/kit';
 import { showMoney } from '@bay/core/money';
 import { useCurrency } from '../money/index.ts';
 import { useJob, useRecords } from '../sheet/index.ts';
@@ -13,9 +14,10 @@ export default function KitBench() {
   const { plan } = useJob();
   const records = useRecords('kit');
   const [open, setOpen] = useState<string>();
-  const [waits, setWaits] = useState(false);
+  const [state, setState] = useState<KitLine['state']>('needed');
+  const waits = state === 'waits';
   const needed = plan.kit.filter((l) => l.state === 'needed');
-  const shown = waits ? plan.kit.filter((l) => l.state === 'waits') : needed;
+  const shown = plan.kit.filter((l) => l.state === state);
   const systems = [...new Set(shown.map((l) => l.def.system))];
   const inPlan = new Set(plan.kit.map((l) => l.def.id));
   const dropped = Object.entries(records).filter(([id]) => !inPlan.has(id));
@@ -46,12 +48,17 @@ export default function KitBench() {
         </span>
       </div>
       <div className="counts">
-        <button type="button" aria-pressed={!waits} onClick={() => setWaits(false)}>
-          <b>{needed.length}</b> needed
-        </button>
-        <button type="button" aria-pressed={waits} onClick={() => setWaits(true)}>
-          <b>{plan.kit.length - needed.length}</b> wait for facts
-        </button>
+        {(
+          [
+            ['needed', 'needed'],
+            ['proposed', 'proposed, no way out chosen'],
+            ['waits', 'wait for facts'],
+          ] as const
+        ).map(([id, name]) => (
+          <button key={id} type="button" aria-pressed={state === id} onClick={() => setState(id)}>
+            <b>{plan.kit.filter((l) => l.state === id).length}</b> {name}
+          </button>
+        ))}
       </div>
       {systems.map((system) => (
         <section key={system}>

@@ -58,6 +58,11 @@ export const choicesFacts = [
     howTo: 'With path, hoist, tail weight', neededBy: ['fit-install-path', 'gate-ei-lift'],
   },
   {
+    id: 'cho-gearbox-stays', subject: 'choice', group: 'Choices', label: 'All behind the block stays',
+    parts: [{ key: 'value', label: '', options: ['yes', 'no'] }],
+    howTo: 'Yes where an engine is exchanged for a sister and clutch, gearbox and shaft are left as they are', neededBy: ['kit-gearbox-mount', 'kit-clutch-set', 'kit-propshaft'],
+  },
+  {
     id: 'cho-sump', subject: 'choice', group: 'Choices', label: 'Sump',
     parts: [{ key: 'value', label: '', options: ['donor-sump', 'recipient-variant', 'aftermarket', 'modified', 'dry-sump'] }],
     howTo: 'After trial fit; changes depth, pick-up, dipstick, drain', neededBy: ['fit-sump-crossmember', 'fit-turbo-drain', 'kit-sump', 'kit-dipstick', 'kit-pickup', 'gate-cu-pickup', 'f-oil-level-low', 'f-oil-pickup-leak'],

@@ -57,3 +57,21 @@ export const clearances: readonly Clearance[] = [
     reason: 'otherwise the next service takes the engine out',
   },
 ];
+
+/** The row that a gap read at a place is held against. */
+export const gapOfPlace: Readonly<Record<string, string>> = {
+  'fit-bay-length': 'cl-pulley-fan',
+  'fit-bay-width': 'cl-rock-upper',
+  'fit-firewall': 'cl-firewall',
+  'fit-hood': 'cl-hood',
+  'fit-sump-crossmember': 'cl-sump-crossmember',
+  'fit-sump-steering': 'cl-sump-steering',
+  'fit-ground-clearance': 'cl-ground',
+  'fit-sway-bar': 'cl-fixed',
+  'fit-radiator-fan': 'cl-pulley-fan',
+  'fit-exhaust-steering': 'cl-exh-steering',
+  'fit-exhaust-body': 'cl-exh-frame',
+  'fit-exhaust-lines': 'cl-exh-fuel',
+  'fit-tunnel': 'cl-gearbox-tunnel',
+  'fit-service-access': 'cl-service',
+};

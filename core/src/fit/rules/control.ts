@@ -1,5 +1,6 @@
 import { optionWords } from '../../facts/index.ts';
 import { marginIn } from '../../rules/evidence.ts';
+import type { Verdict } from '../../rules/verdict.ts';
 import { rule } from '../evidence.ts';
 
 const cylinders: Record<string, number> = {
@@ -20,6 +21,7 @@ export const controlRules = [
     const pedal = e.word('rec-throttle-pedal');
     const control = e.word('cho-control');
     const pedalWire = pedal === 'by-wire-module';
+    const rod = pedal === 'rod';
     if (engine === 'none') return e.say('bolts-up', 'no throttle on this engine');
     if (engine === 'by-wire') {
       if (['carburettor-distributor', 'mechanical-diesel'].includes(control))
@@ -29,9 +31,9 @@ export const controlRules = [
         return e.say('clash', "the car's unit does not drive a by-wire throttle");
       return e.say('adapt', 'pedal and throttle of one set for this unit');
     }
-    return pedalWire
-      ? e.say('adapt', 'cable engine in a by-wire car: bracket and cable')
-      : e.say('bolts-up', 'cable at both ends');
+    if (pedalWire) return e.say('adapt', 'cable engine in a by-wire car: bracket and cable');
+    if (rod) return e.say('adapt', 'rod at the pedal, cable at the throttle: bracket and cable');
+    return e.say('bolts-up', 'cable at both ends');
   }),
   rule('fit-ecu-engine', 'common practice: unit, loom and engine of one donor', (e) => {
     const control = e.word('cho-control');
@@ -45,20 +47,24 @@ export const controlRules = [
     const plugs = e.fact('don-harness-state', 'cut-plugs');
     const branches = e.maybe('don-harness-state', 'missing-branches');
     const sum = branches ? plugs.plus(branches) : plugs;
+    const sureOf = (verdict: Verdict): Verdict => e.sure(verdict, ['don-harness-state', 'missing-branches']);
     const cut = sum.value;
     const said = { sum, label: 'Cut plugs and missing branches', margin: marginIn(sum, [-Infinity, 2]) };
     if (control === 'donor-unit-trimmed-loom' && cut > 2)
       return e.say('clash', `${cut} cut plugs or branches: another loom`, said);
-    return e.say(
-      cut === 0 && control === 'donor-unit-trimmed-loom' ? 'bolts-up' : 'adapt',
-      cut === 0 ? 'unit and loom of one donor' : `${cut} plugs to splice`,
-      said,
+    return sureOf(
+      e.say(
+        cut === 0 && control === 'donor-unit-trimmed-loom' ? 'bolts-up' : 'adapt',
+        cut === 0 ? 'unit and loom of one donor' : `${cut} plugs to splice`,
+        said,
+      ),
     );
   }),
   rule('fit-immobiliser', 'common practice; matching by an authorised person (law)', (e) => {
     const control = e.word('cho-control');
     if (['standalone', 'carburettor-distributor', 'mechanical-diesel'].includes(control))
       return e.say('bolts-up', 'no key function in this control');
+    if (control === 'recipient-unit-kept') return e.say('bolts-up', "car's own unit stays with its own key");
     const kind = e.word('eng-immobiliser-kind');
     if (kind === 'none')
       return e.say(
@@ -112,7 +118,11 @@ export const controlRules = [
     }
     return control === 'standalone'
       ? e.say('adapt', 'unit set for this wheel, offset by positive stop')
-      : e.say('bolts-up', "engine's own wheel and sensor");
+      : e.sure(
+          e.say('bolts-up', "engine's own wheel and sensor"),
+          ['eng-crank-trigger', 'gap'],
+          ['eng-crank-trigger', 'place'],
+        );
   }),
   rule('fit-body-network', 'common practice; safety units by law', (e) => {
     const network = e.word('rec-body-network');
@@ -127,13 +137,24 @@ export const controlRules = [
     if (!automatics.includes(kind)) return e.say('bolts-up', 'shifted by hand');
     const who = e.word('gbx-control');
     if (who === 'hydraulic-governor') {
-      const link = e.maybeWord('gbx-throttle-link');
-      return link === 'throttle-valve-cable' && e.maybeWord('eng-throttle-kind') === 'by-wire'
-        ? e.say('clash', 'throttle-valve cable and no cable throttle to pull it')
-        : e.say(
-            link === 'throttle-valve-cable' ? 'adapt' : 'bolts-up',
-            link === 'throttle-valve-cable' ? 'bracket with the right cable geometry' : 'shifts by itself',
-          );
+      const link = e.word('gbx-throttle-link');
+      if (link === 'throttle-valve-cable' || link === 'kickdown-cable') {
+        const cable = link === 'kickdown-cable' ? 'kickdown cable' : 'throttle-valve cable';
+        return e.word('eng-throttle-kind') === 'by-wire'
+          ? e.say('clash', `${cable} and no cable throttle to pull it`)
+          : e.say('adapt', `${cable}: bracket with the right geometry`);
+      }
+      if (link === 'vacuum-modulator') {
+        if (e.word('eng-fuel') === 'diesel')
+          return e.say('adapt', 'vacuum modulator on a diesel: pump, and a valve worked by the lever');
+        return e.word('eng-induction') === 'none'
+          ? e.say('bolts-up', 'modulator fed by the manifold')
+          : e.say('adapt', 'vacuum modulator on a boosted engine: check valve, or another modulator');
+      }
+      return e.say(
+        link === 'bus-torque-signal' ? 'clash' : 'bolts-up',
+        link === 'bus-torque-signal' ? 'gearbox wants torque messages nobody sends' : 'shifts by itself',
+      );
     }
     const choice = e.word('cho-gearbox-control');
     if (choice === 'engine-unit')
@@ -169,10 +190,14 @@ export const controlRules = [
     const extra = { sum, label: 'Thresholds apart', margin: marginIn(sum, [-Infinity, 0.1]) };
     if (contact && has && contact !== has)
       return e.say('adapt', 'contact the other way round: switch of the car fitted', extra);
-    return e.say(
-      off <= 0.1 ? 'bolts-up' : 'adapt',
-      off <= 0.1 ? 'switch agrees with the dash' : `thresholds ${off.toFixed(2)} bar apart`,
-      extra,
+    return e.sure(
+      e.say(
+        off <= 0.1 ? 'bolts-up' : 'adapt',
+        off <= 0.1 ? 'switch agrees with the dash' : `thresholds ${off.toFixed(2)} bar apart`,
+        extra,
+      ),
+      ['rec-oil-switch-thresholds', 'contact'],
+      ['eng-oil-switch', 'contact'],
     );
   }),
   rule('fit-tach', 'geometry: a four-stroke fires half its cylinders a turn', (e) => {
@@ -196,10 +221,13 @@ export const controlRules = [
     const sum = gives.over(wants, 'Pulses given for each wanted');
     const ratio = sum.value;
     const extra = { sum, label: 'Pulses given for each wanted', margin: { value: -Math.abs(ratio - 1), unit: '' } };
-    if (input === 'coil-pulse' && e.word('eng-ignition-kind') === 'coil-on-plug')
-      return e.say('adapt', 'coil-pulse dash on coil-on-plug: converter', extra);
+    const ignition = input === 'coil-pulse' ? e.word('eng-ignition-kind') : e.maybeWord('eng-ignition-kind');
+    if (ignition === 'diesel-none')
+      return e.say('adapt', 'a diesel fires no coil: signal from the alternator or the crank', extra);
+    if (input === 'coil-pulse' && ignition !== 'points' && ignition !== 'electronic-distributor')
+      return e.say('adapt', `coil-pulse dash on ${optionWords(ignition!)}: converter`, extra);
     return ratio === 1
-      ? e.say('bolts-up', 'pulses agree', extra)
+      ? e.sure(e.say('bolts-up', 'pulses agree', extra), ['eng-ignition-kind'])
       : e.say('adapt', `tach reads ${ratio.toFixed(2)} times: converter or output set`, extra);
   }),
   rule('fit-speedo', 'common practice; never below true speed (UN R39, memory; local law first)', (e) => {
@@ -236,7 +264,10 @@ export const controlRules = [
     e.want(['don-emission-set', 'catalysts']);
     const missing = parts.filter((part) => e.maybeWord('don-emission-set', part) === 'missing');
     return missing.length === 0
-      ? e.say('bolts-up', 'the set of the donor is whole')
+      ? e.sure(
+          e.say('bolts-up', 'the set of the donor is whole'),
+          ...parts.map((part) => ['don-emission-set', part] as const),
+        )
       : e.say('adapt', `to be found: ${missing.join(', ').replaceAll('-', ' ')}`);
   }),
 ];

@@ -1,8 +1,8 @@
 import { engineRpmAt, shaftCriticalRpm, tyreDiameterMm } from '../../sums/index.ts';
 import { marginIn } from '../../rules/evidence.ts';
-import { leastOf } from '../../rules/sum.ts';
+import { farthestOf, leastOf } from '../../rules/sum.ts';
 import type { Sum } from '../../rules/sum.ts';
-import { rule } from '../evidence.ts';
+import { clearanceOf, rule } from '../evidence.ts';
 import type { FitEvidence } from '../evidence.ts';
 
 const automatics = ['automatic-hydraulic', 'automatic-electronic', 'dual-clutch', 'transaxle-automatic'];
@@ -17,6 +17,41 @@ function circumferenceMm(e: FitEvidence): Sum {
   if (diameter === undefined) return e.fact('rec-tyre-size', 'rolling-circumference');
   // A loaded tyre rolls on about 97 % of its free circumference.
   return e.limit(`Circumference of ${size}, loaded to 97 %`, Math.PI * diameter * 0.97, 'mm', 'common practice');
+}
+
+const place = 'cho-engine-place';
+
+/** Least slip left before the yoke bottoms, mm. Common practice. */
+const leastSlipMm = clearanceOf('cl-slip').staticMm;
+
+/** Slope of the shaft, tail down, from the gearbox output to the pinion flange, deg; nothing while an end is not known. */
+function shaftSlope(e: FitEvidence): Sum | undefined {
+  const bellX = e.maybe(place, 'bell-face-ahead-of-firewall-x');
+  const crankZ = e.maybe(place, 'crank-axis-above-body-datum-z');
+  const length = e.maybe('gbx-length');
+  const pinionX = e.maybe('rec-pinion-place', 'flange-x');
+  const pinionZ = e.maybe('rec-pinion-place', 'z-at-ride-height');
+  if (!bellX || !crankZ || !length || !pinionX || !pinionZ) return undefined;
+  const slope = e.fact('gbx-output', 'output-slope-tail-down');
+  const outputX = bellX.minus(length);
+  const outputZ = crankZ.minus(
+    length.through(
+      'Output lower by its slope',
+      'mm',
+      (mm, deg) => mm * Math.tan((deg * Math.PI) / 180),
+      'geometry',
+      slope,
+    ),
+  );
+  return outputZ
+    .minus(pinionZ)
+    .through(
+      'Slope of the shaft, tail down',
+      'deg',
+      (fall, run) => (Math.atan2(fall, run) * 180) / Math.PI,
+      'geometry',
+      outputX.minus(pinionX),
+    );
 }
 
 export const drivelineRules = [
@@ -37,6 +72,15 @@ export const drivelineRules = [
       ['eng-flywheel', 'bolts'],
       ['eng-flywheel', 'circle'],
     );
+    const kind = e.maybeWord('eng-flywheel', 'kind');
+    const gearbox = e.maybeWord('gbx-kind');
+    if (kind && gearbox && (kind === 'flexplate') !== (automatics.includes(gearbox) && gearbox !== 'dual-clutch'))
+      return e.say(
+        'clash',
+        kind === 'flexplate'
+          ? 'a flexplate, and a clutch that wants a flywheel'
+          : 'a flywheel, and a converter that wants a flexplate',
+      );
     const crankBalance = e.maybeWord('eng-flywheel', 'crank-balance');
     const plateBalance = e.maybeWord('eng-flywheel', 'balance');
     if (crankBalance && plateBalance && crankBalance !== plateBalance)
@@ -67,7 +111,15 @@ export const drivelineRules = [
         label: 'Plate thicker by',
       });
     }
-    return e.say('bolts-up', 'circle, bolts and balance agree', { sum: circle, label: 'Difference of the circles' });
+    return e.sure(
+      e.say('bolts-up', 'kind, circle, bolts and balance agree', { sum: circle, label: 'Difference of the circles' }),
+      ['eng-flywheel', 'kind'],
+      ['gbx-kind'],
+      ['eng-flywheel', 'balance'],
+      ['eng-flywheel', 'crank-balance'],
+      ['eng-crank-flange', 'bolt-engagement'],
+      ['eng-crank-flange', 'bolt-diameter'],
+    );
   }),
   rule('fit-pilot', 'common practice: tip reaches two thirds of the bearing and does not bottom', (e) => {
     if (automatics.includes(e.word('gbx-kind')))
@@ -102,7 +154,11 @@ export const drivelineRules = [
         margin: { value: play.value, unit: 'mm' },
       });
     }
-    return e.judge('Reach over the least', over, { boltsUp: [0, Infinity], adapt: [0, Infinity] });
+    return e.sure(
+      e.judge('Reach over the least', over, { boltsUp: [0, Infinity], adapt: [0, Infinity] }),
+      ['gbx-input-shaft', 'tip-diameter'],
+      ['eng-pilot-bore', 'bearing-inner-size'],
+    );
   }),
   rule('fit-clutch', 'common practice: one matched set; the maker first', (e) => {
     if (!clutched.includes(e.word('gbx-kind'))) return e.say('bolts-up', 'no clutch in this gearbox');
@@ -133,7 +189,7 @@ export const drivelineRules = [
       },
     );
   }),
-  rule('fit-converter-seat', 'common practice: 3 to 5 mm to draw forward; the maker first', (e) => {
+  rule('fit-converter-seat', 'common practice: 3 to 5 mm to draw forward, spacers up to 12; the maker first', (e) => {
     if (!automatics.includes(e.word('gbx-kind'))) return e.say('bolts-up', 'no converter in this gearbox');
     e.want(['gbx-converter-seat', 'pads-behind-bell-face-when-home'], ['eng-flywheel', 'pad-depth-behind-bell-face']);
     const draw = e
@@ -143,16 +199,17 @@ export const drivelineRules = [
     const headline = (): string => {
       if (draw.value < 1.5) return 'no room: converter not home or stack too long';
       if (draw.value < 3) return `${drawn}, 3 wanted`;
+      if (draw.value > 12) return `${drawn}: the hub leaves the pump before it meets the plate`;
       return draw.value > 5 ? `${drawn}: equal spacer washers` : `${drawn} forward`;
     };
-    return e.judge('Converter draws forward', draw, { boltsUp: [3, 5], adapt: [1.5, Infinity] }, headline);
+    return e.judge('Converter draws forward', draw, { boltsUp: [3, 5], adapt: [1.5, 12] }, headline);
   }),
   rule('fit-starter', 'common practice: pinion rest gap 1.5 to 3 mm', (e) => {
     e.want(['eng-ring-gear', 'starter-teeth-module-match'], ['eng-ring-gear', 'pinion-rest-gap']);
     if (e.word('eng-ring-gear', 'starter-teeth-module-match') === 'no')
       return e.say('clash', 'tooth pitch of starter and ring differ');
     const gap = e.fact('eng-ring-gear', 'pinion-rest-gap');
-    return e.judge('Rest gap of the pinion', gap, { boltsUp: [1.5, 3], adapt: [-Infinity, Infinity] }, (word) =>
+    return e.judge('Rest gap of the pinion', gap, { boltsUp: [1.5, 3], adapt: [-8, 12] }, (word) =>
       word === 'bolts-up'
         ? `rest gap ${gap.value} mm`
         : `rest gap ${gap.value} mm, 1.5 to 3 wanted: shim or nose block`,
@@ -163,26 +220,49 @@ export const drivelineRules = [
     const tail = e.maybeWord('gbx-source-layout');
     if (layout === 'front-longitudinal-rear-drive' && tail === 'all-drive')
       return e.say('clash', 'all-drive tail in a rear-drive car');
+    const kind = e.word('rec-gearbox-crossmember');
+    if (kind === 'none') return e.say('adapt', 'no crossmember in the car: one is made to where the mount falls');
     e.want(
-      ['rec-gearbox-crossmember'],
       ['rec-gearbox-crossmember', 'mount-x'],
       ['cho-engine-place', 'bell-face-ahead-of-firewall-x'],
       ['gbx-mount-place', 'bell-face-to-mount'],
     );
-    const off = e
+    const along = e
       .fact('cho-engine-place', 'bell-face-ahead-of-firewall-x')
       .minus(e.fact('gbx-mount-place', 'bell-face-to-mount'))
-      .minus(e.fact('rec-gearbox-crossmember', 'mount-x'))
-      .size('Mount from its place');
-    const kind = e.word('rec-gearbox-crossmember');
+      .minus(e.fact('rec-gearbox-crossmember', 'mount-x'));
+    const crankZ = e.maybe('cho-engine-place', 'crank-axis-above-body-datum-z');
+    const below = e.maybe('gbx-mount-place', 'mount-z-below-output-axis');
+    const memberZ = e.maybe('rec-gearbox-crossmember', 'mount-z');
+    const slope = e.maybe('gbx-output', 'output-slope-tail-down');
+    const drop = slope?.through(
+      'Tail lower by its slope',
+      'mm',
+      (deg, back) => back * Math.tan((deg * Math.PI) / 180),
+      'geometry',
+      e.fact('gbx-mount-place', 'bell-face-to-mount'),
+    );
+    const up = crankZ && below && memberZ ? crankZ.minus(below).minus(memberZ) : undefined;
+    const off = farthestOf([
+      ['Mount from its place, along the car', along],
+      ...(up ? [['Mount from its place, in height', drop ? up.minus(drop) : up] as const] : []),
+    ]).sum.size('Mount from its place');
     const slots = kind === 'bolted-slots' ? (e.maybe('rec-gearbox-crossmember', 'slot-range')?.value ?? 0) / 2 : 0;
     const free = Math.max(slots, 1.5);
-    const word = off.value <= free ? 'bolts-up' : kind === 'fixed' && off.value > 40 ? 'clash' : 'adapt';
-    return e.say(word, `mount falls ${off.value.toFixed(0)} mm from its place`, {
-      sum: off,
-      label: 'Mount from its place',
-      margin: marginIn(off, [-Infinity, free]),
-    });
+    // A plate reaches 40 mm; a bolted member may be moved to other holes as well, but not to another part of the floor.
+    const reach = kind === 'fixed' ? 40 : slots + 150;
+    const word = off.value <= free ? 'bolts-up' : off.value > reach ? 'clash' : 'adapt';
+    return e.sure(
+      e.say(word, `mount falls ${off.value.toFixed(0)} mm from its place`, {
+        sum: off,
+        label: 'Mount from its place',
+        margin: marginIn(off, [-Infinity, word === 'bolts-up' ? free : reach]),
+      }),
+      ['rec-gearbox-crossmember', 'mount-z'],
+      ['gbx-mount-place', 'mount-z-below-output-axis'],
+      ['cho-engine-place', 'crank-axis-above-body-datum-z'],
+      ['gbx-source-layout'],
+    );
   }),
   rule('fit-propshaft-length', 'Euler-Bernoulli, first mode; run below 70 % of critical, common practice', (e) => {
     const layout = e.word('rec-drive-layout');
@@ -208,33 +288,69 @@ export const drivelineRules = [
     const working = e.fact('eng-max-rpm').over(e.fact('gbx-ratios', 'top'), 'Engine limit through top gear');
     const left = allowed.minus(working);
     const slip = e.maybe('gbx-output', 'slip-left');
-    if (left.value >= 0 && slip && slip.value < 20) {
-      const spare = slip.minus(e.limit('Least slip left', 20, 'mm', 'common practice'));
-      return e.say('adapt', `slip left ${slip.value} mm, 20 wanted`, {
+    if (slip && slip.value <= 0)
+      return e.say('clash', 'slip yoke bottoms', {
+        sum: slip,
+        label: 'Slip left',
+        margin: { value: slip.value, unit: 'mm' },
+      });
+    if (left.value >= 0 && slip && slip.value < leastSlipMm) {
+      const spare = slip.minus(e.limit('Least slip left', leastSlipMm, 'mm', 'common practice'));
+      return e.say('adapt', `slip left ${slip.value} mm, ${leastSlipMm} wanted`, {
         sum: spare,
         label: 'Slip over the least',
         margin: { value: spare.value, unit: 'mm' },
       });
     }
-    return e.judge('Shaft speed left', left, { boltsUp: [0, Infinity], adapt: [0, Infinity] });
+    return e.sure(e.judge('Shaft speed left', left, { boltsUp: [0, Infinity], adapt: [0, Infinity] }), [
+      'gbx-output',
+      'slip-left',
+    ]);
   }),
-  rule('fit-driveline-angles', 'common practice: ends equal within 1 deg, never unequal by more than 2', (e) => {
-    if (!e.word('rec-drive-layout').startsWith('front-longitudinal'))
-      return e.say('bolts-up', 'no propshaft in this layout');
-    e.want(['gbx-output', 'output-slope-tail-down'], ['rec-pinion-angle']);
-    const unequal = e
-      .fact('gbx-output', 'output-slope-tail-down')
-      .minus(e.fact('rec-pinion-angle'))
-      .size('Difference of the ends');
-    return e.judge(
-      'Difference of the ends',
-      unequal,
-      { boltsUp: [-Infinity, 1], adapt: [-Infinity, 2] },
-      `ends ${unequal.value.toFixed(1)} deg apart`,
-    );
-  }),
+  rule(
+    'fit-driveline-angles',
+    'common practice: ends equal within 1 deg, each joint 0.5 to 3 deg, 5 at the most',
+    (e) => {
+      if (!e.word('rec-drive-layout').startsWith('front-longitudinal'))
+        return e.say('bolts-up', 'no propshaft in this layout');
+      e.want(['gbx-output', 'output-slope-tail-down'], ['rec-pinion-angle']);
+      const out = e.fact('gbx-output', 'output-slope-tail-down');
+      const pinion = e.fact('rec-pinion-angle');
+      const unequal = out.minus(pinion).size('Difference of the ends');
+      const apart = e.judge(
+        'Difference of the ends',
+        unequal,
+        { boltsUp: [-Infinity, 1], adapt: [-Infinity, 2] },
+        `ends ${unequal.value.toFixed(1)} deg apart`,
+      );
+      if (apart.word === 'clash') return apart;
+      const shaft = shaftSlope(e);
+      if (!shaft)
+        return e.sure(
+          apart,
+          ['rec-pinion-place', 'flange-x'],
+          ['rec-pinion-place', 'z-at-ride-height'],
+          ['gbx-length'],
+          [place, 'bell-face-ahead-of-firewall-x'],
+          [place, 'crank-axis-above-body-datum-z'],
+        );
+      const { name, sum } = farthestOf([
+        ['front joint', out.minus(shaft)],
+        ['rear joint', pinion.minus(shaft)],
+      ]);
+      const working = sum.size(`Working angle of the ${name}`);
+      const joint = e.judge(
+        `Working angle of the ${name}`,
+        working,
+        { boltsUp: [0.5, 3], adapt: [-Infinity, 5] },
+        `${name} works at ${working.value.toFixed(1)} deg, ${unequal.value.toFixed(1)} deg between the ends`,
+      );
+      return joint.word === 'bolts-up' && apart.word === 'adapt' ? apart : joint;
+    },
+  ),
   rule('fit-torque-chain', 'common practice: each rating at least 1.2 times the torque that reaches it', (e) => {
     const torque = e.maybe('cho-power-target', 'torque') ?? e.fact('eng-torque');
+    if (torque.value <= 0) throw new RangeError('A torque is above zero');
     const gearbox = e.fact('gbx-rating').over(torque, 'Gearbox rating over engine torque', '');
     const axle = e.maybe('rec-axle-rating');
     const first = e.maybe('gbx-ratios', 'first');
@@ -247,11 +363,15 @@ export const drivelineRules = [
           ] as const)
         : []),
     ]);
-    return e.judge(
-      `Rating of the ${name} over torque`,
-      sum,
-      { boltsUp: [1.2, Infinity], adapt: [1, Infinity] },
-      `weakest is the ${name}, ${sum.value.toFixed(2)} times the torque`,
+    return e.sure(
+      e.judge(
+        `Rating of the ${name} over torque`,
+        sum,
+        { boltsUp: [1.2, Infinity], adapt: [1, Infinity] },
+        `weakest is the ${name}, ${sum.value.toFixed(2)} times the torque`,
+      ),
+      ['rec-axle-rating'],
+      ['gbx-ratios', 'first'],
     );
   }),
   rule('fit-gearing', 'common practice: 1700 to 2700 rpm petrol, 1500 to 2300 diesel at 110 km/h', (e) => {
@@ -280,23 +400,39 @@ export const drivelineRules = [
       const end = ['rear-engine', 'mid-engine'].includes(e.word('rec-drive-layout')) ? 'rear' : 'front';
       e.want(['rec-axle-limits', end]);
       const before = e.fact('rec-axle-masses', end);
-      const change = e.fact('eng-mass').minus(e.outgoing('eng-mass'));
+      const engine = e.fact('eng-mass').minus(e.outgoing('eng-mass'));
+      const gearbox = e.maybe('gbx-mass');
+      const ownGearbox = e.maybeOutgoing('gbx-mass');
+      const change = gearbox && ownGearbox ? engine.plus(gearbox.minus(ownGearbox)) : engine;
       const after = before.plus(change);
       const spare = e.fact('rec-axle-limits', end).value - after.value;
       const total = e.fact('rec-axle-masses', 'front').value + e.fact('rec-axle-masses', 'rear').value;
+      const gross = e.maybe('rec-axle-limits', 'gross');
+      const over = gross ? gross.value - (total + change.value) : undefined;
+      if (over !== undefined && over < 0) {
+        const whole = e.fact('rec-axle-masses', 'front').plus(e.fact('rec-axle-masses', 'rear')).plus(change);
+        return e.say('clash', `${Math.abs(over).toFixed(0)} kg over the gross plate limit`, {
+          sum: whole,
+          label: 'Car after',
+          margin: { value: over, unit: 'kg' },
+        });
+      }
       const share = Math.abs(after.value / (total + change.value) - before.value / total) * 100;
       const word = spare < 0 ? 'clash' : share < 2 ? 'bolts-up' : 'adapt';
       const moved = `${change.value >= 0 ? '+' : '−'}${Math.abs(change.value).toFixed(0)} kg`;
-      return e.say(
-        word,
-        spare < 0
-          ? `${Math.abs(spare).toFixed(0)} kg over the ${end} plate limit`
-          : `${end} axle ${moved}, share moves ${share.toFixed(1)} %`,
-        {
-          sum: after,
-          label: `${end === 'front' ? 'Front' : 'Rear'} axle after`,
-          margin: { value: spare, unit: 'kg' },
-        },
+      return e.sure(
+        e.say(
+          word,
+          spare < 0
+            ? `${Math.abs(spare).toFixed(0)} kg over the ${end} plate limit`
+            : `${end} axle ${moved}, share moves ${share.toFixed(1)} %`,
+          {
+            sum: after,
+            label: `${end === 'front' ? 'Front' : 'Rear'} axle after`,
+            margin: { value: spare, unit: 'kg' },
+          },
+        ),
+        ['rec-axle-limits', 'gross'],
       );
     },
   ),

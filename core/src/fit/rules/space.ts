@@ -3,23 +3,75 @@ import type { FitEvidence } from '../evidence.ts';
 import { marginIn } from '../../rules/evidence.ts';
 import { farthestOf, leastOf } from '../../rules/sum.ts';
 import type { Sum } from '../../rules/sum.ts';
+import type { FitWord } from '../../rules/condition.ts';
+import type { Verdict } from '../../rules/verdict.ts';
+import { beltOffset } from '../../sums/limits.ts';
 
 const geo = 'geometry; clearances common practice';
+
+/** Least fall of a turbo drain, mm. Common practice, no source; the turbo maker first. */
+const leastFallMm = 20;
 const place = 'cho-engine-place';
 
-/** Do two stretches along the car share any x? Unknown ends count as shared: the safe side. */
-function overlaps(e: FitEvidence, rear: Sum | undefined, front: Sum | undefined): boolean {
+const rad = (deg: number): number => (deg * Math.PI) / 180;
+
+/** Lies the engine across the car? Then lengths and widths change places. Where nobody said, it is taken to lie along it. */
+const across = (e: FitEvidence): boolean => {
+  const layout = e.maybeWord('rec-drive-layout');
+  return layout !== undefined && !layout.startsWith('front-longitudinal');
+};
+
+/** How much higher a place of the engine stands by its slope, ahead of the bell face. */
+const raisedBy = (slope: Sum, ahead: Sum): Sum =>
+  ahead.through('Higher by the slope', 'mm', (x, deg) => x * Math.tan(rad(deg)), 'geometry', slope);
+
+const farther = (a: Sum | undefined, b: Sum | undefined): Sum | undefined =>
+  a && b ? (a.value >= b.value ? a : b) : (a ?? b);
+
+/** Sideways from the centre line, without its sign; nothing where nobody moved it. */
+const sideways = (e: FitEvidence): Sum | undefined => e.maybe(place, 'sideways-from-centre-line-y');
+
+/** A stretch of the car that the sump passes, and what the sump must keep of it. */
+interface Passing {
+  label: string;
+  rear: Sum | undefined;
+  front: Sum | undefined;
+  top: Sum;
+  clearance: string;
+  floorMm: number;
+}
+
+/**
+ * Sump over something that crosses the car: the bowl where it stands over it, the shallower front part where that does, and along
+ * the car where they pass beside each other.
+ */
+function sumpOver(e: FitEvidence, { label, rear, front, top, clearance, floorMm }: Passing): Verdict {
+  e.want([place, 'crank-axis-above-body-datum-z'], ['eng-sump-depth', 'at-bowl']);
+  const crankZ = e.fact(place, 'crank-axis-above-body-datum-z');
   const bell = e.maybe(place, 'bell-face-ahead-of-firewall-x');
   const bowlRear = e.maybe('eng-sump-bowl-place', 'bowl-rear-x');
   const bowlFront = e.maybe('eng-sump-bowl-place', 'bowl-front-x');
-  if (!bell || !bowlRear || !bowlFront || !rear || !front) return true;
-  return bell.value + bowlRear.value <= front.value && bell.value + bowlFront.value >= rear.value;
-}
-
-/** Height of the sump bowl's floor above the body datum. */
-function bowlFloorZ(e: FitEvidence): Sum {
-  e.want([place, 'crank-axis-above-body-datum-z'], ['eng-sump-depth', 'at-bowl']);
-  return e.fact(place, 'crank-axis-above-body-datum-z').minus(e.fact('eng-sump-depth', 'at-bowl'));
+  const slope = e.maybe('eng-slope-design');
+  const floor = (depth: Sum, ahead: Sum | undefined): Sum => {
+    const level = crankZ.minus(depth);
+    return slope && ahead ? level.plus(raisedBy(slope, ahead)) : level;
+  };
+  // The plug hangs lower than the floor on some sumps.
+  const deepest = farther(e.fact('eng-sump-depth', 'at-bowl'), e.maybe('eng-sump-depth', 'drain-plug'))!;
+  const bowl = e.gap(`Left between bowl and ${label}`, floor(deepest, bowlRear).minus(top), clearance, floorMm);
+  // What clears it at its deepest clears it everywhere; where an end is not known they may stand over one another.
+  if (bowl.word === 'bolts-up' || !bell || !bowlRear || !bowlFront || !rear || !front) return bowl;
+  const ahead = bell.plus(bowlRear).minus(front);
+  const behind = rear.minus(bell).minus(bowlFront);
+  const beside = ahead.value >= behind.value ? ahead : behind;
+  if (beside.value < 0) return bowl;
+  const along = e.gap(`Left along the car between bowl and ${label}`, beside, clearance, floorMm);
+  if (beside === ahead) return along;
+  // Ahead of the bowl the shallow part of the sump goes on over what crosses there.
+  const shallow = floor(e.fact('eng-sump-depth', 'at-front'), bowlFront).minus(top);
+  const over = e.gap(`Left between the front of the sump and ${label}`, shallow, clearance, floorMm);
+  const rank: Record<FitWord, number> = { clash: 0, adapt: 1, 'not-measured': 2, 'bolts-up': 3 };
+  return rank[over.word] < rank[along.word] ? over : along;
 }
 
 /** How far the engine reaches ahead of its bell face, with the fan that belongs to it. */
@@ -31,47 +83,107 @@ function noseOf(e: FitEvidence): { reach: 'fan-face' | 'pulley-face'; clearance:
 const withFan = (e: FitEvidence, gap: Sum): Sum =>
   e.word('cho-fan') === 'electric-puller' ? gap.minus(e.fact('cho-fan', 'thickness')) : gap;
 
+type Nose = ReturnType<typeof noseOf>;
+
+/** Room behind the core for an engine that lies along the car, over its least gap. */
+function alongLeft(e: FitEvidence, core: Sum, nose: Nose): Sum {
+  e.want(['eng-fan-reach', nose.reach]);
+  const behind = e.maybe(place, 'bell-face-ahead-of-firewall-x') ?? e.clearance('cl-firewall');
+  return withFan(e, core.minus(behind).minus(e.fact('eng-fan-reach', nose.reach))).minus(e.clearance(nose.clearance));
+}
+
+/** The same for one that lies across: its two half-widths stand between firewall and core. */
+function acrossLeft(e: FitEvidence, core: Sum, nose: Nose): Sum {
+  e.want(['eng-width', 'left-at-manifolds'], ['eng-width', 'right-at-manifolds']);
+  const deep = e.fact('eng-width', 'left-at-manifolds').plus(e.fact('eng-width', 'right-at-manifolds'));
+  return withFan(e, core.minus(deep)).minus(e.clearance('cl-firewall')).minus(e.clearance(nose.clearance));
+}
+
 export const spaceRules = [
   rule('fit-bay-length', geo, (e) => {
     const nose = noseOf(e);
-    e.want(['rec-bay-length', 'to-core-rear-face'], ['eng-fan-reach', nose.reach]);
     const core = e.fact('rec-bay-length', 'to-core-rear-face');
-    const behind = e.maybe(place, 'bell-face-ahead-of-firewall-x') ?? e.clearance('cl-firewall');
-    const left = withFan(e, core.minus(behind).minus(e.fact('eng-fan-reach', nose.reach))).minus(
-      e.clearance(nose.clearance),
-    );
+    const left = across(e) ? acrossLeft(e, core, nose) : alongLeft(e, core, nose);
     const support = e.maybe('rec-bay-length', 'to-radiator-support');
-    const forward = support ? Math.max(0, support.value - core.value) : 0;
-    const verdict = e.judge('Left between engine and core', left, {
-      boltsUp: [10, Infinity],
-      adapt: [-forward, Infinity],
-    });
-    return { ...verdict, margin: { value: left.value, unit: 'mm' } };
+    const deep = e.maybe('rec-radiator-core', 'overall-depth') ?? e.maybe('rec-radiator-core', 'core-depth');
+    if (left.value < 0 && support && support.value > core.value && !deep)
+      e.want(['rec-radiator-core', 'overall-depth']);
+    // At its support the radiator still has its own depth.
+    const forward = support && deep ? Math.max(0, support.value - deep.value - core.value) : 0;
+    return e.sure(
+      e.judge('Left between engine and core', left, { boltsUp: [10, Infinity], adapt: [-forward, Infinity] }),
+      ['rec-drive-layout'],
+    );
   }),
   rule('fit-bay-width', geo, (e) => {
+    if (across(e)) {
+      e.want(['rec-bay-width', 'between-rails-at-mounts'], ['eng-length'], ['gbx-length']);
+      const left = e
+        .fact('rec-bay-width', 'between-rails-at-mounts')
+        .minus(e.fact('eng-length'))
+        .minus(e.fact('gbx-length'))
+        .minus(e.clearance('cl-fixed'))
+        .minus(e.clearance('cl-fixed'));
+      return e.judge('Left between the rails, both sides together', left, {
+        boltsUp: [0, Infinity],
+        adapt: [0, Infinity],
+      });
+    }
     e.want(
       ['rec-bay-width', 'between-towers-at-head-height'],
       ['eng-width', 'left-at-covers-and-coils'],
       ['eng-width', 'right-at-covers-and-coils'],
     );
-    const half = e
-      .fact('rec-bay-width', 'between-towers-at-head-height')
-      .over(e.limit('Two sides', 2, '', 'geometry'), 'Half of the width between towers at head height');
-    const offset = e.maybe(place, 'sideways-from-centre-line-y');
-    const need = e.clearance('cl-rock-upper');
-    const side = (which: 'left' | 'right'): Sum => {
-      const room = half.minus(e.fact('eng-width', `${which}-at-covers-and-coils`)).minus(need);
+    const half = (width: Sum, label: string): Sum => width.over(e.limit('Two sides', 2, '', 'geometry'), label);
+    const towers = half(
+      e.fact('rec-bay-width', 'between-towers-at-head-height'),
+      'Half of the width between towers at head height',
+    );
+    const rails = e.maybe('rec-bay-width', 'between-rails-at-mounts');
+    const offset = sideways(e);
+    const moved = (room: Sum, which: 'left' | 'right'): Sum => {
       if (!offset || offset.value === 0) return room;
       return which === 'left' ? room.minus(offset) : room.plus(offset);
     };
-    const [left, right] = [side('left'), side('right')];
+    const high = e.clearance('cl-rock-upper');
+    const low = e.clearance('cl-fixed');
+    const covers = (which: 'left' | 'right'): Sum =>
+      moved(towers.minus(e.fact('eng-width', `${which}-at-covers-and-coils`)).minus(high), which);
+    const [left, right] = [covers('left'), covers('right')];
+    const deeper = (which: 'left' | 'right'): (readonly [string, Sum])[] => {
+      const out = e.maybe('eng-width', `${which}-at-accessories`);
+      if (!rails || !out) return [];
+      return [
+        [
+          `${which}, accessories to rail`,
+          moved(half(rails, 'Half of the width between rails').minus(out).minus(low), which),
+        ],
+      ];
+    };
+    // On which side the booster stands nobody says: the wider side of the engine is held against it.
+    const booster = e.maybe('rec-bay-width', 'booster-to-centre-line');
+    const assist = e.maybeWord('rec-brake-assist');
+    const wide =
+      e.fact('eng-width', 'left-at-covers-and-coils').value >= e.fact('eng-width', 'right-at-covers-and-coils').value
+        ? 'left'
+        : 'right';
+    const boosted = booster
+      ? moved(booster.minus(e.fact('eng-width', `${wide}-at-covers-and-coils`)).minus(high), wide)
+      : undefined;
     const { name, sum: least } = leastOf([
       ['left', left],
       ['right', right],
+      ...deeper('left'),
+      ...deeper('right'),
+      ...(boosted ? [[`booster, held against the ${wide} as the wider side`, boosted] as const] : []),
     ]);
     // Moving the engine sideways by up to 25 mm may share out the room of both sides (common practice).
     const shift = left.value + right.value >= 0 ? Math.min(25, Math.abs(left.value - right.value) / 2) : 0;
-    return e.judge(`Left over on the ${name}`, least, { boltsUp: [0, Infinity], adapt: [-shift, Infinity] });
+    const verdict = e.judge(`Left over on the ${name}`, least, { boltsUp: [0, Infinity], adapt: [-shift, Infinity] });
+    if (assist === undefined && !booster) return e.sure(verdict, ['rec-brake-assist']);
+    return assist === 'vacuum' || assist === 'hydraulic'
+      ? e.sure(verdict, ['rec-bay-width', 'booster-to-centre-line'])
+      : verdict;
   }),
   rule('fit-hood', geo, (e) => {
     e.want(
@@ -83,34 +195,74 @@ export const spaceRules = [
       .fact('rec-hood-profile', 'lowest-z-over-the-engine')
       .minus(e.fact(place, 'crank-axis-above-body-datum-z'))
       .minus(e.fact('eng-height-up', 'highest-point'));
+    const slope = e.maybe('eng-slope-design');
+    const at = e.maybe('eng-height-up', 'highest-point-x') ?? e.maybe('eng-length');
+    const raised = slope && at && slope.value !== 0 ? gap.minus(raisedBy(slope, at)) : gap;
     const soft = (e.maybeWord('cho-mount-material') ?? 'rubber') === 'rubber';
-    return e.gap('Left under the hood bracing', gap, 'cl-hood', soft ? 20 : 10);
+    const verdict = e.gap('Left under the hood bracing', raised, 'cl-hood', soft ? 20 : 10);
+    if (slope && (slope.value === 0 || at)) return verdict;
+    // A slope of five degrees at a nose 700 mm ahead is more than any car has: what clears that needs no reading of it.
+    const most = e.assume('Highest it could stand by its slope', 61, 'mm', '5 deg over 700 mm, nobody read it');
+    return verdict.word === 'bolts-up' && verdict.margin!.value >= most.value
+      ? verdict
+      : e.sure(verdict, ['eng-slope-design'], ['eng-height-up', 'highest-point-x']);
   }),
   rule('fit-sump-crossmember', geo, (e) => {
-    const floor = bowlFloorZ(e);
-    if (
-      !overlaps(e, e.maybe('rec-crossmember-place', 'rear-edge-x'), e.maybe('rec-crossmember-place', 'front-edge-x'))
-    ) {
-      return e.say('bolts-up', 'bowl stands clear of the crossmember along the car');
-    }
-    return e.gap(
-      'Left between sump and crossmember',
-      floor.minus(e.fact('rec-crossmember-place', 'top-z')),
-      'cl-sump-crossmember',
-      5,
-    );
+    return sumpOver(e, {
+      label: 'crossmember',
+      rear: e.maybe('rec-crossmember-place', 'rear-edge-x'),
+      front: e.maybe('rec-crossmember-place', 'front-edge-x'),
+      top: e.fact('rec-crossmember-place', 'top-z'),
+      clearance: 'cl-sump-crossmember',
+      floorMm: 5,
+    });
   }),
   rule('fit-sump-steering', `${geo}; manual and local law first on steering`, (e) => {
-    const floor = bowlFloorZ(e);
-    if (!overlaps(e, e.maybe('rec-steering-envelope', 'rear-x'), e.maybe('rec-steering-envelope', 'front-x'))) {
-      return e.say('bolts-up', 'bowl stands clear of the steering along the car');
-    }
-    return e.gap(
-      'Left between sump and steering',
-      floor.minus(e.fact('rec-steering-envelope', 'top-z-worst-position')),
-      'cl-sump-steering',
-      6,
+    return sumpOver(e, {
+      label: 'steering',
+      rear: e.maybe('rec-steering-envelope', 'rear-x'),
+      front: e.maybe('rec-steering-envelope', 'front-x'),
+      top: e.fact('rec-steering-envelope', 'top-z-worst-position'),
+      clearance: 'cl-sump-steering',
+      floorMm: 6,
+    });
+  }),
+  rule('fit-ground-clearance', `${geo}; local approval first`, (e) => {
+    e.want(
+      [place, 'crank-axis-above-body-datum-z'],
+      ['eng-sump-depth', 'at-bowl'],
+      ['rec-crossmember-place', 'top-z'],
+      ['rec-ground-at-crossmember', 'ground-to-crossmember'],
     );
+    const crankZ = e.fact(place, 'crank-axis-above-body-datum-z');
+    const lowest = (depth: Sum): Sum => crankZ.minus(depth);
+    const bowl = lowest(farther(e.fact('eng-sump-depth', 'at-bowl'), e.maybe('eng-sump-depth', 'drain-plug'))!);
+    const pan = e.maybe('gbx-envelope', 'pan-depth');
+    const { name, sum } = leastOf([['sump', bowl], ...(pan ? [['gearbox pan', lowest(pan)] as const] : [])]);
+    // The road below the body datum: what stands between it and the crossmember, with the crossmember's own height.
+    const springs = e.maybe('rec-ground-at-crossmember', 'planned-ride-height-change');
+    const road = e.fact('rec-ground-at-crossmember', 'ground-to-crossmember');
+    const above = sum.minus(e.fact('rec-crossmember-place', 'top-z')).plus(springs ? road.plus(springs) : road);
+    const spare = above.minus(e.clearance('cl-ground'));
+    return e.sure(
+      e.judge(`Left under the ${name} over the least`, spare, { boltsUp: [0, Infinity], adapt: [-15, Infinity] }),
+      ['gbx-envelope', 'pan-depth'],
+      ['rec-ground-at-crossmember', 'planned-ride-height-change'],
+    );
+  }),
+  rule('fit-firewall', geo, (e) => {
+    e.want([place, 'bell-face-ahead-of-firewall-x'], ['rec-bay-length', 'firewall-recess-depth']);
+    const room = e.fact(place, 'bell-face-ahead-of-firewall-x').plus(e.fact('rec-bay-length', 'firewall-recess-depth'));
+    return e.gap('Left between bell face and firewall', room, 'cl-firewall');
+  }),
+  rule('fit-mount-boss', 'common practice: every boss has one user', (e) => {
+    const tensioner = e.word('eng-belt-tensioner');
+    if (tensioner === 'none-centres-fixed') return e.say('bolts-up', 'no tensioner asks for a boss');
+    const used = e.word('eng-belt-tensioner', 'bosses-used');
+    const shared = e.word('eng-mount-bosses', 'shared-with').trim().toLowerCase();
+    if (['none', 'nothing', 'no', 'free', '-'].includes(shared))
+      return e.say('bolts-up', `tensioner on ${used}, mount bosses free`);
+    return e.say('adapt', `mount bosses shared with ${shared}: longer stud or a bracket that takes both`);
   }),
   rule('fit-install-path', 'common practice: hoist rated 25 % over the load, 50 mm all round', (e) => {
     e.want(['rec-install-path', 'hoist-rating-at-boom-place'], ['eng-mass']);
@@ -118,56 +270,135 @@ export const spaceRules = [
     const load = e.word('cho-unit-lift') === 'engine-alone' ? engine : engine.plus(e.fact('gbx-mass'));
     const reserve = load.times(e.limit('Reserve', 0.25, '', 'common practice'), 'Reserve of 25 %');
     const spare = e.fact('rec-install-path', 'hoist-rating-at-boom-place').minus(load).minus(reserve);
-    const opening = e.maybe('rec-install-path', 'opening-width');
-    const left = e.maybe('eng-width', 'left-at-heads');
-    const right = e.maybe('eng-width', 'right-at-heads');
-    if (spare.value >= 0 && opening && left && right) {
-      const room = opening
-        .minus(left)
-        .minus(right)
-        .minus(e.limit('50 mm on each side', 100, 'mm', 'common practice'));
-      if (room.value < 0) {
-        return e.say('adapt', 'hoist holds, opening is tight: protruding parts off first', {
-          sum: room,
-          label: 'Room in the opening',
-          margin: { value: room.value, unit: 'mm' },
-        });
+    const hoist = e.judge('Hoist rating left over', spare, { boltsUp: [0, Infinity], adapt: [0, Infinity] });
+    if (hoist.word === 'clash') return hoist;
+    const around = e.limit('50 mm on each side', 100, 'mm', 'common practice');
+    const engineAlone = e.word('cho-unit-lift') === 'engine-alone';
+    const gearboxLength = engineAlone ? undefined : e.maybe('gbx-length');
+    const long = e.maybe('eng-length');
+    const up = e.maybe('eng-height-up', 'highest-point');
+    const down = e.maybe('eng-sump-depth', 'at-bowl');
+    const wide = [e.maybe('eng-width', 'left-at-heads'), e.maybe('eng-width', 'right-at-heads')] as const;
+    const room = (
+      part: 'opening-width' | 'opening-length' | 'lift-height',
+      ...of: (Sum | undefined)[]
+    ): Sum | undefined => {
+      const opening = e.maybe('rec-install-path', part);
+      if (!opening || of.some((one) => one === undefined)) return undefined;
+      return of.reduce<Sum>((left, one) => left.minus(one!), opening).minus(around);
+    };
+    const ways = [
+      ['Width of the opening', room('opening-width', ...wide)],
+      ['Length of the opening', room('opening-length', long, ...(engineAlone ? [] : [gearboxLength]))],
+      ['Height of the lift', room('lift-height', up, down)],
+    ].filter((w): w is [string, Sum] => w[1] !== undefined);
+    if (ways.length > 0) {
+      const { name, sum } = leastOf(ways);
+      if (sum.value < 0) {
+        // A unit goes in tilted: it may be longer than its opening by about a third (common practice).
+        const word = name === 'Height of the lift' || sum.value < -300 ? 'clash' : 'adapt';
+        return e.say(
+          word,
+          word === 'clash'
+            ? `${name.toLowerCase()} ${Math.abs(sum.value).toFixed(0)} mm short`
+            : 'hoist holds, opening is tight: protruding parts off first',
+          {
+            sum,
+            label: name,
+            margin: { value: sum.value, unit: 'mm' },
+          },
+        );
       }
     }
-    return e.judge('Hoist rating left over', spare, { boltsUp: [0, Infinity], adapt: [0, Infinity] });
-  }),
-  rule('fit-accessory-drive', 'common practice: 1 mm for each 300 mm of span, wrap at least 120 deg', (e) => {
-    e.want(['eng-accessory-drive', 'worst-plane-offset'], ['eng-accessory-drive', 'span-there']);
-    const span = e.fact('eng-accessory-drive', 'span-there');
-    const allowed = span.over(
-      e.limit('Span for each mm', 300, 'mm', 'common practice'),
-      `Allowed over a span of ${span.value} mm`,
+    return e.sure(
+      hoist,
+      ['rec-install-path', 'opening-width'],
+      ['rec-install-path', 'opening-length'],
+      ['rec-install-path', 'lift-height'],
+      ['eng-length'],
+      ['eng-height-up', 'highest-point'],
+      ['eng-sump-depth', 'at-bowl'],
+      ['eng-width', 'left-at-heads'],
+      ['eng-width', 'right-at-heads'],
     );
-    const left = allowed.minus(e.fact('eng-accessory-drive', 'worst-plane-offset'));
-    const wrap = e.maybe('eng-accessory-drive', 'alternator-wrap');
-    if (wrap && wrap.value < 120) {
-      const short = wrap.minus(e.limit('Least wrap', 120, 'deg', 'common practice'));
-      return e.say('adapt', `alternator wrap ${wrap.value} deg, 120 wanted`, {
-        sum: short,
-        label: 'Wrap over the least',
-        margin: { value: short.value, unit: 'deg' },
-      });
-    }
-    return e.judge('Left of the allowed offset', left, { boltsUp: [0, Infinity], adapt: [-Infinity, Infinity] });
   }),
+  rule(
+    'fit-accessory-drive',
+    `common practice: ${beltOffset.mm} mm for each ${beltOffset.spanMm} mm of span, wrap at least 120 deg`,
+    (e) => {
+      e.want(['eng-accessory-drive', 'worst-plane-offset'], ['eng-accessory-drive', 'span-there']);
+      const span = e.fact('eng-accessory-drive', 'span-there');
+      const allowed = span.over(
+        e.limit('Span for each mm', beltOffset.spanMm / beltOffset.mm, 'mm', 'common practice'),
+        `Allowed over a span of ${span.value} mm`,
+      );
+      const left = allowed.minus(e.fact('eng-accessory-drive', 'worst-plane-offset').size('Offset, whichever way'));
+      const wrap = e.maybe('eng-accessory-drive', 'alternator-wrap');
+      if (wrap && wrap.value < 120) {
+        const short = wrap.minus(e.limit('Least wrap', 120, 'deg', 'common practice'));
+        return e.say('adapt', `alternator wrap ${wrap.value} deg, 120 wanted`, {
+          sum: short,
+          label: 'Wrap over the least',
+          margin: { value: short.value, unit: 'deg' },
+        });
+      }
+      return e.sure(e.judge('Left of the allowed offset', left, { boltsUp: [0, Infinity], adapt: [-5, Infinity] }), [
+        'eng-accessory-drive',
+        'alternator-wrap',
+      ]);
+    },
+  ),
   rule('fit-radiator-fan', geo, (e) => {
     const nose = noseOf(e);
-    e.want(
-      ['rec-bay-length', 'to-core-rear-face'],
-      [place, 'bell-face-ahead-of-firewall-x'],
-      ['eng-fan-reach', nose.reach],
-    );
-    const gap = e
-      .fact('rec-bay-length', 'to-core-rear-face')
-      .minus(e.fact(place, 'bell-face-ahead-of-firewall-x'))
-      .minus(e.fact('eng-fan-reach', nose.reach));
-    return e.gap('Left between nose and fan', withFan(e, gap), nose.clearance);
+    const core = e.fact('rec-bay-length', 'to-core-rear-face');
+    if (across(e))
+      return e.judge('Left between engine and fan, over the least', acrossLeft(e, core, nose), {
+        boltsUp: [0, Infinity],
+        adapt: [-10, Infinity],
+      });
+    e.want([place, 'bell-face-ahead-of-firewall-x'], ['eng-fan-reach', nose.reach]);
+    const gap = core.minus(e.fact(place, 'bell-face-ahead-of-firewall-x')).minus(e.fact('eng-fan-reach', nose.reach));
+    const verdict = e.gap('Left between nose and fan', withFan(e, gap), nose.clearance);
+    // Fans in front need room there too.
+    return e.word('cho-fan') === 'electric-pusher'
+      ? e.sure(verdict, ['rec-radiator-core', 'free-depth-ahead'], ['cho-fan', 'thickness'])
+      : verdict;
   }),
+  rule(
+    'fit-cooling-capacity',
+    'working estimate: 20 m³/h of air for each kW at standstill, 0.8 of it from a fan that pushes',
+    (e) => {
+      const power = e.maybe('cho-power-target') ?? e.fact('eng-power');
+      const fan = e.word('cho-fan');
+      if (fan === 'engine-driven')
+        return {
+          ...e.say('not-measured', 'an engine-driven fan: a person judges core and shroud'),
+          needs: [{ factId: 'rec-radiator-core', partKey: 'height' }],
+        };
+      e.want(['cho-fan', 'flow'], ['cho-fan', 'count']);
+      const each = e.fact('cho-fan', 'flow');
+      const all = each.times(e.fact('cho-fan', 'count'), 'Air of all fans');
+      const air =
+        fan === 'electric-pusher'
+          ? all.times(e.limit('Of a fan that pushes', 0.8, '', 'common practice'), 'Air through the core')
+          : all;
+      const need = power.through('Air wanted at standstill', 'm³/h', (kw) => kw * 20, 'working estimate');
+      const spare = air.minus(need);
+      return e.sure(
+        e.judge(
+          'Air over what is wanted',
+          spare,
+          { boltsUp: [0, Infinity], adapt: [-need.value / 2, Infinity] },
+          (word) =>
+            word === 'bolts-up'
+              ? 'fans move enough air'
+              : `fans move ${((air.value / need.value) * 100).toFixed(0)} % of the air wanted`,
+        ),
+        ['rec-radiator-core', 'height'],
+        ['rec-radiator-core', 'width'],
+      );
+    },
+  ),
   rule('fit-coolant-high-point', 'common practice: fill neck at least 25 mm above the highest coolant space', (e) => {
     e.want(['rec-fill-point-z'], [place, 'crank-axis-above-body-datum-z'], ['eng-coolant-high-point']);
     const rise = e
@@ -185,6 +416,11 @@ export const spaceRules = [
   }),
   rule('fit-mount-pads', 'geometry; offsets common practice', (e) => {
     const axes = ['x', 'y', 'z'] as const;
+    if (across(e))
+      return {
+        ...e.say('not-measured', 'a unit that lies across hangs on three or four mounts: a person judges them'),
+        needs: [{ factId: 'rec-mount-pads', partKey: 'bolt-pattern' }],
+      };
     if (e.word('rec-mount-pads', 'kind') === 'none')
       return e.say('adapt', 'no pads in the body: brackets to be made, approval where the law asks');
     e.want(
@@ -203,10 +439,12 @@ export const spaceRules = [
       y: e.maybe(place, 'sideways-from-centre-line-y'),
       z: e.fact(place, 'crank-axis-above-body-datum-z'),
     };
+    const slope = e.maybe('eng-slope-design');
     const offset = (side: 'left' | 'right', axis: 'x' | 'y' | 'z'): Sum => {
       const from = e.fact('eng-mount-bosses', `${side}-${axis}`).minus(e.fact('rec-mount-pads', `${side}-${axis}`));
       const at = engine[axis];
-      return at ? at.plus(from) : from;
+      const there = at ? at.plus(from) : from;
+      return axis === 'z' && slope ? there.plus(raisedBy(slope, e.fact('eng-mount-bosses', `${side}-x`))) : there;
     };
     const known = axes
       .map((a) => [e.maybe('rec-mount-pads', `right-${a}`), e.maybe('eng-mount-bosses', `right-${a}`)])
@@ -219,29 +457,50 @@ export const spaceRules = [
     );
     const worst = sum.size('Largest offset');
     const word = worst.value <= 1.5 ? 'bolts-up' : worst.value <= 60 ? 'adapt' : 'clash';
-    return e.say(word, `bosses ${worst.value.toFixed(1)} mm from the pads`, {
-      sum: worst,
-      label: 'Largest offset',
-      margin: marginIn(worst, [-Infinity, 60]),
-    });
+    return e.sure(
+      e.say(word, `bosses ${worst.value.toFixed(1)} mm from the pads`, {
+        sum: worst,
+        label: 'Largest offset',
+        margin: marginIn(worst, [-Infinity, word === 'bolts-up' ? 1.5 : 60]),
+      }),
+      ...axes.flatMap(
+        (a) =>
+          [
+            ['rec-mount-pads', `right-${a}`],
+            ['eng-mount-bosses', `right-${a}`],
+          ] as const,
+      ),
+    );
   }),
   rule('fit-tunnel', geo, (e) => {
+    if (across(e)) return e.say('bolts-up', 'no gearbox in a tunnel in this layout');
+    const stations = [
+      ['at the bell', 'width-at-bell', 'widest-at-bell'],
+      ['at the waist', 'width-at-waist', 'widest-at-waist'],
+      ['at the tail', 'width-at-gearbox-mount', 'widest-at-tail'],
+    ] as const;
     e.want(['rec-tunnel-envelope', 'width-at-bell'], ['gbx-envelope', 'widest-at-bell']);
-    const side = (name: string, room: Sum | undefined, body: Sum | undefined): (readonly [string, Sum])[] =>
-      room && body ? [[name, room.minus(body).over(e.limit('Two sides', 2, '', 'geometry'), name)]] : [];
-    const { sum } = leastOf([
-      ...side(
-        'Each side, at the bell',
-        e.maybe('rec-tunnel-envelope', 'width-at-bell'),
-        e.maybe('gbx-envelope', 'widest-at-bell'),
-      ),
-      ...side(
-        'Each side, at the waist',
-        e.maybe('rec-tunnel-envelope', 'width-at-waist'),
-        e.maybe('gbx-envelope', 'widest-at-waist'),
-      ),
-    ]);
-    return e.gap('Left between gearbox and floor', sum, 'cl-gearbox-tunnel');
+    const offset = sideways(e);
+    const { sum } = leastOf(
+      stations.flatMap(([name, width, body]): (readonly [string, Sum])[] => {
+        const [room, wide] = [e.maybe('rec-tunnel-envelope', width), e.maybe('gbx-envelope', body)];
+        if (!room || !wide) return [];
+        const each = room.minus(wide).over(e.limit('Two sides', 2, '', 'geometry'), `Each side, ${name}`);
+        return [
+          [
+            `Each side, ${name}`,
+            offset && offset.value !== 0 ? each.minus(offset.size('Sideways from the centre line')) : each,
+          ],
+        ];
+      }),
+    );
+    return e.sure(
+      e.gap('Left between gearbox and floor', sum, 'cl-gearbox-tunnel'),
+      ...stations.flatMap(([, width, body]) => [
+        ['rec-tunnel-envelope', width] as const,
+        ['gbx-envelope', body] as const,
+      ]),
+    );
   }),
   rule(
     'fit-turbo-drain',
@@ -250,14 +509,14 @@ export const spaceRules = [
       if (e.word('eng-induction') !== 'turbo') return e.say('bolts-up', 'no turbo');
       e.want(['eng-turbo-drain', 'drain-flange-z'], ['eng-turbo-drain', 'return-port-z']);
       const fall = e.fact('eng-turbo-drain', 'drain-flange-z').minus(e.fact('eng-turbo-drain', 'return-port-z'));
-      if (fall.value <= 0) {
-        const short = fall.value < 0 ? `${-fall.value} mm short` : 'no fall at all';
-        return e.say('clash', short, {
-          sum: fall,
-          label: 'Fall of the drain',
-          margin: { value: fall.value, unit: 'mm' },
-        });
-      }
+      const said = { sum: fall, label: 'Fall of the drain', margin: { value: fall.value - leastFallMm, unit: 'mm' } };
+      // With another sump the port stands higher than the end of a pipe made for the old one: the pipe is too long.
+      if (fall.value < 0 && e.word('cho-sump') !== 'donor-sump')
+        return e.say('adapt', `pipe ${-fall.value} mm too long for this sump: a straight piece comes out`, said);
+      if (fall.value <= 0)
+        return e.say('clash', fall.value < 0 ? `rises by ${-fall.value} mm` : 'no fall at all', said);
+      if (fall.value < leastFallMm)
+        return e.say(fall.value < leastFallMm / 2 ? 'clash' : 'adapt', `nearly flat: falls ${fall.value} mm`, said);
       const bore = e.maybe('eng-turbo-drain', 'bore');
       const own = e.maybe('eng-turbo-drain', 'turbo-drain-bore');
       if (bore && own && bore.value < own.value) {
@@ -269,14 +528,18 @@ export const spaceRules = [
         });
       }
       const angle = e.fact('eng-turbo-drain', 'angle-from-vertical');
-      return e.say(
-        angle.value <= 35 ? 'bolts-up' : 'adapt',
-        `falls ${fall.value} mm at ${angle.value} deg from vertical`,
-        {
-          sum: fall,
-          label: 'Fall of the drain',
-          margin: { value: 35 - angle.value, unit: 'deg' },
-        },
+      return e.sure(
+        e.say(
+          angle.value <= 35 ? 'bolts-up' : angle.value < 80 ? 'adapt' : 'clash',
+          `falls ${fall.value} mm at ${angle.value} deg from vertical`,
+          {
+            sum: fall,
+            label: 'Fall of the drain',
+            margin: { value: 35 - angle.value, unit: 'deg' },
+          },
+        ),
+        ['eng-turbo-drain', 'bore'],
+        ['eng-turbo-drain', 'turbo-drain-bore'],
       );
     },
   ),

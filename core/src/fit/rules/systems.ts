@@ -1,4 +1,4 @@
-import { fuelNeedLh } from '../../sums/index.ts';
+import { dieselNeedLh, fuelNeedLh } from '../../sums/index.ts';
 import { marginIn } from '../../rules/evidence.ts';
 import { farthestOf } from '../../rules/sum.ts';
 import type { Sum } from '../../rules/sum.ts';
@@ -91,8 +91,19 @@ export const systemRules = [
       : e.say('adapt', 'thread, seat and flow of both ends to be matched');
   }),
   rule('fit-booster-vacuum', 'common practice: at least 60 kPa at idle, reservoir from 45', (e) => {
-    if (e.word('rec-brake-assist') !== 'vacuum') return e.say('bolts-up', 'brakes want no engine vacuum');
-    if (e.word('eng-fuel') === 'diesel') return e.say('clash', 'a diesel makes no vacuum: pump wanted');
+    const assist = e.word('rec-brake-assist');
+    if (assist === 'hydraulic') {
+      const steering = e.word('cho-ps');
+      if (steering !== 'kept-hydraulic') return e.say('clash', 'brake help from the steering pump, and the pump goes');
+      return e.word('eng-ps-pump') === 'none'
+        ? e.say('clash', 'brake help from a steering pump, and the engine has none')
+        : e.say('bolts-up', 'steering pump feeds the brake help');
+    }
+    if (assist !== 'vacuum') return e.say('bolts-up', 'brakes want no engine vacuum');
+    if (e.word('eng-fuel') === 'diesel' && !e.maybe('eng-vacuum-ports', 'idle-vacuum'))
+      return e.maybeWord('rec-fuel-before') === 'diesel'
+        ? e.say('adapt', "a diesel makes no vacuum: the car's own vacuum pump moves over")
+        : e.say('clash', 'a diesel makes no vacuum: pump wanted');
     const spare = e
       .fact('eng-vacuum-ports', 'idle-vacuum')
       .minus(e.limit('Least at idle', 60, 'kPa', 'common practice'));
@@ -104,20 +115,27 @@ export const systemRules = [
         label: 'Vacuum over the least',
         margin: { value: spare.value, unit: 'kPa' },
       });
-    return e.judge('Vacuum over the least', spare, { boltsUp: [0, Infinity], adapt: [-15, Infinity] });
+    return e.sure(
+      e.judge('Vacuum over the least', spare, { boltsUp: [0, Infinity], adapt: [-15, Infinity] }),
+      ['eng-vacuum-ports', 'booster-port-bore'],
+      ['rec-booster-hose-bore'],
+    );
   }),
   rule(
     'fit-brakes-power',
     'common practice: power up by less than a third; a competent person and the law first',
     (e) => {
-      if (e.maybeWord('rec-power-before', 'taken-at') === 'wheels')
-        return {
-          ...e.say('not-measured', 'before is at the wheels, after at the crank: not comparable'),
-          needs: [{ factId: 'rec-power-before', partKey: 'value' }],
-        };
-      e.want(['rec-power-before'], ['rec-brake-kind', 'front']);
+      e.want(['rec-power-before'], ['rec-power-before', 'taken-at'], ['rec-brake-kind', 'front']);
       const after = e.maybe('cho-power-target') ?? e.fact('eng-power');
-      const before = e.fact('rec-power-before');
+      const typed = e.fact('rec-power-before');
+      const atWheels = e.word('rec-power-before', 'taken-at') === 'wheels';
+      // Read at the wheels it was at most so much at the crank: a rise above that is certain, one below it is not known.
+      const before = atWheels
+        ? typed.over(
+            e.limit('Least share that reaches the wheels', 0.7, '', 'common practice'),
+            'At the crank at the most',
+          )
+        : typed;
       const sum = after
         .minus(before)
         .over(before, 'Power up by', '')
@@ -126,12 +144,34 @@ export const systemRules = [
       const weak =
         e.word('rec-brake-kind', 'front') === 'drum' || e.maybeWord('rec-brake-kind', 'hose-age') === 'cracked';
       const word = rise >= 100 && weak ? 'clash' : rise < 100 / 3 && !weak ? 'bolts-up' : 'adapt';
-      return e.say(
-        word,
-        word === 'bolts-up'
-          ? `power up ${rise.toFixed(0)} %`
-          : `power up ${rise.toFixed(0)} %${weak ? ', weak front brakes' : ''}: brake and spring review`,
-        { sum, label: 'Power up by', margin: marginIn(sum, [-Infinity, 100 / 3]) },
+      if (atWheels && rise < 100 / 3)
+        return {
+          ...e.say('not-measured', 'before is at the wheels, after at the crank: not comparable'),
+          needs: [{ factId: 'rec-power-before', partKey: 'value' }],
+        };
+      const said = { sum, label: 'Power up by', margin: marginIn(sum, [-Infinity, 100 / 3]) };
+      if (word !== 'bolts-up')
+        return e.say(
+          word,
+          `power up ${atWheels ? 'at least ' : ''}${rise.toFixed(0)} %${weak ? ', weak front brakes' : ''}: brake and spring review`,
+          said,
+        );
+      const axle = e.fact('rec-axle-masses', 'front');
+      const heavier = e
+        .fact('eng-mass')
+        .minus(e.outgoing('eng-mass'))
+        .over(axle, 'Front mass up by', '')
+        .times(e.limit('In a hundred', 100, '%', 'geometry'), 'Front mass up by', '%');
+      if (heavier.value > 5)
+        return e.say('adapt', `front mass up ${heavier.value.toFixed(0)} %: brake and spring review`, {
+          sum: heavier,
+          label: 'Front mass up by',
+          margin: marginIn(heavier, [-Infinity, 5]),
+        });
+      return e.sure(
+        e.say(word, `power up ${rise.toFixed(0)} %`, said),
+        ['rec-brake-kind', 'hose-age'],
+        ['rec-brake-kind', 'rear'],
       );
     },
   ),
@@ -185,10 +225,11 @@ export const systemRules = [
     if (e.word('eng-fuelling') === 'diesel-mechanical') return e.say('bolts-up', 'pump on the engine');
     const power = e.maybe('cho-power-target') ?? e.fact('eng-power');
     const boosted = e.word('eng-induction') !== 'none';
+    const diesel = e.word('eng-fuelling').startsWith('diesel');
     const need = power.through(
-      `Burnt at full power, ${boosted ? '0.38' : '0.30'} kg/kWh`,
+      `Burnt at full power, ${diesel ? '0.22' : boosted ? '0.38' : '0.30'} kg/kWh`,
       'L/h',
-      (kw) => fuelNeedLh(kw, boosted),
+      (kw) => (diesel ? dieselNeedLh(kw) : fuelNeedLh(kw, boosted)),
       'common practice',
     );
     const flow = e.fact('rec-tank-pump', 'flow-at-rail-pressure');
@@ -212,7 +253,7 @@ export const systemRules = [
     const stop = e.word('eng-diesel-stop');
     if (stop === 'not-diesel') return e.say('clash', 'no sure way to stop the engine');
     return e.say(
-      before === 'diesel' && stop !== 'vacuum-shutoff' ? 'bolts-up' : 'adapt',
+      before === 'diesel' ? 'bolts-up' : 'adapt',
       before === 'diesel' ? 'diesel before and after' : 'tank, lines, neck and cap label from petrol to diesel',
     );
   }),
@@ -247,6 +288,11 @@ export const systemRules = [
     const lamp = e.maybeWord('rec-charge-lamp');
     if (spare.value >= 0 && exciter === 'lamp-wire' && lamp !== undefined && lamp !== 'filament-lamp')
       return e.say('adapt', 'exciter wants a lamp: about 50 ohm, 5 W in its wire', said);
-    return e.judge('Output left', spare, { boltsUp: [0, Infinity], adapt: [-0.25 * load.value, Infinity] });
+    return e.sure(
+      e.judge('Output left', spare, { boltsUp: [0, Infinity], adapt: [-0.25 * load.value, Infinity] }),
+      ['cho-ps'],
+      ['eng-alternator', 'exciter'],
+      ['rec-charge-lamp'],
+    );
   }),
 ];

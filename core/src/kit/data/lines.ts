@@ -4,7 +4,7 @@ import type { KitLineDef } from '../types.ts';
 /** What an order must not leave off. Prices low, likely, high: estimates in neutral units, replaced by the shop's own buys. */
 export const kitLines: readonly KitLineDef[] = [
   {
-    id: 'kit-mount-frame-brackets', touches: 'structure', system: 'mounts', title: 'Frame-side brackets or pads', when: when('rec-mount-pads missing or rec-factory-engines known'), options: 'donor body variant, left and right, weld-in or bolted',
+    id: 'kit-mount-frame-brackets', touches: 'structure', system: 'mounts', title: 'Frame-side brackets or pads', when: when('rec-mount-pads = none or rec-factory-engines known'), options: 'donor body variant, left and right, weld-in or bolted',
     leftOut: 'unit hangs on the hoist for a day', price: [40, 120, 350],
   },
   {
@@ -16,55 +16,55 @@ export const kitLines: readonly KitLineDef[] = [
     leftOut: 'old cushions settle, sump meets crossmember', price: [30, 80, 200],
   },
   {
-    id: 'kit-gearbox-mount', system: 'mounts', title: 'Gearbox mount, angle shims and wedges', when: when('always'), options: 'rubber or stiffer; height; bolt pattern; angle of shim', optionsFrom: ['gbx-mount-place'],
+    id: 'kit-gearbox-mount', system: 'mounts', title: 'Gearbox mount, angle shims and wedges', when: when('always'), behind: true, options: 'rubber or stiffer; height; bolt pattern; angle of shim', optionsFrom: ['gbx-mount-place'],
     leftOut: 'torn by the new torque; shudder at road speed', price: [20, 60, 160],
   },
   {
     id: 'kit-gearbox-crossmember', system: 'mounts', title: 'Crossmember or relocation plates', when: when('gbx-mount-place known and rec-gearbox-crossmember in {fixed, bolted-one-place, none}'),
-    options: 'modular, made or in an exhaust set (not twice)', leftOut: 'clash found with the unit in the car', price: [60, 220, 500],
+    behind: true, options: 'modular, made or in an exhaust set (not twice)', leftOut: 'clash found with the unit in the car', price: [60, 220, 500],
   },
   {
-    id: 'kit-bell-adapter', system: 'drive end', title: 'Adapter plate or adapter bell with dowels and bolts', when: when('eng-bell-pattern != gbx-bell-pattern'), options: 'thickness, starter side, dowel length',
+    id: 'kit-bell-adapter', system: 'drive end', title: 'Adapter plate or adapter bell with dowels and bolts', when: when('eng-bell-pattern != gbx-bell-pattern'), behind: true, options: 'thickness, starter side, dowel length',
     leftOut: 'every length behind it is wrong', price: [150, 400, 1200],
   },
   {
-    id: 'kit-bell-bolts', system: 'drive end', title: 'Bell bolts and dowels', when: when('always'), options: 'lengths by hole; open threads sealed', leftOut: 'bolts too short after a plate; dowels seized or missing',
+    id: 'kit-bell-bolts', system: 'drive end', title: 'Bell bolts and dowels', when: when('always'), behind: true, options: 'lengths by hole; open threads sealed', leftOut: 'bolts too short after a plate; dowels seized or missing',
     price: [10, 30, 80],
   },
   {
     id: 'kit-flexplate', system: 'drive end', title: 'Flexplate and its ring', when: when('gbx-kind in {automatic-hydraulic, automatic-electronic, transaxle-automatic}'),
-    options: 'crank circle, converter circle, teeth, thickness, balance', leftOut: 'stock thin plate cracks; wrong balance shakes', price: [50, 140, 450],
+    behind: true, options: 'crank circle, converter circle, teeth, thickness, balance', leftOut: 'stock thin plate cracks; wrong balance shakes', price: [50, 140, 450],
   },
   {
-    id: 'kit-flywheel', system: 'drive end', title: 'Flywheel', when: when('gbx-kind in {manual, transaxle-manual}'), options: 'dual-mass or solid, mass, trigger pattern kept, clutch pattern',
+    id: 'kit-flywheel', system: 'drive end', title: 'Flywheel', when: when('gbx-kind in {manual, transaxle-manual}'), behind: true, options: 'dual-mass or solid, mass, trigger pattern kept, clutch pattern',
     leftOut: 'sensor reads nothing; idle hunts', price: [80, 280, 700],
   },
   {
-    id: 'kit-flexplate-bolts', system: 'drive end', title: 'Crank bolts, new', when: when('always'), options: 'length for plate and spacer, class, threadlocker', optionsFrom: ['eng-crank-flange'],
+    id: 'kit-flexplate-bolts', system: 'drive end', title: 'Crank bolts, new', when: when('always'), behind: true, options: 'length for plate and spacer, class, threadlocker', optionsFrom: ['eng-crank-flange'],
     leftOut: 'too short after a thicker plate: joining stops', price: [15, 35, 90],
   },
   {
-    id: 'kit-converter', system: 'drive end', title: 'Converter, new or checked', when: when('gbx-kind in {automatic-hydraulic, automatic-electronic}'), options: 'stall, hub, spline, bolt circle, lock-up',
+    id: 'kit-converter', system: 'drive end', title: 'Converter, new or checked', when: when('gbx-kind in {automatic-hydraulic, automatic-electronic}'), behind: true, options: 'stall, hub, spline, bolt circle, lock-up',
     optionsFrom: ['gbx-converter-seat'], leftOut: 'slips, or stall misses the cam', price: [150, 450, 1100],
   },
   {
-    id: 'kit-converter-bolts', system: 'drive end', title: 'Converter bolts and spacer washers', when: when('gbx-kind in {automatic-hydraulic, automatic-electronic}'), options: 'thread, head height, equal spacers',
+    id: 'kit-converter-bolts', system: 'drive end', title: 'Converter bolts and spacer washers', when: when('gbx-kind in {automatic-hydraulic, automatic-electronic}'), behind: true, options: 'thread, head height, equal spacers',
     leftOut: 'loose bolt knocks like a rod', price: [8, 20, 50],
   },
   {
-    id: 'kit-clutch-set', system: 'drive end', title: 'Cover, disc, alignment tool', when: when('gbx-kind in {manual, transaxle-manual}'), options: 'spline, disc diameter equal to ring, torque, new bolts',
+    id: 'kit-clutch-set', system: 'drive end', title: 'Cover, disc, alignment tool', when: when('gbx-kind in {manual, transaxle-manual}'), behind: true, options: 'spline, disc diameter equal to ring, torque, new bolts',
     leftOut: 'spline fits, disc too small: slips', price: [150, 400, 1000],
   },
   {
-    id: 'kit-pilot', system: 'drive end', title: 'Pilot bearing or bush', when: when('gbx-kind = manual'), options: 'inner size, depth, crank or flywheel', optionsFrom: ['eng-pilot-bore'],
+    id: 'kit-pilot', system: 'drive end', title: 'Pilot bearing or bush', when: when('gbx-kind = manual'), behind: true, options: 'inner size, depth, crank or flywheel', optionsFrom: ['eng-pilot-bore'],
     leftOut: 'howl with clutch down; shaft unsupported', price: [5, 20, 60],
   },
   {
-    id: 'kit-release', system: 'drive end', title: 'Release bearing, fork, pivot, or concentric slave', when: when('gbx-kind in {manual, transaxle-manual}'), options: 'height, spacer', optionsFrom: ['gbx-release-kind'],
+    id: 'kit-release', system: 'drive end', title: 'Release bearing, fork, pivot, or concentric slave', when: when('gbx-kind in {manual, transaxle-manual}'), behind: true, options: 'height, spacer', optionsFrom: ['gbx-release-kind'],
     leftOut: 'over-travel, fluid in the bell', price: [25, 110, 300],
   },
   {
-    id: 'kit-slave-lines', system: 'drive end', title: 'Slave, pressure line, remote bleed line', when: when('gbx-release-kind in {external-slave, concentric-slave}'), options: 'thread, quick coupling, bleed brought up',
+    id: 'kit-slave-lines', system: 'drive end', title: 'Slave, pressure line, remote bleed line', when: when('gbx-release-kind in {external-slave, concentric-slave}'), behind: true, options: 'thread, quick coupling, bleed brought up',
     leftOut: 'bleed screw cannot be reached once in', price: [30, 90, 220],
   },
   {
@@ -166,35 +166,35 @@ export const kitLines: readonly KitLineDef[] = [
   },
   {
     id: 'kit-gearbox-service', system: 'gearbox', title: 'Filter, seals, bands or bearings', when: when('always'),
-    options: 'rating, all-drive or rear-drive tail, mock-up or final unit; changes on a mock-up unit copied to the final one before paint', leftOut: 'worn band accepted without a trigger', price: [60, 400, 2500],
+    behind: true, options: 'rating, all-drive or rear-drive tail, mock-up or final unit; changes on a mock-up unit copied to the final one before paint', leftOut: 'worn band accepted without a trigger', price: [60, 400, 2500],
   },
   {
-    id: 'kit-gearbox-fluid', system: 'gearbox', title: 'Fluid by code, fill and top-up after cooler', when: when('always'), options: 'grade, litres, level method', optionsFrom: ['gbx-fluid'],
+    id: 'kit-gearbox-fluid', system: 'gearbox', title: 'Fluid by code, fill and top-up after cooler', when: when('always'), behind: true, options: 'grade, litres, level method', optionsFrom: ['gbx-fluid'],
     leftOut: 'filled after the first run: dry shaft', price: [25, 80, 200],
   },
   {
-    id: 'kit-gearbox-cooler', system: 'gearbox', title: 'Cooler with own air, lines, ends, clips', when: when('gbx-cooler-ports known'),
-    options: 'rating by mass and stall, thermostat, 8 mm bore, thread and seat both ends, unused radiator ports capped', leftOut: 'first gearbox cooked; wrong seat drips on the exhaust', price: [70, 220, 620],
+    id: 'kit-gearbox-cooler', system: 'gearbox', title: 'Cooler with own air, lines, ends, clips', when: when('gbx-kind in {automatic-hydraulic, automatic-electronic, dual-clutch, transaxle-automatic}'),
+    behind: true, options: 'rating by mass and stall, thermostat, 8 mm bore, thread and seat both ends, unused radiator ports capped', leftOut: 'first gearbox cooked; wrong seat drips on the exhaust', price: [70, 220, 620],
   },
   {
-    id: 'kit-shifter', system: 'gearbox', title: 'Lever, rods or cable, boot, base seal', when: when('always'), options: 'lever x, gates, cable length', optionsFrom: ['gbx-shift-link'], leftOut: 'lever under the dash',
+    id: 'kit-shifter', system: 'gearbox', title: 'Lever, rods or cable, boot, base seal', when: when('always'), behind: true, options: 'lever x, gates, cable length', optionsFrom: ['gbx-shift-link'], leftOut: 'lever under the dash',
     price: [40, 200, 600],
   },
   {
-    id: 'kit-start-inhibitor', system: 'gearbox', title: 'Start inhibitor and reverse lamp switch', when: when('always'), options: 'contact, plug, clutch switch for manual', optionsFrom: ['gbx-switches'],
+    id: 'kit-start-inhibitor', system: 'gearbox', title: 'Start inhibitor and reverse lamp switch', when: when('always'), behind: true, options: 'contact, plug, clutch switch for manual', optionsFrom: ['gbx-switches'],
     leftOut: 'starts in gear; no reverse lamp at inspection', price: [10, 35, 90],
   },
   {
-    id: 'kit-tv-cable', system: 'gearbox', title: 'Throttle-valve or kickdown cable and bracket with right geometry', when: when('gbx-throttle-link in {throttle-valve-cable, kickdown-cable}'),
-    options: 'throttle body bracket, travel', leftOut: 'burnt clutches on the first drive', price: [30, 90, 220],
+    id: 'kit-tv-cable', system: 'gearbox', title: 'Throttle-valve or kickdown cable and bracket with right geometry', when: when('gbx-throttle-link in {throttle-valve-cable, kickdown-cable} and gbx-kind in {automatic-hydraulic, transaxle-automatic}'),
+    behind: true, options: 'throttle body bracket, travel', leftOut: 'burnt clutches on the first drive', price: [30, 90, 220],
   },
   {
-    id: 'kit-gearbox-controller', system: 'gearbox', title: 'Controller, case plug, lock-up feed, throttle and brake inputs', when: when('cho-gearbox-control in {engine-unit, own-controller}'),
-    options: 'connector, tune, pin table, source of the throttle signal; a separate unit only for own-controller', optionsFrom: ['gbx-control'],
+    id: 'kit-gearbox-controller', system: 'gearbox', title: 'Controller, case plug, lock-up feed, throttle and brake inputs', when: when('cho-gearbox-control = own-controller'),
+    behind: true, options: 'connector, tune, pin table, source of the throttle signal; a separate unit only for own-controller', optionsFrom: ['gbx-control'],
     leftOut: 'engine runs, car does not shift; no lock-up runs hot; a large sum not in the quote', price: [40, 700, 1500],
   },
   {
-    id: 'kit-speed-sensor', system: 'gearbox', title: 'Output speed sensor or drive gear', when: when('gbx-speed-signal = none or fit-speedo says Adapt'), options: 'pulses, thread', leftOut: 'no speed, no upshift',
+    id: 'kit-speed-sensor', system: 'gearbox', title: 'Output speed sensor or drive gear', when: when('gbx-speed-signal = none or fit-speedo says Adapt'), behind: true, options: 'pulses, thread', leftOut: 'no speed, no upshift',
     price: [20, 70, 200],
   },
   {
@@ -207,18 +207,18 @@ export const kitLines: readonly KitLineDef[] = [
   },
   {
     id: 'kit-propshaft', system: 'driveline', title: 'Shaft made or altered, balanced', when: when('rec-drive-layout in {front-longitudinal-rear-drive, front-longitudinal-all-drive}'),
-    options: 'length at ride height after final position, tube, speed', optionsFrom: ['rec-pinion-place'], leftOut: 'ordered early, wrong length', price: [120, 350, 900],
+    behind: true, options: 'length at ride height after final position, tube, speed', optionsFrom: ['rec-pinion-place'], leftOut: 'ordered early, wrong length', price: [120, 350, 900],
   },
   {
-    id: 'kit-shaft-joints', system: 'driveline', title: 'Slip yoke or flange, joints, straps, bolts', when: when('gbx-output known or rec-pinion-place known'), options: 'spline, seal size, series at both ends, adapter joint',
+    id: 'kit-shaft-joints', system: 'driveline', title: 'Slip yoke or flange, joints, straps, bolts', when: when('rec-drive-layout in {front-longitudinal-rear-drive, front-longitudinal-all-drive}'), behind: true, options: 'spline, seal size, series at both ends, adapter joint',
     leftOut: 'old yoke leaks at the tail seal; joint of two series ordered singly', price: [45, 150, 400],
   },
   {
-    id: 'kit-halfshafts', system: 'driveline', title: 'Half shafts, nuts, intermediate bearing', when: when('rec-drive-layout in {front-transverse, mid-engine, rear-engine}'), options: 'splines, lengths, sensor ring',
+    id: 'kit-halfshafts', system: 'driveline', title: 'Half shafts, nuts, intermediate bearing', when: when('rec-drive-layout in {front-transverse, mid-engine, rear-engine}'), behind: true, options: 'splines, lengths, sensor ring',
     leftOut: 'engine in, car cannot move', price: [120, 400, 1200],
   },
   {
-    id: 'kit-axle-parts', system: 'driveline', title: 'Ratio, bearings, seals, oil', when: when('fit-torque-chain says Adapt or fit-gearing says Adapt'), options: 'ratio, rating', leftOut: 'first bolt-up is the weak link',
+    id: 'kit-axle-parts', system: 'driveline', title: 'Ratio, bearings, seals, oil', when: when('fit-torque-chain says Adapt or fit-gearing says Adapt'), behind: true, options: 'ratio, rating', leftOut: 'first bolt-up is the weak link',
     price: [60, 400, 1500],
   },
   {
@@ -230,11 +230,11 @@ export const kitLines: readonly KitLineDef[] = [
     leftOut: 'strainer above the floor: dry at a quarter', price: [30, 110, 350],
   },
   {
-    id: 'kit-surge-pot', system: 'fuel', title: 'Pot, lift pump, returns', when: when('cho-pump-place = surge-pot or rec-tank-baffled = no'), options: 'volume 1 to 3 L, place, bracket', leftOut: 'injection gulps air',
+    id: 'kit-surge-pot', system: 'fuel', title: 'Pot, lift pump, returns', when: when('cho-pump-place = surge-pot and rec-tank-baffled = no or rec-tank-baffled = no and eng-fuelling in {port-injection, throttle-body-injection, direct-injection} and cho-pump-place != in-tank'), options: 'volume 1 to 3 L, place, bracket', leftOut: 'injection gulps air',
     price: [60, 180, 450],
   },
   {
-    id: 'kit-pump', system: 'fuel', title: 'Pump by flow at rail pressure, flow arrow seen', when: when('eng-fuelling not in {diesel-mechanical}'),
+    id: 'kit-pump', system: 'fuel', title: 'Pump by flow at rail pressure, flow arrow seen', when: when('eng-fuelling != diesel-mechanical and cho-pump-place != engine-driven'),
     options: '255 L/h covers a stock port-injected vee engine of 5 to 6 L (common practice); kind, connector, current', optionsFrom: ['rec-tank-pump'], leftOut: 'lean at load; fitted backwards', price: [40, 140, 450],
   },
   {
@@ -263,7 +263,7 @@ export const kitLines: readonly KitLineDef[] = [
     leftOut: 'pump runs on after a crash', price: [15, 45, 120],
   },
   {
-    id: 'kit-evap', system: 'fuel', title: 'Canister, purge valve, vent lines, cap', when: when('rec-inspection-regime in {safety-and-tailpipe, safety-and-plug-in} or don-emission-set known'), options: 'volume, plug',
+    id: 'kit-evap', system: 'fuel', title: 'Canister, purge valve, vent lines, cap', when: when('eng-fuel != diesel and rec-inspection-regime in {safety-and-tailpipe, safety-and-plug-in}'), options: 'volume, plug',
     leftOut: 'smell, failed test', price: [30, 120, 350],
   },
   {
@@ -295,7 +295,7 @@ export const kitLines: readonly KitLineDef[] = [
     id: 'kit-pedal', system: 'controls', title: 'By-wire pedal of the unit\'s set, plate', when: when('eng-throttle-kind = by-wire'), options: 'same donor as the unit, plug', optionsFrom: ['don-ecu-set', 'rec-throttle-pedal'],
     leftOut: 'bought later as a single piece at three times the price', price: [25, 80, 220],
   },
-  { id: 'kit-vacuum-caps', system: 'air', title: 'Caps, plugs and hose for every port', when: when('eng-vacuum-ports known'), options: 'sizes counted', leftOut: 'high idle, lean', price: [4, 12, 30] },
+  { id: 'kit-vacuum-caps', system: 'air', title: 'Caps, plugs and hose for every port', when: when('eng-vacuum-ports > 0 and eng-fuel != diesel'), options: 'sizes counted', leftOut: 'high idle, lean', price: [4, 12, 30] },
   {
     id: 'kit-booster-hose', system: 'air', title: 'Booster hose, check valve, stepped adapter', when: when('rec-brake-assist = vacuum'), options: 'bores both ends, fuel-vapour proof', leftOut: 'no assist at the first stop',
     price: [10, 35, 90],
@@ -306,7 +306,7 @@ export const kitLines: readonly KitLineDef[] = [
     price: [120, 400, 1200],
   },
   {
-    id: 'kit-manifolds', system: 'exhaust', title: 'Manifolds or headers for this engine, body and crossmember', when: when('cho-exhaust known'), options: 'three-way fit, port shape, plug reach, coating only after fit',
+    id: 'kit-manifolds', system: 'exhaust', title: 'Manifolds or headers for this engine, body and crossmember', when: when('cho-exhaust in {factory-manifolds, shorty, long-tube, fabricated}'), options: 'three-way fit, port shape, plug reach, coating only after fit',
     optionsFrom: ['eng-exhaust-exit'], leftOut: 'weeks of cutting a wrong set', price: [80, 450, 1500],
   },
   {
@@ -388,7 +388,7 @@ export const kitLines: readonly KitLineDef[] = [
     leftOut: 'plug style missing; never charges', price: [60, 170, 450],
   },
   {
-    id: 'kit-ps-hoses', system: 'hydraulics', title: 'Pressure and return hoses, reservoir, fluid, pump or delete set', when: when('rec-steering-assist in {hydraulic, electric-pump}'),
+    id: 'kit-ps-hoses', system: 'hydraulics', title: 'Pressure and return hoses, reservoir, fluid, pump or delete set', when: when('rec-steering-assist in {hydraulic, electric-pump} and cho-ps != manual'),
     options: 'thread, seat, angle at each end measured; fluid grade', optionsFrom: ['cho-ps', 'eng-ps-pump'], leftOut: 'wrong ends: days at the hose shop; dry pump at first start', price: [45, 155, 430],
   },
   { id: 'kit-ac-bracket', system: 'comfort', title: 'Compressor bracket, belt place', when: when('cho-ac in {kept, later}'), options: 'spacing variant', leftOut: 'rail or mount in the way', price: [40, 160, 450] },
@@ -414,7 +414,7 @@ export const kitLines: readonly KitLineDef[] = [
     options: 'engine as built, options, key function, post days', optionsFrom: ['eng-ecu-id'], leftOut: 'sent too late: start waits by mail', price: [60, 200, 700],
   },
   {
-    id: 'kit-immobiliser-set', system: 'control', title: 'Key, reader, body unit, or matching visit', when: when('eng-immobiliser-kind != none'), options: 'whole set from one donor; authorised person',
+    id: 'kit-immobiliser-set', system: 'control', title: 'Key, reader, body unit, or matching visit', when: when('eng-immobiliser-kind != none and cho-control in {donor-unit-trimmed-loom, donor-unit-new-loom}'), options: 'whole set from one donor; authorised person',
     leftOut: 'no prime, no start, no one knows why', price: [30, 150, 500],
   },
   {
@@ -434,7 +434,7 @@ export const kitLines: readonly KitLineDef[] = [
     leftOut: 'slow crank eats the first start', price: [60, 130, 300],
   },
   {
-    id: 'kit-battery-cables', system: 'electrics', title: 'Positive and negative cable, lugs, boots', when: when('rec-battery known'), options: 'size by length and current; red only for positive',
+    id: 'kit-battery-cables', system: 'electrics', title: 'Positive and negative cable, lugs, boots', when: when('always'), options: 'size by length and current; red only for positive',
     leftOut: 'black cable live at the starter', price: [25, 80, 220],
   },
   {
@@ -495,7 +495,7 @@ export const kitLines: readonly KitLineDef[] = [
     price: [50, 90, 180],
   },
   {
-    id: 'kit-brake-lines', touches: 'brakes', system: 'brakes', title: 'Line, unions, clips for the re-routed run; flexible hoses as a full set', when: when('rec-brake-line-path != clear or rec-brake-kind known'),
+    id: 'kit-brake-lines', touches: 'brakes', system: 'brakes', title: 'Line, unions, clips for the re-routed run; flexible hoses as a full set', when: when('rec-brake-line-path != clear or rec-brake-kind in {ageing, cracked}'),
     options: 'before the engine goes in; flare kind (standard SAE J533 or ISO flare, memory); one cracked hose means all', leftOut: 'reached only with the engine out', price: [40, 140, 380],
   },
   {
