@@ -3,7 +3,7 @@ import { round } from './types.ts';
 import type { Act, DemoJob } from './types.ts';
 
 const caseId = '00000000-0000-4000-8000-000000000501';
-const skip = new Set(['gate-fs-program', 'gate-ei-hv', 'gate-cu-plugs', 'gate-cu-lash', 'gate-cu-timing', 'gate-fs-timing']);
+const skip = new Set(['gate-ei-hv', 'gate-cu-plugs', 'gate-cu-lash', 'gate-cu-timing', 'gate-fs-timing']);
 
 /** What the instruments showed, line by line. */
 const read: Readonly<Record<string, Record<string, string>>> = {

@@ -141,6 +141,7 @@ export function inputOf(file: FactsFile): PlanInput {
     gateInputs: {
       provisional: [],
       loosened: [],
+      unsourced: [],
       unlabelled: [],
       openEnds: [],
       plugOutAt: { own: plugOut(file.tasks), donor: plugOut(file.donorTasks) },

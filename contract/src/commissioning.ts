@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { attemptResults, provisionalKindIds } from '@bay/core/commissioning';
 import { act, amount, kind, text } from './kind.ts';
 
+const deviation = z.object({ why: text(300).min(10, 'Say in a sentence why it was done all the same.') }).optional();
+
 export const commissioningKinds = {
   gate: kind<'gate'>(
     z.object({
@@ -18,7 +20,9 @@ export const commissioningKinds = {
       bar: amount.min(0).max(20),
       seconds: amount.min(0).max(3600),
       note: text(300).optional(),
+      deviation,
     }),
+    { acts: ['deviation'] },
   ),
   attempt: kind<'attempt'>(
     z.object({
@@ -29,7 +33,9 @@ export const commissioningKinds = {
       rpm: amount.min(0).max(10000).optional(),
       heard: text(300).optional(),
       change: text(300).optional(),
+      deviation,
     }),
+    { acts: ['deviation'] },
   ),
   signature: kind<'signature'>(z.object({ what: text(80), statement: text(500).min(5, 'Say what you sign for.') })),
   provisional: kind<'provisional'>(

@@ -1,10 +1,12 @@
 import { z } from 'zod';
+import { engineStates } from '@bay/core/diagnosis';
 import { kind, text } from './kind.ts';
 
 export const diagnosisKinds = {
   case: kind<'case'>(
     z.object({
       symptom: text(200).min(3, 'Say what it does.'),
+      state: z.enum(engineStates).optional(),
       touched: z.array(text(40)).max(20),
       closed: z.object({ faultId: text(60), reason: text(500).min(3, 'Say what was found.') }).optional(),
     }),

@@ -20,6 +20,7 @@ const inputs: GateInputs = {
   unresolvedAdapts: [],
   provisional: [],
   loosened: [],
+  unsourced: [],
   unlabelled: [],
   openEnds: [],
   primedBar: 3,

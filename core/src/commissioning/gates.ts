@@ -51,6 +51,8 @@ export interface GateInputs {
   provisional: readonly ProvisionalItem[];
   /** Bolts whose torque record became void because the part came off again. */
   loosened: readonly string[];
+  /** Bolts whose torque was written without the source of its value. */
+  unsourced: readonly string[];
   unlabelled: readonly string[];
   /** Oil pressure of the last priming, bar, or undefined when none was logged. */
   primedBar?: number | undefined;
@@ -109,7 +111,10 @@ function blockersOf(def: GateLineDef, proof: GateProof | undefined, proofs: Proo
     case 'gate-fc-loose':
       return block(inputs.loosened, (w) => `Taken off and not tightened again: ${w}.`);
     case 'gate-cu-fasteners':
-      return block(inputs.loosened, (w) => `Taken off and not tightened again: ${w}.`);
+      return [
+        ...block(inputs.loosened, (w) => `Taken off and not tightened again: ${w}.`),
+        ...block(inputs.unsourced, (w) => `Nobody said where the value is from: ${w}.`),
+      ];
     case 'gate-fc-rollcall':
       return block(inputs.unlabelled, (w) => `Labels missing or double: ${w}.`);
     case 'gate-fs-oil-pressure':

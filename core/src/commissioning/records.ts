@@ -1,6 +1,9 @@
 import type { Act, Stamp } from '../rules/stamp.ts';
 import type { ProvisionalKindId } from './types.ts';
 
+/** Done although a gate was shut: why, and what stood against it. */
+export type Deviation = Act<{ why: string; stoodOn?: { against: readonly string[]; harm: boolean } | undefined }>;
+
 /** What proves or overrides one line of a gate. */
 export interface GateProof extends Stamp {
   text: string;
@@ -18,6 +21,8 @@ export interface PrimingRecord extends Stamp {
   bar: number;
   seconds: number;
   note?: string | undefined;
+  deviation?: Deviation | undefined;
+  second?: Act | undefined;
 }
 
 export const attemptResults = ['no-crank', 'cranks-no-fire', 'fires-and-dies', 'runs'] as const;
@@ -30,6 +35,9 @@ export interface AttemptRecord extends Stamp {
   rpm?: number | undefined;
   heard?: string | undefined;
   change?: string | undefined;
+  /** Tried with a gate shut: why, and (kept by the server) which lines stood. */
+  deviation?: Deviation | undefined;
+  second?: Act | undefined;
 }
 
 export interface SignatureRecord extends Stamp {

@@ -57,8 +57,9 @@ export const bandRules: Readonly<Record<string, BandRule>> = {
   'o-exciter': { unit: 'V', outcome: (v) => (v >= 10 ? 'battery-volts' : 'none'), source: 'common practice' },
   'o-crank-rpm': {
     unit: 'rpm',
-    outcome: (v) => (v < 20 ? 'zero' : v >= 150 && v <= 300 ? 'steady-150-to-300' : 'erratic'),
-    source: 'common practice',
+    // A steady number is steady, however small: that it jumps is seen and not read off one number.
+    outcome: (v) => (v < 20 ? 'zero' : v < 150 ? 'slow' : 'steady-150-to-300'),
+    source: 'common practice: choose "erratic" by hand where it jumps',
   },
   'o-pump-volts': {
     unit: 'V',

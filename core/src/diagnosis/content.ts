@@ -2,6 +2,7 @@ import type { CapabilityContent } from '../rules/content.ts';
 import { faults } from './data/faults.ts';
 import { likelihoods } from './data/matrix.ts';
 import { observations } from './data/observations.ts';
+import { provedAgainst, starterTests, swaps, testWants } from './data/practice.ts';
 
 /** Chances of a fault's outcomes that are not outcomes or are over one, and base rates that do not add up. */
 function oddChances(): string[] {
@@ -25,7 +26,7 @@ function oddChances(): string[] {
 
 export const diagnosisContent: CapabilityContent = {
   capability: 'diagnosis',
-  definitions: [...faults, ...observations],
-  more: [likelihoods],
+  definitions: [...faults, ...observations, ...swaps],
+  more: [likelihoods, provedAgainst, testWants, [...starterTests]],
   faults: oddChances,
 };

@@ -7,6 +7,7 @@ import { scopeOf } from '../rules/index.ts';
 import {
   bandReading,
   bandRules,
+  engineState,
   faults,
   fullModel,
   nextTests,
@@ -16,8 +17,11 @@ import {
   outcomeChances,
   rankSuspects,
   startWeights,
+  worthwhile,
 } from './index.ts';
-import type { Answer, DiagnosisModel, ObservationDef } from './index.ts';
+import { starterTests, testWants } from './data/practice.ts';
+import type { FactBook } from '../facts/index.ts';
+import type { Answer, CaseBasis, DiagnosisModel, EngineState, ObservationDef } from './index.ts';
 
 const petrol = bookFrom({
   'eng-fuel': 'petrol',
@@ -40,7 +44,7 @@ const answer = fc
 
 describe('probabilities', () => {
   it('sum to 1 after any answers (property)', () => {
-    const weights = startWeights(scopeOf({ facts: petrol }), []);
+    const weights = startWeights(scopeOf({ facts: petrol }), {});
     fc.assert(
       fc.property(
         fc.array(answer, { maxLength: 12 }),
@@ -85,7 +89,7 @@ describe('probabilities', () => {
         c: { x: { x1: 0.5 }, z: { z1: 0.99 } },
       },
     };
-    const weights = startWeights(scopeOf({ facts: new Map() }), [], model);
+    const weights = startWeights(scopeOf({ facts: new Map() }), {}, model);
     // By hand: weight p/(1-p), times each chance; unlisted outcomes share what is left by base rate.
     const chance: Record<string, Record<string, number>> = {
       a: { x1: 0.8, y2: 0.1, z1: 0.5 },
@@ -137,28 +141,28 @@ describe('probabilities', () => {
 
 describe('start weights', () => {
   it('a fault that cannot apply has no weight; an unknown fact leaves it in', () => {
-    expect(startWeights(scopeOf({ facts: petrol }), []).some((w) => w.id === 'f-glow-plugs')).toBe(
+    expect(startWeights(scopeOf({ facts: petrol }), {}).some((w) => w.id === 'f-glow-plugs')).toBe(
       false,
     );
     expect(
-      startWeights(scopeOf({ facts: new Map() }), []).some((w) => w.id === 'f-glow-plugs'),
+      startWeights(scopeOf({ facts: new Map() }), {}).some((w) => w.id === 'f-glow-plugs'),
     ).toBe(true);
   });
   it('facts raise a fault three times each, ten times at the most', () => {
     const facts = bookFrom({ 'eng-immobiliser-kind': 'key-to-engine-unit' });
     const weight = (f: typeof facts) =>
-      startWeights(scopeOf({ facts: f }), []).find((w) => w.id === 'f-immobiliser')!;
+      startWeights(scopeOf({ facts: f }), {}).find((w) => w.id === 'f-immobiliser')!;
     expect(weight(facts).weight / (0.05 / 0.95)).toBeCloseTo(3, 9);
     const all = scopeOf({
       fits: new Map(interfaces.map((i) => [i.id, { word: 'adapt', resolved: false }])),
     });
     expect(
-      startWeights(all, []).find((w) => w.id === 'f-crank-signal')!.weight / (0.05 / 0.95),
-    ).toBeCloseTo(10, 9);
+      startWeights(all, {}).find((w) => w.id === 'f-crank-signal')!.weight / (0.05 / 0.95),
+    ).toBeCloseTo(9, 9);
   });
   it('work on a system since it was last good doubles its faults', () => {
     const at = (touched: string[]) =>
-      startWeights(scopeOf({ facts: petrol }), touched).find((w) => w.id === 'f-pump-relay')!
+      startWeights(scopeOf({ facts: petrol }), { touched }).find((w) => w.id === 'f-pump-relay')!
         .weight;
     expect(at(['fuel'])).toBeCloseTo(2 * at([]), 9);
   });
@@ -166,31 +170,44 @@ describe('start weights', () => {
 
 describe('ranking', () => {
   it('a silent pump, with the engine unit answering, points at its relay', () => {
-    const ranked = rankSuspects(startWeights(scopeOf({ facts: petrol }), []), [
+    const ranked = rankSuspects(startWeights(scopeOf({ facts: petrol }), {}), [
       { observationId: 'o-fires', outcome: 'no-fire' },
       { observationId: 'o-ecu-talks', outcome: 'talks' },
       { observationId: 'o-prime-sound', outcome: 'silent' },
     ]);
     expect(ranked[0]!.id).toBe('f-pump-relay');
   });
-  it('an observation that echoes another counts half', () => {
-    const weights = startWeights(scopeOf({ facts: petrol }), []);
+  it('two observations that echo one another count three quarters each', () => {
+    const weights = startWeights(scopeOf({ facts: petrol }), {});
     const lamp = { observationId: 'o-oil-lamp', outcome: 'on' };
     const gauge = { observationId: 'o-oil-gauge', outcome: 'zero' };
-    const now = (answers: Answer[]) =>
-      rankSuspects(weights, answers).find((s) => s.id === 'f-oil-unprimed')!;
-    const base = rankSuspects(weights, [lamp]);
-    const full = weights.map(
-      (w) =>
-        base.find((s) => s.id === w.id)!.now *
-        outcomeChances(w.id, observationOf('o-oil-gauge')).get('zero')! ** 0.5,
+    const full = weights.map((w) =>
+      [lamp, gauge].reduce(
+        (p, a) => p * outcomeChances(w.id, observationOf(a.observationId)).get(a.outcome)! ** 0.75,
+        w.weight,
+      ),
     );
-    const unprimed =
+    const wanted =
       full[weights.findIndex((w) => w.id === 'f-oil-unprimed')]! / full.reduce((a, b) => a + b, 0);
-    expect(now([lamp, gauge]).now).toBeCloseTo(unprimed, 9);
+    expect(
+      rankSuspects(weights, [lamp, gauge]).find((s) => s.id === 'f-oil-unprimed')!.now,
+    ).toBeCloseTo(wanted, 9);
+  });
+  it('does not depend on the order of the answers (property)', () => {
+    const weights = startWeights(scopeOf({ facts: petrol }), {});
+    const once = fc.uniqueArray(answer, { maxLength: 12, selector: (a) => a.observationId });
+    fc.assert(
+      fc.property(
+        once.chain((a) =>
+          fc.tuple(fc.constant(a), fc.shuffledSubarray(a, { minLength: a.length })),
+        ),
+        ([a, b]) =>
+          JSON.stringify(rankSuspects(weights, a)) === JSON.stringify(rankSuspects(weights, b)),
+      ),
+    );
   });
   it('the last answer to a question counts', () => {
-    const weights = startWeights(scopeOf({ facts: petrol }), []);
+    const weights = startWeights(scopeOf({ facts: petrol }), {});
     const a = rankSuspects(weights, [
       { observationId: 'o-prime-sound', outcome: 'silent' },
       { observationId: 'o-prime-sound', outcome: 'heard' },
@@ -200,7 +217,7 @@ describe('ranking', () => {
     );
   });
   it('next tests are sorted, cost risk, and leave out what was done', () => {
-    const tests = nextTests(rankSuspects(startWeights(scopeOf({ facts: petrol }), []), []), [
+    const tests = nextTests(rankSuspects(startWeights(scopeOf({ facts: petrol }), {}), []), [
       'o-crank',
     ]);
     expect(tests.some((t) => t.observation.id === 'o-crank')).toBe(false);
@@ -208,6 +225,87 @@ describe('ranking', () => {
       [...tests.map((t) => t.bitsPerMinute)].sort((a, b) => b - a),
     );
     expect(tests.find((t) => t.observation.id === 'o-spark')!.cost).toBe(40);
+  });
+});
+
+describe('what is known of the case besides its answers', () => {
+  const weights = (basis: CaseBasis, facts = petrol) =>
+    new Map(startWeights(scopeOf({ facts }), basis).map((w) => [w.id, w]));
+  it('facts nobody typed raise nothing', () => {
+    const nothing = [...weights({}, new Map()).values()];
+    expect(nothing.filter((w) => w.raisedBy.length > 0)).toEqual([]);
+    const byDefault: FactBook = new Map([
+      [
+        'cho-power-distribution',
+        {
+          parts: { value: 'programmable-module' },
+          typed: {},
+          source: 'assumed',
+          by: 'default school',
+        },
+      ],
+    ]);
+    expect(weights({}, byDefault).get('f-pump-relay')!.raisedBy).toEqual([]);
+  });
+  it('a line that is proved lowers its suspects, and says so', () => {
+    const before = weights({}).get('f-battery-weak')!;
+    const after = weights({ proved: new Set(['gate-fc-battery']) }).get('f-battery-weak')!;
+    expect(after.weight).toBeLessThan(before.weight);
+    expect(after.loweredBy).toEqual(['gate-fc-battery']);
+  });
+  it('after a cure the second fault is looked for among the others', () => {
+    const answers = [
+      { observationId: 'o-fires', outcome: 'no-fire' },
+      { observationId: 'o-prime-sound', outcome: 'silent' },
+      { observationId: 'o-ecu-talks', outcome: 'talks' },
+    ];
+    const first = (cured: string[]) =>
+      rankSuspects(startWeights(scopeOf({ facts: petrol }), { cured }), answers)[0]!.id;
+    expect(first([])).toBe('f-pump-relay');
+    expect(first(['f-pump-relay'])).not.toBe('f-pump-relay');
+  });
+  const testsAt = (state: EngineState | undefined, answers: Answer[] = []) =>
+    nextTests(
+      rankSuspects(startWeights(scopeOf({ facts: petrol }), {}), answers, undefined, state),
+      [],
+      undefined,
+      state,
+    ).map((t) => t.observation.id);
+  it('asks nothing of the starter of an engine that runs, and nothing of running of one that does not', () => {
+    expect(testsAt('runs').filter((id) => starterTests.has(id))).toEqual([]);
+    expect(testsAt('turns').filter((id) => testWants[id] === 'runs')).toEqual([]);
+    expect(testsAt('still').filter((id) => testWants[id] !== undefined)).toEqual([]);
+    expect(testsAt(undefined)).toContain('o-crank');
+    expect(engineState(undefined, [{ observationId: 'o-fires', outcome: 'runs' }])).toBe('runs');
+    expect(engineState('turns', [{ observationId: 'o-fires', outcome: 'runs' }])).toBe('runs');
+  });
+  it('a running engine has answered for its starter', () => {
+    const weak = (state: EngineState | undefined) =>
+      rankSuspects(startWeights(scopeOf({ facts: petrol }), {}), [], undefined, state).find(
+        (s) => s.id === 'f-start-circuit',
+      )!.now;
+    expect(weak('runs')).toBeLessThan(weak(undefined) / 3);
+  });
+  it('putting in a known-good part is a test, and a cure by it tells most', () => {
+    expect(testsAt('turns')).toContain('o-swap-crank-sensor');
+    const cured = rankSuspects(
+      startWeights(scopeOf({ facts: petrol }), {}),
+      [{ observationId: 'o-swap-crank-sensor', outcome: 'cured' }],
+      undefined,
+      'turns',
+    );
+    expect(cured[0]!.id).toBe('f-crank-signal');
+  });
+  it('stops when no test left is worth its minutes', () => {
+    const sure = startWeights(scopeOf({ facts: petrol }), {}).map((w) => ({
+      ...w,
+      weight: w.id === 'f-pump-relay' ? 1e6 : w.weight,
+    }));
+    expect(worthwhile(nextTests(rankSuspects(sure, []), []))).toEqual([]);
+    expect(
+      worthwhile(nextTests(rankSuspects(startWeights(scopeOf({ facts: petrol }), {}), []), []))
+        .length,
+    ).toBeGreaterThan(5);
   });
 });
 
@@ -229,7 +327,7 @@ describe('does it find faults?', () => {
       return last;
     };
     // No raising facts: the bare priors.
-    const weights = startWeights(scopeOf({ facts: petrol }), []).map((w) => {
+    const weights = startWeights(scopeOf({ facts: petrol }), {}).map((w) => {
       const prior = faults.find((f) => f.id === w.id)?.prior;
       return prior === undefined ? w : { ...w, weight: prior / (1 - prior) };
     });
@@ -291,6 +389,7 @@ describe('readings fall into their bands', () => {
     ['o-oil-gauge', '0', undefined, 'zero'],
     ['o-crank-rpm', '212', undefined, 'steady-150-to-300'],
     ['o-crank-rpm', '0', undefined, 'zero'],
+    ['o-crank-rpm', '120', undefined, 'slow'],
     ['o-fill-height', '-12 mm', undefined, 'below'],
   ])('%s reads %s (also %s): %s', (id, typed, also, outcome) =>
     expect(bandReading(id, typed, petrol, also)).toMatchObject({ ok: true, outcome }),

@@ -3,5 +3,5 @@ export * from './rank.ts';
 export * from './bands.ts';
 export { faults } from './data/faults.ts';
 export { observations } from './data/observations.ts';
-export { likelihoods } from './data/matrix.ts';
+
 export * from './records.ts';

@@ -1,9 +1,11 @@
 import { evaluate } from '../rules/condition.ts';
 import type { Scope } from '../rules/condition.ts';
+import { isFactId } from '../facts/catalogue.ts';
 import { faults } from './data/faults.ts';
 import { likelihoods } from './data/matrix.ts';
 import { observations } from './data/observations.ts';
-import type { FaultDef, LikelihoodMatrix, ObservationDef } from './types.ts';
+import { provedAgainst, starterTests, swaps, testWants } from './data/practice.ts';
+import type { EngineState, FaultDef, LikelihoodMatrix, ObservationDef } from './types.ts';
 
 /**
  * Finding the fault. Each fault that can apply has a weight (its odds, raised by facts of this car); what was observed
@@ -27,9 +29,36 @@ export interface DiagnosisModel {
   likelihoods: LikelihoodMatrix;
 }
 
-export const fullModel: DiagnosisModel = { faults, observations, likelihoods };
+/** Putting in a part that is known to be good is a test like any other: it cures what it was about, and hardly anything else. */
+const swapTests: readonly ObservationDef[] = swaps.map(({ id, part, minutes, risk }) => ({
+  id,
+  question: `Put in a known-good ${part}: is it cured`,
+  kind: 'yes/no',
+  outcomes: [
+    { id: 'no-change', base: 0.98 },
+    { id: 'cured', base: 0.02 },
+  ],
+  minutes,
+  risk,
+  needs: `a ${part} that is known to be good`,
+}));
 
-const observationById = new Map(observations.map((o) => [o.id, o]));
+const withSwaps: LikelihoodMatrix = Object.fromEntries(
+  faults.map((fault) => [
+    fault.id,
+    {
+      ...likelihoods[fault.id],
+      ...Object.fromEntries(swaps.filter((s) => s.faults.includes(fault.id)).map((s) => [s.id, { cured: 0.93 }])),
+    },
+  ]),
+);
+
+/** Every observation there is, swaps of parts included. */
+export const allObservations: readonly ObservationDef[] = [...observations, ...swapTests];
+
+export const fullModel: DiagnosisModel = { faults, observations: allObservations, likelihoods: withSwaps };
+
+const observationById = new Map(allObservations.map((o) => [o.id, o]));
 
 /** An observation by its id. Throws on an id that is not in the content. */
 export function observationOf(id: string): ObservationDef {
@@ -38,7 +67,7 @@ export function observationOf(id: string): ObservationDef {
   return found;
 }
 
-/** Observations that say nearly the same: the second one counts half. */
+/** Observations that say nearly the same: where both are answered each counts for less, whichever came first. */
 const echoes: readonly (readonly [string, string])[] = [
   ['o-oil-lamp', 'o-oil-gauge'],
   ['o-trim', 'o-lambda'],
@@ -53,20 +82,88 @@ export interface Weighed {
   weight: number;
   /** Facts and kit lines that raised it. */
   raisedBy: readonly string[];
+  /** Lines of gates that are proved and speak against it. */
+  loweredBy: readonly string[];
 }
 
-/** Start weights of the faults that can apply to this car. `touched` names systems worked on since the last good state. */
-export function startWeights(scope: Scope, touched: readonly string[], model: DiagnosisModel = fullModel): Weighed[] {
+/** What is known of a case besides its facts and its answers. */
+export interface CaseBasis {
+  /** Systems worked on since the last good state. */
+  touched?: readonly string[];
+  /** Lines of gates that are proved. */
+  proved?: ReadonlySet<string>;
+  /** Faults that were found and cured on this job: what is left is looked for among the others. */
+  cured?: readonly string[];
+}
+
+/** A line that was proved leaves its faults a fifth of their weight: it was looked at, and a look can miss. Common practice. */
+const afterProof = 0.2;
+/** What was found and cured before may have come back, and rarely has. Common practice. */
+const afterCure = 0.05;
+
+/** Did somebody type this, or is it a way out, a part, a count of the job? What the application took on its own raises nothing. */
+function somebodySaid(scope: Scope, id: string): boolean {
+  const fact = scope.facts.get(id);
+  if (!fact) return !isFactId(id);
+  return fact.source !== 'inferred' && fact.by !== 'default school';
+}
+
+/** Start weights of the faults that can apply to this car. */
+export function startWeights(scope: Scope, basis: CaseBasis = {}, model: DiagnosisModel = fullModel): Weighed[] {
+  const { touched = [], proved = new Set<string>(), cured = [] } = basis;
   const applying = model.faults.flatMap((fault): Weighed[] => {
     // Only a certain "no" excludes a fault: a fact nobody knows leaves it in.
     if (evaluate(fault.onlyWhen, scope).is === false) return [];
-    const raising = fault.raisedBy.map((c) => evaluate(c, scope)).filter((truth) => truth.is === true);
+    const raising = fault.raisedBy
+      .map((c) => evaluate(c, scope))
+      .filter((truth) => truth.is === true && truth.because.every((id) => somebodySaid(scope, id)));
     const raisedBy = [...new Set(raising.flatMap((truth) => truth.because))];
     const raise = Math.min(10, 3 ** raising.length);
     const handled = touched.includes(fault.system) ? 2 : 1;
-    return [{ id: fault.id, weight: (fault.prior / (1 - fault.prior)) * raise * handled, raisedBy }];
+    const loweredBy = Object.keys(provedAgainst).filter(
+      (line) => proved.has(line) && provedAgainst[line]!.includes(fault.id),
+    );
+    const lower = (loweredBy.length > 0 ? afterProof : 1) * (cured.includes(fault.id) ? afterCure : 1);
+    return [{ id: fault.id, weight: (fault.prior / (1 - fault.prior)) * raise * handled * lower, raisedBy, loweredBy }];
   });
-  return [...applying, { id: noneOfThese, weight: noneWeight, raisedBy: [] }];
+  return [...applying, { id: noneOfThese, weight: noneWeight, raisedBy: [], loweredBy: [] }];
+}
+
+/** What the engine does, as the person said it of the case, or as the answers show it. */
+export function engineState(said: EngineState | undefined, answers: readonly Answer[]): EngineState | undefined {
+  const of = (id: string): string | undefined => answers.findLast((a) => a.observationId === id)?.outcome;
+  if (of('o-fires') === 'runs') return 'runs';
+  if (said !== undefined) return said;
+  if (of('o-fires') !== undefined || of('o-crank') === 'normal') return 'turns';
+  return of('o-crank') === undefined ? undefined : 'still';
+}
+
+/** What a symptom answers by itself: an engine that runs was turned by its starter and has fired. */
+function impliedBy(state: EngineState | undefined, answers: readonly Answer[]): Answer[] {
+  const implied: Answer[] =
+    state === 'runs'
+      ? [
+          { observationId: 'o-crank', outcome: 'normal' },
+          { observationId: 'o-fires', outcome: 'runs' },
+        ]
+      : state === 'turns'
+        ? [{ observationId: 'o-crank', outcome: 'normal' }]
+        : [];
+  return implied.filter((i) => !answers.some((a) => a.observationId === i.observationId));
+}
+
+const reach: Readonly<Record<EngineState, readonly EngineState[]>> = {
+  still: [],
+  turns: ['turns'],
+  runs: ['turns', 'runs'],
+};
+
+/** Can this be looked at while the engine does what it does? */
+function canBeMade(id: string, state: EngineState | undefined): boolean {
+  if (state === undefined) return true;
+  if (state === 'runs' && starterTests.has(id)) return false;
+  const wants = testWants[id];
+  return wants === undefined || reach[state].includes(wants);
 }
 
 type Chances = ReadonlyMap<string, number>;
@@ -115,29 +212,37 @@ export interface Suspect {
   before: number;
   now: number;
   raisedBy: readonly string[];
+  loweredBy: readonly string[];
 }
 
-function strength(answer: Answer, earlier: readonly Answer[]): number {
-  const echo = echoes.some(([a, b]) => {
-    const other = a === answer.observationId ? b : b === answer.observationId ? a : undefined;
-    return other !== undefined && earlier.some((e) => e.observationId === other);
-  });
-  return echo ? 0.5 : 1;
+/** How much an answer counts beside the others: less for each that says nearly the same. Does not ask which came first. */
+function strength(id: string, answered: ReadonlySet<string>): number {
+  const echoing = echoes.filter(([a, b]) => (a === id && answered.has(b)) || (b === id && answered.has(a))).length;
+  return Math.max(0.5, 1 - 0.25 * echoing);
 }
 
-/** Suspects with their probability before and after the answers; sums to 1, the most probable first. */
+/**
+ * Suspects with their probability before and after the answers; sums to 1, the most probable first. The order of the answers does
+ * not matter, but that the last answer to a question counts. `state` is what the engine does.
+ */
 export function rankSuspects(
   weights: readonly Weighed[],
   answers: readonly Answer[],
   model: DiagnosisModel = fullModel,
+  state?: EngineState,
 ): Suspect[] {
   const byId = new Map(model.observations.map((o) => [o.id, o]));
-  // The last answer to a question counts.
-  const last = [...new Map(answers.map((a) => [a.observationId, a])).values()];
-  const heard = last.flatMap((answer, i) => {
-    const observation = byId.get(answer.observationId);
-    return observation ? [{ ...answer, observation, strength: strength(answer, last.slice(0, i)) }] : [];
-  });
+  const known = answers.filter((a) => byId.has(a.observationId));
+  const implied = impliedBy(state, known).filter((a) => byId.has(a.observationId));
+  const last = [...new Map([...implied, ...known].map((a) => [a.observationId, a])).values()].sort((a, b) =>
+    a.observationId < b.observationId ? -1 : 1,
+  );
+  const answered = new Set(last.map((a) => a.observationId));
+  const heard = last.map((answer) => ({
+    ...answer,
+    observation: byId.get(answer.observationId)!,
+    strength: strength(answer.observationId, answered),
+  }));
   const total = weights.reduce((s, w) => s + w.weight, 0);
   const now = weights.map((w) =>
     heard.reduce((weight, { observation, outcome, strength: by }) => {
@@ -147,7 +252,13 @@ export function rankSuspects(
   );
   const sum = now.reduce((a, b) => a + b, 0);
   return weights
-    .map((w, i) => ({ id: w.id, before: w.weight / total, now: now[i]! / sum, raisedBy: w.raisedBy }))
+    .map((w, i) => ({
+      id: w.id,
+      before: w.weight / total,
+      now: now[i]! / sum,
+      raisedBy: w.raisedBy,
+      loweredBy: w.loweredBy,
+    }))
     .sort((a, b) => b.now - a.now || (a.id < b.id ? -1 : 1));
 }
 
@@ -164,15 +275,25 @@ export interface NextTest {
 const bitsOf = (p: number): number => (p > 0 ? p * Math.log2(p) : 0);
 const entropy = (chances: readonly number[]): number => -chances.reduce((sum, p) => sum + bitsOf(p), 0);
 
-/** Open tests by information per minute, best first. Tests already answered or ruled out are left out. */
+/** The least that a test must tell to be worth its minutes, bits. Common practice, no source. */
+export const leastBits = 0.05;
+
+/** The tests that are worth their minutes; none left is a reason to stop and to think again. */
+export const worthwhile = (tests: readonly NextTest[]): NextTest[] => tests.filter((t) => t.bits >= leastBits);
+
+/**
+ * Open tests by information per minute, best first. Tests already answered or ruled out are left out, and those that cannot be
+ * made while the engine does what it does.
+ */
 export function nextTests(
   suspects: readonly Suspect[],
   done: readonly string[],
   model: DiagnosisModel = fullModel,
+  state?: EngineState,
 ): NextTest[] {
   const prior = entropy(suspects.map((s) => s.now));
   return model.observations
-    .filter((o) => !done.includes(o.id))
+    .filter((o) => !done.includes(o.id) && canBeMade(o.id, state))
     .map((observation): NextTest => {
       const perFault = suspects.map((s) => outcomeChances(s.id, observation, model));
       let after = 0;

@@ -1,7 +1,10 @@
+import type { EngineState } from './types.ts';
 import type { Act, Stamp } from '../rules/stamp.ts';
 
 export interface CaseRecord extends Stamp {
   symptom: string;
+  /** What the engine does. */
+  state?: EngineState | undefined;
   /** Systems worked on since it last ran well. */
   touched: readonly string[];
   closed?: Act<{ faultId: string; reason: string }> | undefined;

@@ -1,5 +1,9 @@
 import type { Condition } from '../rules/condition.ts';
 
+/** What the engine does with the fault: nothing, it turns by the starter, it runs. */
+export const engineStates = ['still', 'turns', 'runs'] as const;
+export type EngineState = (typeof engineStates)[number];
+
 export interface FaultDef {
   id: string;
   title: string;

@@ -79,7 +79,10 @@ describe('what a plan is computed from', () => {
 });
 
 describe('candidates side by side', () => {
-  const car = bookFrom({ 'rec-bay-width': { 'between-towers-at-head-height': '800' } });
+  const car = bookFrom({
+    'rec-bay-width': { 'between-towers-at-head-height': '800' },
+    'rec-brake-assist': 'none',
+  });
   const rows = compareCandidates(car, bookFrom({ 'eng-mass': '150 kg' }), [
     {
       unitId: 'a',

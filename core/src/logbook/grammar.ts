@@ -1,3 +1,4 @@
+import { findUnit } from '../units/index.ts';
 import { shapes } from './shapes.ts';
 import type { LineContext, LogEntryDraft, Piece } from './shapes.ts';
 
@@ -19,6 +20,7 @@ export const bareContext = (today: string): LineContext => ({
   parts: [],
   circuits: [],
   provisional: [],
+  joints: [],
   people: [],
 });
 
@@ -69,7 +71,27 @@ export function readLogLine(line: string, context: LineContext): LineDraft {
       return { kind: 'note', text, hint: read.broken, at: shift({ from: read.from, to: read.to }), pieces: [] };
     return { ...read, text, pieces: read.pieces.map(shift) };
   }
+  const reading = readingIn(plain);
+  if (reading)
+    return {
+      kind: 'note',
+      text,
+      hint: `Only a note: "${reading.words}" is not kept as a reading. Name what was read, as in "bore 3 86.02"`,
+      at: shift(reading),
+      pieces: [],
+    };
   return { kind: 'note', text, pieces: [] };
+}
+
+/** A number with its unit that nothing took. */
+function readingIn(line: string): { words: string; from: number; to: number } | undefined {
+  for (const m of line.matchAll(/(?<![\w.,/-])\d[\d.,]{0,12}\s?([a-zµ°Ω·/²³]{1,6})(?![\w-])/gi)) {
+    const unit = findUnit(m[1]!);
+    // Minutes and hours of a day, litres of a shopping list and lone letters are words as often as readings.
+    if (unit && !['time', 'number', 'fraction'].includes(unit.kind) && m[1]!.length > 1)
+      return { words: m[0], from: m.index, to: m.index + m[0].length };
+  }
+  return undefined;
 }
 
 /** What the bar shows before Enter. */

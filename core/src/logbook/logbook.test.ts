@@ -133,6 +133,7 @@ const shop: LineContext = {
     { key: 'p2', title: 'Engine loom', label: 'C-105' },
   ],
   circuits: [{ key: 'c1', title: 'Main relay to injectors' }],
+  joints: [{ key: 'main caps', title: 'main caps' }],
   provisional: [
     { key: 'v1', title: 'loose: left mount, 2 bolts' },
     { key: 'v2', title: 'capped: heater stubs' },
@@ -284,10 +285,13 @@ describe('what a line probably belongs to', () => {
     ['two of the bell ones were seized', 'rm-bell-bolts'],
     ['hood shut with clay, 14 mm', 'fit-hood'],
     ['loom has three cut plugs', 'p2'],
-  ])('%s', (line, key) => expect(suggestAbout(line, things)?.key).toBe(key));
+  ])('%s', (line, key) => expect(suggestAbout(line, things)?.thing.key).toBe(key));
   it('goes to the step that runs when nothing else is spoken of', () => {
-    expect(suggestAbout('knuckles bleeding', things, 'rm-oil-drain')?.key).toBe('rm-oil-drain');
-    expect(suggestAbout('hood shut with clay', things, 'rm-oil-drain')?.key).toBe('fit-hood');
+    expect(suggestAbout('knuckles bleeding', things, 'rm-oil-drain')).toMatchObject({
+      thing: { key: 'rm-oil-drain' },
+      sure: 0.5,
+    });
+    expect(suggestAbout('hood shut with clay', things, 'rm-oil-drain')?.thing.key).toBe('fit-hood');
   });
   it('says nothing when nothing is near', () =>
     expect(suggestAbout('coffee', things)).toBeUndefined());

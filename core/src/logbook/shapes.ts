@@ -4,7 +4,7 @@ import { factCatalogue, partName } from '../facts/index.ts';
 import { sheetDefs } from '../prep/sheets.ts';
 import { parseMeasure } from '../units/index.ts';
 import { readDay } from './days.ts';
-import { pick } from './words.ts';
+import { pick, wordsOf } from './words.ts';
 import type { Named, Picked } from './words.ts';
 
 /** A piece of the line that the bar took, where it stands, and how it was understood. */
@@ -23,6 +23,8 @@ export interface LineContext {
   parts: readonly (Named & { label: string })[];
   circuits: readonly Named[];
   provisional: readonly Named[];
+  /** Joints that have a name on this job already. */
+  joints: readonly Named[];
   people: readonly { id: string; name: string; initials: string }[];
 }
 
@@ -106,30 +108,41 @@ class Match {
 
 const isBroken = (r: Picked<Named>): r is { hit?: undefined; sentence: string } => r.hit === undefined;
 
-const torque: Shape = (text) => {
+/** One name for one joint: "Main cap", "main caps" and "MAIN  CAPS" are the one that is there. */
+function jointName(said: string, joints: readonly Named[]): string {
+  const stems = (words: string): string =>
+    wordsOf(words)
+      .map((w) => w.replace(/s$/, ''))
+      .sort()
+      .join(' ');
+  return joints.find((j) => stems(j.title) === stems(said))?.title ?? said.trim().replace(/\s+/g, ' ').toLowerCase();
+}
+
+const torque: Shape = (text, { joints }) => {
   if (!/^torqued?\b/i.test(text)) return undefined;
   const m = Match.of(
-    /^torqued?\s+(?<joint>.+?)\s+(?<bolt>\d+)\s+(?<amount>\d[\d.,]*\s*(?:nm|n·m|n\.m|lbft|lb-ft|lbf·ft|ftlb))(?:\s*\+\s*(?<angle>\d{1,3})\s*(?:deg|°))?$/di,
+    /^torqued?\s+(?<joint>.+?)\s+(?<bolt>\d+)\s+(?<amount>\d[\d.,]*\s*[a-z·.-]+(?:\s?[a-z-]+)?)(?:\s*\+\s*(?<angle>\d{1,3})\s*(?:deg|°))?$/di,
     text,
   );
   if (!m) return { broken: 'A torque wants: torque main cap 3 65 Nm + 90 deg', from: 0, to: text.length };
   const amount = parseMeasure(m.must('amount'), 'N·m');
   if (!amount.ok) return m.broken('amount', amount.sentence);
   const angle = m.get('angle');
+  const joint = jointName(m.must('joint'), joints);
   return {
     kind: 'torque',
     text,
-    joint: m.must('joint'),
+    joint,
     bolt: m.must('bolt'),
     torqueNm: amount.measure.value,
     ...(angle === undefined ? {} : { angleDeg: Number(angle) }),
     pieces: [
-      ...m.piece('joint', 'joint'),
+      ...m.piece('joint', 'joint', joint),
       ...m.piece('bolt', 'bolt'),
       ...m.piece('amount', 'torque', amount.measure.understood),
       ...m.piece('angle', 'angle', `${angle} deg`),
     ],
-    understood: `torque: ${m.must('joint')}, bolt ${m.must('bolt')}, ${amount.measure.understood}${angle === undefined ? '' : `, then ${angle} deg`}`,
+    understood: `torque: ${joint}, bolt ${m.must('bolt')}, ${amount.measure.understood}${angle === undefined ? '' : `, then ${angle} deg`}`,
   };
 };
 
@@ -341,7 +354,7 @@ const bag: Shape = (text) => {
 
 const fluid: Shape = (text) => {
   const m = Match.of(
-    /^(?<way>drained|filled|topped up)\s*:?\s+(?<amount>[\d.,]+(?:\s+\d+\/\d+)?\s*(?:l|litres?|liters?|ml|qt|gal|pt)?)\s+(?:of\s+)?(?<what>[a-z].*)$/di,
+    /^(?<way>drained|filled|topped up)\s*:?\s+(?<amount>[\d.,]+(?:\s+\d+\/\d+)?\s*(?:l|litres?|liters?|ml|qts?|quarts?|gals?|gallons?|pts?|pints?|fl oz)?)\s+(?:of\s+)?(?<what>[a-z].*)$/di,
     text,
   );
   if (!m) return undefined;

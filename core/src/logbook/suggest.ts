@@ -12,11 +12,20 @@ function weights(things: readonly Thing[]): Map<string, number> {
   return new Map([...count].map(([w, n]) => [w, Math.log(1 + things.length / n) / Math.log(1 + things.length)]));
 }
 
+/** How sure a suggestion must be that a line is kept with it unasked; below that it is offered, and somebody says so. */
+export const leastSure = 0.7;
+
+export interface Suggestion {
+  thing: Thing;
+  /** 0 to 1: how much of what was said speaks of this and of nothing else. */
+  sure: number;
+}
+
 /**
  * What a line probably belongs to: the open step, part, circuit or interface whose title shares most with it, words that stand
- * in few titles counting more. The step somebody is clocked on counts as the likeliest when nothing else is clearly spoken of.
+ * in few titles counting more. The step somebody is clocked on is offered when nothing else is clearly spoken of.
  */
-export function suggestAbout(line: string, things: readonly Thing[], running?: string): Thing | undefined {
+export function suggestAbout(line: string, things: readonly Thing[], running?: string): Suggestion | undefined {
   const said = wordsOf(line);
   const weigh = weights(things);
   // Most of a title, or a word that hardly another title has.
@@ -31,6 +40,9 @@ export function suggestAbout(line: string, things: readonly Thing[], running?: s
   };
   const ranked = things.map((t) => ({ t, s: score(t) })).sort((a, b) => b.s - a.s || (a.t.key < b.t.key ? -1 : 1));
   const first = ranked[0];
-  if (first && first.s >= spokenOf && first.s > (ranked[1]?.s ?? 0)) return first.t;
-  return things.find((t) => t.key === running);
+  const second = ranked[1]?.s ?? 0;
+  if (first && first.s >= spokenOf && first.s > second)
+    return { thing: first.t, sure: (first.s / (first.s + second)) * Math.min(1, first.s / 0.3) };
+  const onIt = things.find((t) => t.key === running);
+  return onIt && { thing: onIt, sure: 0.5 };
 }

@@ -2,6 +2,7 @@ export * from './plan.ts';
 export * from './input.ts';
 export * from './steps.ts';
 export * from './task-door.ts';
+export * from './case.ts';
 export * from './line-context.ts';
 export * from './takeover.ts';
 export * from './title.ts';

@@ -2,6 +2,7 @@ import type { FactBook, FactValue } from '../facts/index.ts';
 import { provisionalRegister } from '../commissioning/provisional.ts';
 import type { TaskRecord } from '../pull/records.ts';
 import type { UnitRole } from '../jobs/units.ts';
+import { noSource } from '../prep/records.ts';
 import { recordsOf } from '../records/index.ts';
 import type { Recorded } from '../records/index.ts';
 import { doubleLabels } from '../systems/circuits.ts';
@@ -70,6 +71,7 @@ export function planInputOf(material: JobMaterial): PlanInput {
         gates: recordsOf(material, 'gate'),
       }),
       loosened: torques.filter((t) => t.voided).map((t) => `${t.joint}, bolt ${t.bolt}`),
+      unsourced: torques.filter((t) => !t.voided && t.source === noSource).map((t) => `${t.joint}, bolt ${t.bolt}`),
       unlabelled: [...double, ...missing],
       openEnds: followUps.filter((f) => !f.done && !f.on && !f.atKm).map((f) => f.what),
       primedBar: primings[0]?.bar,
@@ -93,7 +95,7 @@ export const emptyInput = (over: Partial<PlanInput> = {}): PlanInput => ({
   fits: {},
   kit: {},
   gates: {},
-  gateInputs: { provisional: [], loosened: [], unlabelled: [], openEnds: [], plugOutAt: {} },
+  gateInputs: { provisional: [], loosened: [], unsourced: [], unlabelled: [], openEnds: [], plugOutAt: {} },
   attempts: 0,
   withDonor: false,
   ...over,

@@ -20,6 +20,7 @@ export function lineContextOf(
     steps: workSteps(plan, tasks, donor).map(({ key, title, status }) => ({ key, title, status })),
     parts: Object.entries(recordsOf(material, 'part')).map(([key, p]) => ({ key, title: p.title, label: p.label })),
     circuits: Object.entries(recordsOf(material, 'circuit')).map(([key, c]) => ({ key, title: c.title })),
+    joints: Object.values(recordsOf(material, 'joint')).map(({ name }) => ({ key: name, title: name })),
     provisional: plan.provisional.filter((p) => p.from === 'person').map((p) => ({ key: p.key, title: p.title })),
   };
 }

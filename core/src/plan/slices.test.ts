@@ -99,7 +99,7 @@ describe('nothing of what a plan is computed from is without effect', () => {
       plan.harvestSteps.lines.map((l) => l.def.id),
       plan.gates.flatMap((g) => g.lines.map((l) => [l.def.id, l.state, l.applies, l.blockers])),
       plan.circuits.map((c) => [c.def.id, c.waits]),
-      startWeights(plan.scope, []),
+      startWeights(plan.scope, {}),
       plan.fits.map((l) => [l.def.id, l.verdict.word, l.verdict.headline, l.stale, l.resolved]),
     ]);
   };
@@ -123,6 +123,7 @@ describe('nothing of what a plan is computed from is without effect', () => {
       gateInputs: {
         provisional: [],
         loosened: ['head, bolt 3'],
+        unsourced: [],
         unlabelled: [],
         openEnds: [],
         plugOutAt: {},

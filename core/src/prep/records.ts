@@ -50,3 +50,6 @@ export interface PrepRecords {
   torque: TorqueRecord;
   finding: FindingRecord;
 }
+
+/** What stands for the source of a torque of which nobody said where its value is from: it is not proved by it. */
+export const noSource = 'not said';

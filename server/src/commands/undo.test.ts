@@ -63,11 +63,11 @@ describe('a command is taken back', () => {
     });
   });
   it('a record that it changed stands as before, and its revision goes on counting', async () => {
-    await put('kit', 'kit-sump', { status: 'ordered' });
+    await put('kit', 'kit-sump', { status: 'here' });
     const id = await put('kit', 'kit-sump', { status: 'here', note: 'dented' }, 1);
     await undo(id);
     expect(await record('kit', 'kit-sump')).toMatchObject({
-      data: { status: 'ordered' },
+      data: { status: 'here' },
       revision: 3,
     });
     const stale = await shop.manager.call(putRecord, {

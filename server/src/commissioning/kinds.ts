@@ -2,7 +2,7 @@ import { recordsOf } from '@bay/core/records';
 import { computePlan, planInputOf } from '@bay/core/plan';
 import { formatMeasure } from '@bay/core/units';
 import { gateLines, readingWords, refuseProof, wantsSecond } from '@bay/core/commissioning';
-import type { GateProof } from '@bay/core/commissioning';
+import type { Deviation, GateName, GateProof } from '@bay/core/commissioning';
 import type { Tx } from '../db/connection.ts';
 import { jobMaterial } from '../plan/material.ts';
 import type { WriteContext } from '../records/kind.ts';
@@ -35,6 +35,41 @@ async function provenNow(tx: Tx, data: GateProof, { key, jobId }: WriteContext<'
   return data;
 }
 
+/** Lines that stand before these gates, of the job as it is now. */
+async function standBefore(tx: Tx, jobId: string, gates: readonly GateName[]): Promise<string[]> {
+  const plan = computePlan(planInputOf(await jobMaterial(tx, jobId)));
+  return plan.gates
+    .filter((g) => (gates as readonly string[]).includes(g.gate))
+    .flatMap((g) => g.lines.filter((l) => l.state !== 'proved' && l.state !== 'overridden'))
+    .map((l) => l.def.mustBe);
+}
+
+/** Nobody cranks or starts past a gate that is shut, unless they say why; then it is kept with what stood, and two people sign it. */
+async function pastGates<T extends { deviation?: Deviation | undefined }>(
+  tx: Tx,
+  data: T,
+  { jobId, before }: { jobId: string; before: T | undefined },
+  gates: readonly GateName[],
+): Promise<T> {
+  const { deviation, ...plain } = data;
+  // What is corrected afterwards was let through when it was written.
+  const kept = deviation ?? before?.deviation;
+  if (before) return { ...plain, ...(kept ? { deviation: kept } : {}) } as unknown as T;
+  const against = await standBefore(tx, jobId, gates);
+  if (against.length === 0) return plain as unknown as T;
+  if (!deviation)
+    throw new Refusal(
+      409,
+      `${against.length} ${against.length === 1 ? 'line stands' : 'lines stand'} before ${gates.map((g) => `"${g}"`).join(' and ')}: ${against.slice(0, 2).join('; ')}${against.length > 2 ? ' and more' : ''}. If it was done all the same, write why.`,
+      { fields: { deviation: 'Say in a sentence why it was done all the same.' } },
+    );
+  return { ...plain, deviation: { ...deviation, stoodOn: { against, harm: true } } } as unknown as T;
+}
+
+const outOfOrder = (data: { deviation?: Deviation | undefined; second?: unknown }): string =>
+  data.deviation ? `. With a gate shut: ${data.deviation.why}${data.second ? '' : '. A second person is to sign'}` : '';
+const wantsTwo = (data: { deviation?: Deviation | undefined }): boolean => data.deviation !== undefined;
+
 export const commissioningKinds = [
   kindRule({
     kind: 'gate',
@@ -62,13 +97,20 @@ export const commissioningKinds = [
     kind: 'priming',
     logKind: 'priming',
     station: 'start',
+    complete: async (tx, data, context) =>
+      data.way.startsWith('crank') ? pastGates(tx, data, context, ['First crank']) : data,
+    wantsSecond: wantsTwo,
+    title: () => 'Oil pressure before spark, with a gate shut',
     describe: (data) =>
-      `oil pressure before spark: ${formatMeasure(data.bar, 'bar')} after ${data.seconds} s, ${data.way.replaceAll('-', ' ')}${data.note ? ` (${data.note})` : ''}`,
+      `oil pressure before spark: ${formatMeasure(data.bar, 'bar')} after ${data.seconds} s, ${data.way.replaceAll('-', ' ')}${data.note ? ` (${data.note})` : ''}${outOfOrder(data)}`,
   }),
   kindRule({
     kind: 'attempt',
     logKind: 'attempt',
     station: 'start',
+    complete: (tx, data, context) => pastGates(tx, data, context, ['First crank', 'First start']),
+    wantsSecond: wantsTwo,
+    title: (data) => `Start attempt ${data.number}, with a gate shut`,
     describe: (data) => {
       const extras = [
         data.volts === undefined ? '' : `${data.volts} V at crank`,
@@ -76,10 +118,30 @@ export const commissioningKinds = [
         data.heard ?? '',
         data.change ? `change: ${data.change}` : '',
       ].filter(Boolean);
-      return `attempt ${data.number}: ${results[data.result]}, ${data.seconds} s${extras.length > 0 ? `. ${extras.join(', ')}` : ''}`;
+      return `attempt ${data.number}: ${results[data.result]}, ${data.seconds} s${extras.length > 0 ? `. ${extras.join(', ')}` : ''}${outOfOrder(data)}`;
     },
   }),
-  kindRule({ kind: 'signature', logKind: 'gate', describe: (data) => `signed: ${data.what}. ${data.statement}` }),
+  kindRule({
+    kind: 'signature',
+    logKind: 'gate',
+    // A start is signed for when it ran, and through open gates.
+    complete: async (tx, data, { jobId, key }) => {
+      if (key !== 'first-start') return data;
+      const against = await standBefore(tx, jobId, ['First crank', 'First start']);
+      if (against.length > 0)
+        throw new Refusal(
+          409,
+          `Gates open first: ${against[0]!}${against.length > 1 ? ` and ${against.length - 1} more` : ''}.`,
+        );
+      const attempts = Object.values(recordsOf(await jobMaterial(tx, jobId), 'attempt')).sort(
+        (a, b) => a.number - b.number,
+      );
+      if (attempts.at(-1)?.result !== 'runs')
+        throw new Refusal(409, 'The last attempt did not run: there is no start to sign for.');
+      return data;
+    },
+    describe: (data) => `signed: ${data.what}. ${data.statement}`,
+  }),
   kindRule({
     kind: 'provisional',
     logKind: 'provisional',

@@ -1,4 +1,4 @@
-import { faults, observationOf, observations } from '@bay/core/diagnosis';
+import { allObservations, faults, noneOfThese, observationOf } from '@bay/core/diagnosis';
 import { badInput } from '../http/problem.ts';
 import { kindRule } from '../records/kind.ts';
 
@@ -7,6 +7,11 @@ export const diagnosisKinds = [
     kind: 'case',
     logKind: 'diagnosis',
     station: 'start',
+    check: (data) => {
+      const { closed } = data;
+      if (closed && closed.faultId !== noneOfThese && !faults.some((f) => f.id === closed.faultId))
+        throw badInput({ 'closed.faultId': 'This fault is not known.' });
+    },
     describe: (data, { before }) => {
       if (data.closed && !before?.closed)
         return `found: ${faults.find((f) => f.id === data.closed!.faultId)?.title ?? data.closed.faultId}. ${data.closed.reason}`;
@@ -18,7 +23,7 @@ export const diagnosisKinds = [
     logKind: 'diagnosis',
     station: 'start',
     check: (data) => {
-      const known = observations.find((o) => o.id === data.observationId);
+      const known = allObservations.find((o) => o.id === data.observationId);
       if (!known) throw badInput({ observationId: 'This observation is not known.' });
       if (!known.outcomes.some((o) => o.id === data.outcome)) throw badInput({ outcome: 'This is no outcome of it.' });
     },

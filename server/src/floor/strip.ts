@@ -1,5 +1,5 @@
-import { faults, rankSuspects, startWeights } from '@bay/core/diagnosis';
-import { shortTitleOf } from '@bay/core/plan';
+import { faults } from '@bay/core/diagnosis';
+import { caseStanding, curedBy, shortTitleOf } from '@bay/core/plan';
 import type { Plan } from '@bay/core/plan';
 import { countSteps, stepStates } from '@bay/core/pull';
 import { provedLines } from '@bay/core/commissioning';
@@ -22,13 +22,14 @@ export function stateOf(material: Material, plan: Plan, today: string): Strip['s
   }
   const search = Object.entries(recordsOf(material, 'case')).find(([, c]) => !c.closed);
   if (search) {
-    const [caseId, { symptom, touched }] = search;
+    const [caseId, found] = search;
     const seen = Object.values(recordsOf(material, 'observation')).filter((o) => o.caseId === caseId && !o.withdrawn);
-    const first = rankSuspects(startWeights(plan.scope, touched), seen)[0]!;
+    const cured = curedBy(Object.values(recordsOf(material, 'case')));
+    const first = caseStanding(plan, found, seen, { cured }).suspects[0]!;
     const suspect = faults.find((f) => f.id === first.id)?.title ?? 'none of the known faults';
     return {
       kind: 'waits',
-      title: `Waits for you: ${symptom}`,
+      title: `Waits for you: ${found.symptom}`,
       sentence: `${Math.round(first.now * 100)} % ${suspect}`,
     };
   }

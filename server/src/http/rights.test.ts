@@ -341,7 +341,7 @@ describe('beside reading and writing', () => {
 
   it('money is seen by the manager only, and what others write erases none of it', async () => {
     const jobId = await bookedJob(one.manager);
-    await put(one.manager, jobId, 'kit', 'kit-sump', { status: 'ordered', price: 210 });
+    await put(one.manager, jobId, 'kit', 'kit-sump', { status: 'here', price: 210 });
     const kitOf = async (who: Client) =>
       (await who.good(jobs.readJob, { params: { jobId } })).records.find((r) => r.kind === 'kit')!
         .data;

@@ -1,6 +1,10 @@
-import { kitLineOf, kitLines } from '@bay/core/kit';
+import { kitLineOf, kitLines, orderStops } from '@bay/core/kit';
+import type { KitRecord } from '@bay/core/kit';
+import { computePlan, planInputOf } from '@bay/core/plan';
+import type { Tx } from '../db/connection.ts';
+import { jobMaterial } from '../plan/material.ts';
 import { noteChange } from '../commands/run.ts';
-import { badInput, notFound } from '../http/problem.ts';
+import { badInput, notFound, Refusal } from '../http/problem.ts';
 import { kindRule } from '../records/kind.ts';
 
 const words = {
@@ -11,6 +15,15 @@ const words = {
   'sent-back': 'sent back',
   'not-needed': 'not needed',
 } as const;
+
+/** An order stops at a blank, at a proposal nobody chose, and at what nobody knows to be needed. */
+async function mayBeOrdered(tx: Tx, jobId: string, key: string, data: KitRecord): Promise<void> {
+  const plan = computePlan(planInputOf(await jobMaterial(tx, jobId)));
+  const line = plan.kit.find((l) => l.def.id === key);
+  if (!line) throw new Refusal(409, 'This job does not ask for it: nothing of it is ordered.');
+  const stops = orderStops(line, plan.facts, data);
+  if (stops.length > 0) throw new Refusal(409, `Not to be ordered yet: ${stops.join('; ')}.`);
+}
 
 export const kitKinds = [
   kindRule({
@@ -23,11 +36,12 @@ export const kitKinds = [
     check: (_data, { key }) => {
       if (!kitLines.some((l) => l.id === key)) throw notFound('This kit line');
     },
-    complete: async (tx, data) => {
+    complete: async (tx, data, { jobId, key, before }) => {
       const known =
         !data.supplierId ||
         (await tx.selectFrom('supplier').select('id').where('id', '=', data.supplierId).executeTakeFirst());
       if (!known) throw badInput({ 'data.supplierId': 'This supplier is not in the list.' });
+      if (data.status === 'ordered' && before?.status !== 'ordered') await mayBeOrdered(tx, jobId, key, data);
       return data;
     },
     after: (_tx, data, { before, caller }) => {

@@ -1,9 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { bearerOf, factDef } from '@bay/core/facts';
-import { readLogLine } from '@bay/core/logbook';
+import { kitLineOf } from '@bay/core/kit';
+import { pick, readLogLine } from '@bay/core/logbook';
 import type { LineContext, LogEntryDraft } from '@bay/core/logbook';
 import { computePlan, lineContextOf, planInputOf, stepBasis } from '@bay/core/plan';
-import { sheetOf } from '@bay/core/prep';
+import { noSource, sheetOf } from '@bay/core/prep';
 import { recordsOf } from '@bay/core/records';
 import type { RecordKind } from '@bay/contract/records';
 import { clockOff, startClock } from '../clock/store.ts';
@@ -97,6 +98,20 @@ async function addFact(tx: Tx, caller: Caller, { jobId, at }: Line, draft: Draft
   });
 }
 
+/** What arrives moves its order and ends the hold that waited for it, where it is plain which is meant. */
+async function arrived(tx: Tx, caller: Caller, line: Line, { what }: Draft<'arrival'>): Promise<void> {
+  const ordered = Object.entries(recordsOf(line.material, 'kit'))
+    .filter(([, k]) => k.status === 'ordered')
+    .map(([key]) => ({ key, title: kitLineOf(key).title }));
+  const kit = pick(what, ordered, 'order').hit;
+  if (kit) await put(tx, caller, line, 'kit', kit.key, (now) => ({ ...now, status: 'here' }));
+  const holds = Object.entries(recordsOf(line.material, 'hold'))
+    .filter(([, h]) => !h.released)
+    .map(([key, h]) => ({ key, title: h.waitsFor }));
+  const hold = pick(what, holds, 'hold').hit;
+  if (hold) await put(tx, caller, line, 'hold', hold.key, (now) => ({ ...now, released: {} }));
+}
+
 async function release(tx: Tx, caller: Caller, line: Line, draft: Draft<'release'>): Promise<boolean> {
   const holds = Object.entries(recordsOf(line.material, 'hold'));
   const hit = holds.find(([, h]) => !h.released && h.waitsFor.toLowerCase().includes(draft.what.toLowerCase()));
@@ -149,7 +164,7 @@ export async function writeLine(
       return;
     case 'arrival':
       await note('arrival', draft.understood);
-      return;
+      return arrived(tx, caller, line, draft);
     case 'measurement':
       return addReading(tx, caller, line, draft);
     case 'torque':
@@ -161,7 +176,7 @@ export async function writeLine(
           bolt: draft.bolt,
           stagesNm: [draft.torqueNm],
           angleDeg: draft.angleDeg,
-          source: 'logged in one line',
+          source: noSource,
         };
       });
     case 'hold':

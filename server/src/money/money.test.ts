@@ -53,17 +53,17 @@ describe('money', () => {
     const jobId = await bookedJob(shop.manager);
     for (const price of [12.5, -1, 1e15, '12'])
       expect(
-        await put(shop.manager, jobId, 'kit', 'kit-sump', { status: 'ordered', price }),
+        await put(shop.manager, jobId, 'kit', 'kit-sump', { status: 'here', price }),
       ).toMatchObject({ status: 422 });
     expect(
-      await put(shop.manager, jobId, 'kit', 'kit-sump', { status: 'ordered', price: 1250 }),
+      await put(shop.manager, jobId, 'kit', 'kit-sump', { status: 'here', price: 1250 }),
     ).toMatchObject({
       status: 200,
       body: { record: { data: { price: 1250 } } },
     });
   });
   it.each([
-    ['kit', 'kit-sump', { status: 'ordered' }, 'price'],
+    ['kit', 'kit-sump', { status: 'here' }, 'price'],
     ['candidate', randomUUID(), { note: 'complete' }, 'cost'],
     ['ask', randomUUID(), { ask: 'approval', to: 'manager', what: 'regrind' }, 'amount'],
   ] as const)(
@@ -116,7 +116,7 @@ describe('money', () => {
   );
   it('who does not see an amount does not write over it, and what they write beside it leaves it alone', async () => {
     const jobId = await bookedJob(shop.manager);
-    await put(shop.manager, jobId, 'kit', 'kit-sump', { status: 'ordered', price: 100 });
+    await put(shop.manager, jobId, 'kit', 'kit-sump', { status: 'here', price: 100 });
     expect(
       await put(shop.technician, jobId, 'kit', 'kit-sump', { status: 'here', price: 300 }, 1),
     ).toMatchObject({
@@ -134,7 +134,7 @@ describe('money', () => {
       body: { commandId: commandId() },
     });
     expect((await recordOf(shop.manager, jobId, 'kit', 'kit-sump'))!.data).toMatchObject({
-      status: 'ordered',
+      status: 'here',
       price: 100,
     });
     expect((await recordOf(shop.technician, jobId, 'kit', 'kit-sump'))!.data).not.toHaveProperty(
@@ -143,8 +143,8 @@ describe('money', () => {
   });
   it('the manager who leaves a price out takes it away', async () => {
     const jobId = await bookedJob(shop.manager);
-    await put(shop.manager, jobId, 'kit', 'kit-sump', { status: 'ordered', price: 100 });
-    await put(shop.manager, jobId, 'kit', 'kit-sump', { status: 'ordered' }, 1);
+    await put(shop.manager, jobId, 'kit', 'kit-sump', { status: 'here', price: 100 });
+    await put(shop.manager, jobId, 'kit', 'kit-sump', { status: 'here' }, 1);
     expect((await recordOf(shop.manager, jobId, 'kit', 'kit-sump'))!.data).not.toHaveProperty(
       'price',
     );
@@ -163,7 +163,7 @@ describe('the currency of the shop', () => {
     expect((await set(manager, 'JPY')).status).toBe(200);
     expect((await set(manager, 'CHF')).status).toBe(200);
     const jobId = await bookedJob(manager);
-    await put(manager, jobId, 'kit', 'kit-sump', { status: 'ordered', price: 100 });
+    await put(manager, jobId, 'kit', 'kit-sump', { status: 'here', price: 100 });
     expect(await set(manager, 'EUR')).toMatchObject({
       status: 409,
       problem: { title: 'Amounts are written in CHF already, so it stays.' },
@@ -173,7 +173,7 @@ describe('the currency of the shop', () => {
   it('plain numbers may be given their name, as long as no figure changes its worth', async () => {
     const { manager } = await shopWithCrew(server, 'plain');
     const jobId = await bookedJob(manager);
-    await put(manager, jobId, 'kit', 'kit-sump', { status: 'ordered', price: 100 });
+    await put(manager, jobId, 'kit', 'kit-sump', { status: 'here', price: 100 });
     expect((await set(manager, 'JPY')).status).toBe(409);
     expect((await set(manager, 'EUR')).status).toBe(200);
   });
@@ -191,7 +191,7 @@ describe('suppliers', () => {
       name: 'Lathe and Loom',
     });
     for (const jobId of [one, two])
-      await put(shop.technician, jobId, 'kit', 'kit-sump', { status: 'ordered', supplierId: id });
+      await put(shop.technician, jobId, 'kit', 'kit-sump', { status: 'here', supplierId: id });
     const rename = (name: string, revision: number) =>
       shop.manager.call(renameSupplier, {
         params: { supplierId: id },
@@ -210,7 +210,7 @@ describe('suppliers', () => {
   it('that nobody knows are refused with a sentence', async () => {
     const jobId = await bookedJob(shop.manager);
     const wrong = await put(shop.manager, jobId, 'kit', 'kit-sump', {
-      status: 'ordered',
+      status: 'here',
       supplierId: randomUUID(),
     });
     expect(wrong).toMatchObject({

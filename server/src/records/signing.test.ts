@@ -69,13 +69,13 @@ describe('forged stamps', () => {
   it.each(recordKinds)(
     '%s: names and times that were sent are never kept, not at the top and not in an act',
     async (kind) => {
-      const { key, data, acts = {}, acted = {} } = samples[kind];
+      const { key, data, acts = {}, acted = {}, begins = {} } = samples[kind];
       expect(Object.keys(acts).sort()).toEqual([...kindSchema(kind).acts].sort());
       const boss = signature('Boss sig', shop.people.manager);
       const first = await put(
         kind,
         key,
-        { ...data, ...forged, second: forged, signedBy: 'X', secondBy: 'Y' },
+        { ...data, ...begins, ...forged, second: forged, signedBy: 'X', secondBy: 'Y' },
         0,
         shop.manager,
       );

@@ -12,6 +12,8 @@ export interface Sample {
   key: string;
   data: Data;
   acts?: Record<string, Data>;
+  /** What the first writing wants besides. */
+  begins?: Data;
   /** What is said beside an act, where the act wants it. */
   acted?: Data;
 }
@@ -23,7 +25,7 @@ export const samples: Record<RecordKind, Sample> = {
     acts: { deviation: { why: 'it hung on the crane of the last shop' } },
     acted: { status: 'done' },
   },
-  kit: { key: 'kit-sump', data: { status: 'ordered' } },
+  kit: { key: 'kit-sump', data: { status: 'wanted' } },
   fit: {
     key: 'fit-bellhousing',
     data: {},
@@ -39,8 +41,17 @@ export const samples: Record<RecordKind, Sample> = {
     data: { text: 'looked, dry' },
     acts: { override: { reason: 'the camera broke today' }, voided: { why: 'engine out again' } },
   },
-  priming: { key: uuid, data: { way: 'external-pressure', bar: 3, seconds: 20 } },
-  attempt: { key: '1', data: { number: 1, seconds: 3, result: 'runs' } },
+  priming: {
+    key: uuid,
+    data: { way: 'external-pressure', bar: 3, seconds: 20 },
+    acts: { deviation: { why: 'the pump was on before the gate was read' } },
+  },
+  attempt: {
+    key: '1',
+    data: { number: 1, seconds: 3, result: 'runs' },
+    begins: { deviation: { why: 'somebody turned the key' } },
+    acts: { deviation: { why: 'somebody turned the key in passing' } },
+  },
   signature: { key: uuid, data: { what: 'booking in', statement: 'as seen' } },
   provisional: { key: uuid, data: { what: 'left mount loose' }, acts: { ended: {} } },
   circuit: {

@@ -1,9 +1,10 @@
-import type { AttemptRecord } from '@bay/core/commissioning';
+import type { AttemptRecord, PrimingRecord } from '@bay/core/commissioning';
 import { Button, Select, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { heatCycles, primingWays, roadTest, startSequence, warmUpWatch } from '@bay/core/commissioning';
 import { formatMeasure } from '@bay/core/units';
+import { SecondSignature } from '../crew/index.ts';
 import { Diagnosis } from '../diagnosis/index.ts';
 import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
 import { JobSchools } from '../schools/index.ts';
@@ -20,6 +21,53 @@ const results = {
 /** Ways of priming, as the school's fact names them. */
 const wayNames = ['crank-without-fuel-and-spark', 'external-pressure', 'pump-drive', 'hand-turn-only'] as const;
 
+const deviationOf = (why: string): { deviation?: { why: string } } =>
+  why.trim() === '' ? {} : { deviation: { why: why.trim() } };
+
+/** With a gate shut it wants its reason, and a second person. */
+function WithGateShut({ gates, field }: { gates: readonly string[]; field: React.ComponentProps<typeof TextInput> }) {
+  const { plan } = useJob();
+  const shut = plan.gates.filter((g) => gates.includes(g.gate) && !g.opens);
+  if (shut.length === 0) return null;
+  return (
+    <>
+      <p className="oxide">
+        {shut.map((g) => `${g.of - g.proved} of ${g.of} lines stand before "${g.gate}"`).join('; ')}. Prove them first.
+      </p>
+      <TextInput
+        label="It was done all the same, because"
+        description="A sentence; it stays in the record with what stood, and a second person signs it."
+        {...field}
+      />
+    </>
+  );
+}
+
+/** What was done with a gate shut: why, and the second signature it waits for. */
+function OutOfOrder({
+  kind,
+  of,
+  what,
+}: {
+  kind: 'attempt' | 'priming';
+  of: AttemptRecord | PrimingRecord;
+  what: string;
+}) {
+  const { sheet, mayWrite } = useJob();
+  if (!of.deviation) return null;
+  const row = sheet.records.find((r) => r.kind === kind && r.data === of);
+  return (
+    <>
+      <p className="oxide">With a gate shut: {of.deviation.why}</p>
+      {!of.second && row && mayWrite && (
+        <SecondSignature
+          of={{ jobId: sheet.job.id, kind, key: row.key, revision: row.revision, firstId: of.deviation.byId, what }}
+        />
+      )}
+    </>
+  );
+}
+
 function PrimingForm() {
   const { plan } = useJob();
   const school = plan.facts.get('cho-oil-priming')?.parts['value'];
@@ -30,8 +78,16 @@ function PrimingForm() {
       bar: '',
       seconds: '',
       note: '',
+      why: '',
     },
-    sent: (v) => ({ way: v.way, bar: measured(v.bar, 'bar'), seconds: measured(v.seconds, 's'), note: words(v.note) }),
+    names: { 'deviation.why': 'why', deviation: 'why' },
+    sent: (v) => ({
+      ...deviationOf(v.why),
+      way: v.way,
+      bar: measured(v.bar, 'bar'),
+      seconds: measured(v.seconds, 's'),
+      note: words(v.note),
+    }),
   });
   const chosen = primingWays.find((w) => w.value !== undefined && w.value === form.values.way);
   return (
@@ -47,6 +103,9 @@ function PrimingForm() {
         <TextInput label="Note" {...form.field('note')} />
       </div>
       {chosen && <p className="caution oxide">Stop: {chosen.stop}</p>}
+      {form.values.way === 'crank-without-fuel-and-spark' && (
+        <WithGateShut gates={['First crank']} field={form.field('why')} />
+      )}
     </Form>
   );
 }
@@ -55,8 +114,18 @@ function AttemptForm({ number, close }: { number: number; close: () => void }) {
   const form = useRecordForm({
     kind: 'attempt',
     key: String(number),
-    initial: { result: null as AttemptRecord['result'] | null, seconds: '', volts: '', rpm: '', heard: '', change: '' },
+    initial: {
+      result: null as AttemptRecord['result'] | null,
+      seconds: '',
+      volts: '',
+      rpm: '',
+      heard: '',
+      change: '',
+      why: '',
+    },
+    names: { 'deviation.why': 'why', deviation: 'why' },
     sent: (v) => ({
+      ...deviationOf(v.why),
       number,
       seconds: measured(v.seconds, 's'),
       result: v.result,
@@ -95,6 +164,7 @@ function AttemptForm({ number, close }: { number: number; close: () => void }) {
       {typeof seconds === 'number' && seconds > 10 && (
         <p className="ochre">Over 10 s of cranking heats the starter and washes the bores.</p>
       )}
+      <WithGateShut gates={['First crank', 'First start']} field={form.field('why')} />
     </FormDialog>
   );
 }
@@ -107,12 +177,13 @@ function Primings() {
       <h3>Oil pressure before spark</h3>
       <JobSchools ids={['sch-prime']} />
       {primings.map((p) => (
-        <p key={p.at} className="mono" style={{ padding: '3px 0' }}>
+        <div key={p.at} className="mono" style={{ padding: '3px 0' }}>
           {formatMeasure(p.bar, 'bar')} after {p.seconds} s, {p.way.replaceAll('-', ' ')}{' '}
           <span className="quiet">
             {p.by}, {p.at ? `${dayWords(p.at)} ${timeWords(p.at)}` : ''} {p.note}
           </span>
-        </p>
+          <OutOfOrder kind="priming" of={p} what="Oil pressure before spark, with a gate shut" />
+        </div>
       ))}
       {primings.length === 0 && <p className="ochre">No number, no start.</p>}
       {mayWrite && <PrimingForm />}
@@ -134,7 +205,7 @@ function Attempts({ find }: { find: () => void }) {
         <h3>Start attempts</h3>
         {mayWrite && (
           <span className="right">
-            <Button disabled={!opens} onClick={() => setAsking(true)}>
+            <Button variant={opens ? 'filled' : 'default'} onClick={() => setAsking(true)}>
               Log an attempt
             </Button>
           </span>
@@ -148,7 +219,7 @@ function Attempts({ find }: { find: () => void }) {
         </p>
       )}
       {attempts.map((a) => (
-        <p key={a.number} style={{ padding: '4px 0', borderBottom: '1px solid var(--line)' }}>
+        <div key={a.number} style={{ padding: '4px 0', borderBottom: '1px solid var(--line)' }}>
           <b>
             {a.number}. {results[a.result]}
           </b>{' '}
@@ -160,7 +231,8 @@ function Attempts({ find }: { find: () => void }) {
           <span className="quiet">
             {a.by}, {a.at ? `${dayWords(a.at)} ${timeWords(a.at)}` : ''}
           </span>
-        </p>
+          <OutOfOrder kind="attempt" of={a} what={`Start attempt ${a.number}, with a gate shut`} />
+        </div>
       ))}
       {attempts.length > 0 && attempts.at(-1)!.result !== 'runs' && (
         <div className={`notice ${failed >= 3 ? 'oxide-notice' : 'ochre-notice'}`} style={{ marginTop: 10 }}>

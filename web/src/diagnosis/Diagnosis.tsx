@@ -1,19 +1,9 @@
-import type { Answer, CaseRecord, NextTest, Suspect } from '@bay/core/diagnosis';
+import type { Answer, CaseRecord, EngineState, NextTest, Suspect } from '@bay/core/diagnosis';
 import { Button, Checkbox, Select, Textarea, TextInput } from '@mantine/core';
 import { useMemo, useState } from 'react';
-import {
-  bandReading,
-  bandRules,
-  faults,
-  isRead,
-  nextTests,
-  noneOfThese,
-  observationOf,
-  rankSuspects,
-  startWeights,
-} from '@bay/core/diagnosis';
+import { bandReading, bandRules, faults, isRead, noneOfThese, observationOf } from '@bay/core/diagnosis';
 import { becauseWords, isFactId } from '@bay/core/facts';
-import { titleOf as planTitle } from '@bay/core/plan';
+import { caseStanding, curedBy, titleOf as planTitle } from '@bay/core/plan';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { dayWords, Empty, Form, FormDialog, timeWords, Trouble } from '../ui/index.ts';
 import styles from './diagnosis.module.css';
@@ -23,6 +13,11 @@ const titleOf = (id: string): string =>
   id === noneOfThese ? 'none of these' : (faults.find((f) => f.id === id)?.title ?? id);
 const words = (outcome: string): string => outcome.replaceAll('-', ' ');
 const percent = (p: number): string => `${p >= 0.1 ? Math.round(p * 100) : (p * 100).toFixed(1)} %`;
+const stateWords: { value: EngineState; label: string }[] = [
+  { value: 'still', label: 'is not turned by the starter' },
+  { value: 'turns', label: 'is turned, does not run' },
+  { value: 'runs', label: 'runs' },
+];
 const riskWords = [
   '',
   'key on, hand tools',
@@ -33,14 +28,15 @@ const riskWords = [
 function OpenCase() {
   const form = useRecordForm({
     kind: 'case',
-    initial: { symptom: '', touched: [] as string[] },
-    sent: (v) => v,
+    initial: { symptom: '', state: null as EngineState | null, touched: [] as string[] },
+    sent: ({ state, ...v }) => ({ ...v, ...(state === null ? {} : { state }) }),
   });
   const { touched } = form.values;
   return (
     <Form className="panel" of={form} submit="Look for the fault" send={form.send}>
       <h3>Open a case</h3>
       <TextInput label="What it does" placeholder="cranks and does not fire" {...form.field('symptom')} />
+      <Select label="The engine" placeholder="what it does now" clearable data={stateWords} {...form.field('state')} />
       <fieldset style={{ border: 0, padding: 0, margin: '10px 0' }}>
         <legend style={{ fontFamily: 'var(--head)', fontWeight: 600 }}>Touched since it was last good</legend>
         <div className="fields">
@@ -173,6 +169,11 @@ function SuspectRow({ s, close }: { s: Suspect; close: (id: string) => void }) {
           raised by {s.raisedBy.map((id) => (isFactId(id) ? becauseWords(id, plan.facts) : planTitle(id))).join(' · ')}
         </p>
       )}
+      {s.loweredBy.length > 0 && (
+        <p className="quiet" style={{ fontSize: 13.5 }}>
+          lowered by what is proved: {s.loweredBy.map(planTitle).join(' · ')}
+        </p>
+      )}
       {open && fault && (
         <div style={{ padding: '6px 0' }}>
           <p>
@@ -227,6 +228,7 @@ function CloseCase({
 function OpenedCase({ caseId, record }: { caseId: string; record: CaseRecord }) {
   const { plan, mayWrite } = useJob();
   const all = useRecords('observation');
+  const cases = useRecords('case');
   const put = usePut();
   const [cannot, setCannot] = useState<string[]>([]);
   const [chosen, setChosen] = useState<string>();
@@ -241,16 +243,9 @@ function OpenedCase({ caseId, record }: { caseId: string; record: CaseRecord }) 
   );
   const ranking = useMemo(() => {
     const answers: Answer[] = seen.map(([, o]) => ({ observationId: o.observationId, outcome: o.outcome }));
-    const suspects = rankSuspects(startWeights(plan.scope, record.touched), answers);
-    return {
-      suspects,
-      tests: nextTests(
-        suspects,
-        answers.map((a) => a.observationId),
-      ),
-    };
-  }, [plan.scope, record.touched, seen]);
-  const tests = ranking.tests.filter((t) => !cannot.includes(t.observation.id));
+    return caseStanding(plan, record, answers, { cured: curedBy(Object.values(cases)), cannot });
+  }, [plan, record, seen, cases, cannot]);
+  const { tests } = ranking;
   const best = tests.find((t) => t.observation.id === chosen) ?? tests[0];
   const shown = whole ? ranking.suspects : ranking.suspects.slice(0, 8);
   const rest = ranking.suspects.slice(8).reduce((s, x) => s + x.now, 0);
@@ -265,6 +260,12 @@ function OpenedCase({ caseId, record }: { caseId: string; record: CaseRecord }) 
       </p>
       <div className="grid-2">
         <div>
+          {ranking.stop && (
+            <p className="notice" role="status">
+              <b>Stop: no test left is worth its minutes.</b> Close the case with what is likeliest, look at what nobody
+              asked for, or take back an answer that is in doubt.
+            </p>
+          )}
           {best && (
             <div className={`panel ${styles['next-test']}`}>
               <div className="bench-head" style={{ marginBottom: 2 }}>

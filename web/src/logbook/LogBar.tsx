@@ -3,7 +3,7 @@ import { useHotkeys } from '@mantine/hooks';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
 import { lineContextOf, shortTitleOf, thingsOf } from '@bay/core/plan';
-import { readLogLine, suggestAbout, understoodWords } from '@bay/core/logbook';
+import { leastSure, readLogLine, suggestAbout, understoodWords } from '@bay/core/logbook';
 import type { LineDraft, Thing } from '@bay/core/logbook';
 import type { JobSheet } from '@bay/contract/jobs';
 import { writeLog } from '@bay/contract/logbook';
@@ -65,7 +65,10 @@ export function LogBar() {
   const running = sheet.running.find((c) => c.personId === me?.id)?.about ?? undefined;
   const draft = line.trim() === '' ? undefined : readLogLine(line, context);
   const suggested = draft && belongsSomewhere.has(draft.kind) ? suggestAbout(line, things, running) : undefined;
-  const belongsTo = about === 'none' ? undefined : (about ?? suggested);
+  const sure = suggested && suggested.sure >= leastSure ? suggested.thing : undefined;
+  const belongsTo = about === 'none' ? undefined : (about ?? sure);
+  // Not sure enough to be kept with it unasked: offered.
+  const offered = about === undefined && suggested && !sure ? suggested.thing : undefined;
   const writing = useMutation({
     mutationFn: (typed: string) => {
       const body = { line: typed, today: today(), ...(belongsTo ? { about: belongsTo.key } : {}) };
@@ -137,6 +140,16 @@ export function LogBar() {
             {draft ? understoodWords(draft) : ''}
             {broken && <span className={`mono ${styles['broken-words']}`}> {line.slice(broken.from, broken.to)}</span>}
           </span>
+          {draft && offered && (
+            <button
+              type="button"
+              className={styles['about-chip']}
+              title="Tap if the line belongs to this."
+              onClick={() => setAbout(offered)}
+            >
+              belongs to {shortTitleOf(offered.key)}?
+            </button>
+          )}
           {draft && belongsTo && (
             <button
               type="button"

@@ -13,7 +13,7 @@ export const faults: readonly FaultDef[] = [
   },
   {
     id: 'f-start-circuit', title: 'No signal to the solenoid: inhibitor, relay, key, module output', system: 'starting', prior: 0.08, onlyWhen: when('always'),
-    raisedBy: [when('gbx-switches missing'), when('cho-power-distribution = programmable-module')], fix: 'feed the step that is dead, set inhibitor',
+    raisedBy: [when('cho-power-distribution = programmable-module')], fix: 'feed the step that is dead, set inhibitor',
   },
   {
     id: 'f-starter-engagement', title: 'Starter spins free or grinds: teeth, depth, nose', system: 'starting', prior: 0.03, onlyWhen: when('always'), raisedBy: [when('kit-bell-adapter fitted'), when('kit-starter fitted')],
@@ -21,7 +21,7 @@ export const faults: readonly FaultDef[] = [
   },
   {
     id: 'f-engine-bound', title: 'Engine will not turn: fluid in cylinder, converter forced, locked part', system: 'engine', prior: 0.012, onlyWhen: when('always'),
-    raisedBy: [when('don-storage-months > 24'), when('gbx-converter-seat missing')], fix: 'stop cranking; plugs out, part the bell, find the hard stop',
+    raisedBy: [when('don-storage-months > 24')], fix: 'stop cranking; plugs out, part the bell, find the hard stop',
   },
   {
     id: 'f-ecu-unpowered', title: 'Engine unit has no feed: fuse, relay, main plug', system: 'control', prior: 0.08,
@@ -46,36 +46,36 @@ export const faults: readonly FaultDef[] = [
   },
   {
     id: 'f-firing-order', title: 'Leads or outputs in the wrong order', system: 'ignition', prior: 0.05, onlyWhen: when('eng-ignition-kind != diesel-none'),
-    raisedBy: [when('cho-control in {standalone, carburettor-distributor}'), when('eng-firing-order missing')], fix: 'order from the manual, cylinder by cylinder',
+    raisedBy: [when('cho-control in {standalone, carburettor-distributor}')], fix: 'order from the manual, cylinder by cylinder',
   },
   {
     id: 'f-base-timing', title: 'Base timing off: distributor a tooth out, trigger offset not set', system: 'ignition', prior: 0.05, onlyWhen: when('eng-ignition-kind != diesel-none'),
     raisedBy: [when('cho-control in {standalone, carburettor-distributor}'), when('kit-trigger fitted')], fix: 'offset by light, re-clock',
   },
   {
-    id: 'f-cam-timing', title: 'Cam timing out, belt or chain jumped', system: 'engine', prior: 0.025, onlyWhen: when('always'), raisedBy: [when('kit-timing-set fitted'), when('eng-condition = rebuilt'), when('eng-cam-drive missing')],
+    id: 'f-cam-timing', title: 'Cam timing out, belt or chain jumped', system: 'engine', prior: 0.025, onlyWhen: when('always'), raisedBy: [when('kit-timing-set fitted'), when('eng-condition = rebuilt')],
     fix: 'stop; marks, positive stop, compression before anything turns again',
   },
   {
     id: 'f-crank-signal', title: 'Crank sensor of another kind, polarity, pattern or gap', system: 'control', prior: 0.05,
     onlyWhen: when('cho-control in {recipient-unit-kept, donor-unit-trimmed-loom, donor-unit-new-loom, standalone}'),
-    raisedBy: [when('fit-crank-trigger says Adapt'), when('fit-sensor-plugs says Adapt'), when('eng-crank-sensor missing'), when('eng-crank-trigger missing')], fix: 'sensor of the loom\'s kind, gap, swap pair, trigger setting',
+    raisedBy: [when('fit-crank-trigger says Adapt'), when('fit-sensor-plugs says Adapt')], fix: 'sensor of the loom\'s kind, gap, swap pair, trigger setting',
   },
   {
     id: 'f-cam-sensor', title: 'Cam sensor dead, swapped or of another pattern', system: 'control', prior: 0.035, onlyWhen: when('eng-cam-sensor != none'), raisedBy: [when('fit-sensor-plugs says Adapt'), when('eng-condition = rebuilt')],
     fix: 'sensor, plug of the right bank',
   },
   {
-    id: 'f-no-spark', title: 'Coils without feed or driver', system: 'ignition', prior: 0.04, onlyWhen: when('eng-ignition-kind != diesel-none'), raisedBy: [when('don-harness-state missing'), when('cho-loom = lengthened')],
+    id: 'f-no-spark', title: 'Coils without feed or driver', system: 'ignition', prior: 0.04, onlyWhen: when('eng-ignition-kind != diesel-none'), raisedBy: [when('cho-loom = lengthened')],
     fix: 'feed under load, driver, earth of coils',
   },
   {
     id: 'f-no-injector-pulse', title: 'Injectors without feed or driver', system: 'fuel', prior: 0.04, onlyWhen: when('eng-fuelling in {throttle-body-injection, port-injection, direct-injection}'),
-    raisedBy: [when('cho-loom = lengthened'), when('eng-injectors missing')], fix: 'relay, fuse, driver or resistors',
+    raisedBy: [when('cho-loom = lengthened')], fix: 'relay, fuse, driver or resistors',
   },
   {
     id: 'f-wrong-tune', title: 'Program of another engine, gearbox or option', system: 'control', prior: 0.05, onlyWhen: when('cho-control in {donor-unit-trimmed-loom, donor-unit-new-loom, standalone}'),
-    raisedBy: [when('kit-ecu-program fitted'), when('eng-code missing')], fix: 'right program by number, base sheet',
+    raisedBy: [when('kit-ecu-program fitted')], fix: 'right program by number, base sheet',
   },
   {
     id: 'f-pump-reversed', title: 'Pump or its plumbing the wrong way round', system: 'fuel', prior: 0.015, onlyWhen: when('cho-pump-place in {in-tank, inline, surge-pot}'), raisedBy: [when('cho-pump-place in {inline, surge-pot}')],
@@ -96,12 +96,12 @@ export const faults: readonly FaultDef[] = [
   },
   {
     id: 'f-injector-scaling', title: 'Injector flow (or rail pressure) not as the program assumes', system: 'fuel', prior: 0.03, onlyWhen: when('eng-fuelling in {throttle-body-injection, port-injection, direct-injection}'),
-    raisedBy: [when('eng-injectors missing'), when('kit-injector-adapters fitted')], fix: 'data into the program, or matching injectors',
+    raisedBy: [when('kit-injector-adapters fitted')], fix: 'data into the program, or matching injectors',
   },
   { id: 'f-flooded', title: 'Flooded after failed attempts', system: 'fuel', prior: 0.08, onlyWhen: when('eng-fuel = petrol'), raisedBy: [when('three attempts logged')], fix: 'throttle open, pump off, dry plugs, check oil' },
   {
     id: 'f-vacuum-leak', title: 'Open ports, cracked hose, intake gasket', system: 'air', prior: 0.12, onlyWhen: when('always'),
-    raisedBy: [when('eng-vacuum-ports missing'), when('kit-throttle-body fitted'), when('fit-booster-vacuum says Adapt')], fix: 'caps, gaskets, smoke test',
+    raisedBy: [when('kit-throttle-body fitted'), when('fit-booster-vacuum says Adapt')], fix: 'caps, gaskets, smoke test',
   },
   {
     id: 'f-throttle-plate', title: 'Plate bent, sticking, or stop wrong', system: 'air', prior: 0.03, onlyWhen: when('eng-throttle-kind in {cable, by-wire}'), raisedBy: [when('kit-throttle-body fitted')],
@@ -141,7 +141,7 @@ export const faults: readonly FaultDef[] = [
   },
   {
     id: 'f-oil-switch-wrong', title: 'Pressure good, switch of wrong threshold or contact', system: 'instruments', prior: 0.08, onlyWhen: when('rec-oil-warning-logic != none'),
-    raisedBy: [when('fit-oil-warning says Adapt'), when('eng-oil-switch missing')], fix: 'right switch, deviation never silent',
+    raisedBy: [when('fit-oil-warning says Adapt')], fix: 'right switch, deviation never silent',
   },
   {
     id: 'f-oil-dash-logic', title: 'Pressure good, two-stage wires crossed or logic unmet', system: 'instruments', prior: 0.05, onlyWhen: when('rec-oil-warning-logic in {two-switch-low-and-high, bus-message}'),
@@ -171,10 +171,10 @@ export const faults: readonly FaultDef[] = [
   },
   {
     id: 'f-fan-not-running', title: 'Fan not commanded or not fed', system: 'cooling', prior: 0.05, onlyWhen: when('cho-fan in {electric-puller, electric-pusher}'),
-    raisedBy: [when('kit-fan-relay missing'), when('cho-power-distribution = programmable-module')], fix: 'relay, output set, override',
+    raisedBy: [when('cho-power-distribution = programmable-module')], fix: 'relay, output set, override',
   },
   {
-    id: 'f-thermostat', title: 'Thermostat stuck, reversed, or of wrong place', system: 'cooling', prior: 0.03, onlyWhen: when('always'), raisedBy: [when('kit-thermostat fitted'), when('eng-thermostat missing')],
+    id: 'f-thermostat', title: 'Thermostat stuck, reversed, or of wrong place', system: 'cooling', prior: 0.03, onlyWhen: when('always'), raisedBy: [when('kit-thermostat fitted')],
     fix: 'bath test, bleed hole up',
   },
   { id: 'f-head-gasket', title: 'Combustion gas in coolant, cracked head', system: 'engine', prior: 0.02, onlyWhen: when('always'), raisedBy: [when('eng-condition in {not-known, stood}')], fix: 'leak-down, strip' },
@@ -194,7 +194,7 @@ export const faults: readonly FaultDef[] = [
   },
   {
     id: 'f-alternator-exciter', title: 'Alternator not woken: exciter wire, lamp, resistor', system: 'charging', prior: 0.07, onlyWhen: when('always'),
-    raisedBy: [when('rec-charge-lamp in {led-or-cluster, voltmeter, none}'), when('eng-alternator missing')], fix: 'lamp or resistor, right terminal',
+    raisedBy: [when('rec-charge-lamp in {led-or-cluster, voltmeter, none}')], fix: 'lamp or resistor, right terminal',
   },
   { id: 'f-alternator-regulator', title: 'Regulator or diodes', system: 'charging', prior: 0.025, onlyWhen: when('always'), raisedBy: [when('don-storage-months > 24')], fix: 'regulator, unit' },
   {
@@ -211,7 +211,7 @@ export const faults: readonly FaultDef[] = [
   },
   {
     id: 'f-gearbox-fluid-low', title: 'Fluid short after cooler and converter filled', system: 'gearbox', prior: 0.06,
-    onlyWhen: when('gbx-kind in {automatic-hydraulic, automatic-electronic, dual-clutch, transaxle-automatic}'), raisedBy: [when('kit-gearbox-cooler fitted'), when('gbx-fluid missing')], fix: 'fill hot, in steps',
+    onlyWhen: when('gbx-kind in {automatic-hydraulic, automatic-electronic, dual-clutch, transaxle-automatic}'), raisedBy: [when('kit-gearbox-cooler fitted')], fix: 'fill hot, in steps',
   },
   {
     id: 'f-converter-bolts', title: 'Converter bolts loose or too long', system: 'drive end', prior: 0.015, onlyWhen: when('gbx-kind in {automatic-hydraulic, automatic-electronic}'), raisedBy: [when('kit-flexplate fitted')],

@@ -4,10 +4,10 @@ import type { LikelihoodMatrix } from '../types.ts';
 export const likelihoods: LikelihoodMatrix = {
   'f-battery-weak': {
     'o-crank': { 'slow': 0.6, 'clicks': 0.25 }, 'o-battery-rest': { 'under-12.2': 0.75 }, 'o-battery-crank': { 'under-9.0': 0.85 },
-    'o-ecu-talks': { 'resets': 0.35 },
+    'o-ecu-talks': { 'resets': 0.35 }, 'o-crank-rpm': { 'slow': 0.6 },
   },
   'f-earth-missing': {
-    'o-earth-drop': { 'over-0.5': 0.8 }, 'o-crank': { 'slow': 0.4 }, 'o-ecu-talks': { 'resets': 0.25 },
+    'o-earth-drop': { 'over-0.5': 0.8 }, 'o-crank': { 'slow': 0.4 }, 'o-crank-rpm': { 'slow': 0.35 }, 'o-ecu-talks': { 'resets': 0.25 },
     'o-sensor-page': { 'pressure-wrong': 0.2 }, 'o-codes': { 'sensor': 0.45 }, 'o-glow': { 'some-or-none': 0.3 },
     'o-dash-earth': { 'wrong': 0.2 },
   },
@@ -18,7 +18,7 @@ export const likelihoods: LikelihoodMatrix = {
     'o-crank': { 'spins-free': 0.7 }, 'o-bell-window': { 'teeth-milled': 0.45 }, 'o-crank-rpm': { 'zero': 0.65 },
   },
   'f-engine-bound': {
-    'o-hand-turn': { 'heavy-or-stops': 0.95 }, 'o-crank': { 'clicks': 0.55, 'slow': 0.25 }, 'o-battery-crank': { 'under-9.0': 0.55 },
+    'o-hand-turn': { 'heavy-or-stops': 0.95 }, 'o-crank-rpm': { 'slow': 0.3, 'zero': 0.5 }, 'o-crank': { 'clicks': 0.55, 'slow': 0.25 }, 'o-battery-crank': { 'under-9.0': 0.55 },
     'o-earth-drop': { '0.2-to-0.5': 0.4 },
   },
   'f-ecu-unpowered': {

@@ -143,7 +143,7 @@ export const observations: readonly ObservationDef[] = [
   },
   {
     id: 'o-crank-rpm', question: 'Engine speed seen by the unit while cranking', kind: 'reading', unit: 'rpm',
-    outcomes: [{ id: 'steady-150-to-300', base: 0.96 }, { id: 'erratic', base: 0.02 }, { id: 'zero', base: 0.02 }], minutes: 2, risk: 2, needs: 'tool',
+    outcomes: [{ id: 'steady-150-to-300', base: 0.94 }, { id: 'slow', base: 0.02 }, { id: 'erratic', base: 0.02 }, { id: 'zero', base: 0.02 }], minutes: 2, risk: 2, needs: 'tool',
   },
   { id: 'o-sync', question: 'Crank and cam synchronised', kind: 'yes/no', outcomes: [{ id: 'synced', base: 0.96 }, { id: 'lost-or-never', base: 0.04 }], minutes: 2, risk: 2, needs: 'tool' },
   {

@@ -21,9 +21,15 @@ const across = (e: FitEvidence): boolean => {
   return layout !== undefined && !layout.startsWith('front-longitudinal');
 };
 
+/** A slope that an engine can have, deg. Throws a RangeError on one it cannot. */
+function sane(slopeDeg: number): number {
+  if (Math.abs(slopeDeg) > 30) throw new RangeError('An engine slopes by a few degrees');
+  return slopeDeg;
+}
+
 /** How much higher a place of the engine stands by its slope, ahead of the bell face. */
 const raisedBy = (slope: Sum, ahead: Sum): Sum =>
-  ahead.through('Higher by the slope', 'mm', (x, deg) => x * Math.tan(rad(deg)), 'geometry', slope);
+  ahead.through('Higher by the slope', 'mm', (x, deg) => x * Math.tan(rad(sane(deg))), 'geometry', slope);
 
 const farther = (a: Sum | undefined, b: Sum | undefined): Sum | undefined =>
   a && b ? (a.value >= b.value ? a : b) : (a ?? b);
