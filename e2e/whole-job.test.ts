@@ -103,7 +103,13 @@ describe('a swap from booking-in to a signed first start', () => {
   });
 
   it('facts are typed in mixed units, and say what they change', async () => {
-    await fact('recipient', 'Bay length', { 'To core rear face, mm': '25 1/4' });
+    await fact(
+      'recipient',
+      'Drive layout',
+      {},
+      { 'Drive layout': 'front longitudinal rear drive' },
+    );
+    await fact('recipient', 'Bay length', { 'To core rear face, mm': '25 1/4 in' });
     await fact('engine', 'Fan reach', { 'Pulley face, mm': '512' });
     await at('facts?of=choice');
     await b.type('Find a fact', 'fan');
@@ -129,7 +135,7 @@ describe('a swap from booking-in to a signed first start', () => {
 
   it('Fit: a trial reading overrules the sum; a clash gets a way out, its kit, its knock-on', async () => {
     await b.press('Trial fit reading', '.card-open');
-    await b.type('Gap read, mm', '1 1/8');
+    await b.type('Gap read, mm', '1 1/8 in');
     await b.type('Where', 'pulley to fan motor');
     await b.press('Write the reading');
     // Nobody is taken to have said that it fits.

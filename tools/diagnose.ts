@@ -3,6 +3,7 @@ import { allObservations, bandReading, engineStates, faults, isRead } from '@bay
 import type { Answer } from '@bay/core/diagnosis';
 import { caseStanding, computePlan } from '@bay/core/plan';
 import { factsFile, inputOf, readFile, stop } from './facts-file.ts';
+import { diagnosisShape, print } from './shown.ts';
 
 /**
  * `./bay diagnose CASE.json`: suspects and next tests of a case, or "stop" where no test is worth its minutes
@@ -75,5 +76,5 @@ export function diagnosisShown(file: CaseFile): object {
 
 if (process.argv[1]?.endsWith('diagnose.ts')) {
   const file = readFile(process.argv[2], caseFile, './bay diagnose CASE.json');
-  process.stdout.write(`${JSON.stringify(diagnosisShown(file), null, 2)}\n`);
+  print(diagnosisShape, diagnosisShown(file));
 }

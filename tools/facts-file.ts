@@ -54,6 +54,8 @@ export const factsFile = z.strictObject({
   donor: typedFacts.optional(),
   schools: z.record(z.string(), z.string()).optional(),
   sources: z.record(z.string(), z.enum(typedSources)).optional(),
+  /** Facts that are so, however unlikely. */
+  certain: z.array(z.string()).optional(),
   tasks: z.record(z.string(), task).optional(),
   donorTasks: z.record(z.string(), task).optional(),
   gates: z.record(z.string(), gate).optional(),
@@ -85,12 +87,15 @@ export function readFile<T>(file: string | undefined, schema: z.ZodType<T>, usag
 
 type Typed = Readonly<Record<string, string | Readonly<Record<string, string>>>>;
 
-function book(typed: Typed | undefined, sources: FactsFile['sources']): FactBook {
+function book(typed: Typed | undefined, { sources, certain: sure = [] }: FactsFile): FactBook {
+  const certain = new Set(sure);
   const facts = new Map<string, FactValue>();
   for (const [id, value] of Object.entries(typed ?? {})) {
     if (!isFactId(id)) stop(`"${id}" is not a fact. docs/formats/facts.schema.json lists them.`);
     const entry = readFact(id, typeof value === 'string' ? { value } : value);
     if (!entry.ok) stop(`${id}: ${Object.values(entry.errors).join(' ')}`);
+    const ask = Object.values(entry.asks)[0];
+    if (ask !== undefined && !certain.has(id)) stop(`${id}: ${ask} ("certain": ["${id}"] says that it is so.)`);
     facts.set(id, { parts: entry.parts, typed: entry.typed, source: sources?.[id] ?? 'measured' });
   }
   return facts;
@@ -132,9 +137,9 @@ export function inputOf(file: FactsFile): PlanInput {
     return made?.status === 'done' ? made.at : undefined;
   };
   return emptyInput({
-    facts: book(flat(file.facts), file.sources),
-    outgoing: book(file.own ?? file.outgoing, file.sources),
-    donor: book(file.donor, file.sources),
+    facts: book(flat(file.facts), file),
+    outgoing: book(file.own ?? file.outgoing, file),
+    donor: book(file.donor, file),
     withDonor: file.donor !== undefined,
     shopSchools: schoolsOf(file.schools),
     gates: file.gates ?? {},

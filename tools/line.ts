@@ -1,6 +1,7 @@
 import { bareContext, leastSure, readLogLine, suggestAbout } from '@bay/core/logbook';
 import { computePlan, emptyInput, lineContextOf, thingsOf } from '@bay/core/plan';
 import { stop } from './facts-file.ts';
+import { lineShape, print } from './shown.ts';
 
 /**
  * `./bay line TEXT [--today DATE]`: what the log bar takes a line for on a job of which nothing is known yet, as JSON: its kind,
@@ -23,4 +24,4 @@ const belongsTo = about && {
   kept: about.sure >= leastSure,
 };
 const shown = { ...draft, plainNote: draft.kind === 'note', belongsTo: belongsTo ?? null };
-process.stdout.write(`${JSON.stringify(shown, null, 2)}\n`);
+print(lineShape, shown);

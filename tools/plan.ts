@@ -6,6 +6,7 @@ import { stepStates } from '@bay/core/pull';
 import type { PullPlan } from '@bay/core/pull';
 import { factsFile, inputOf, readFile, stop, tasksOf } from './facts-file.ts';
 import type { FactsFile } from './facts-file.ts';
+import { planShape, print } from './shown.ts';
 
 /**
  * `./bay plan FACTS.json`: the whole judgement of a file of facts, as JSON (docs/formats/plan.schema.json; what it reads:
@@ -98,5 +99,5 @@ export function planShown(file: FactsFile): object {
 
 if (process.argv[1]?.endsWith('plan.ts')) {
   const file = readFile(process.argv[2], factsFile, './bay plan FACTS.json');
-  process.stdout.write(`${JSON.stringify(planShown(file), null, 2)}\n`);
+  print(planShape, planShown(file));
 }

@@ -1,5 +1,6 @@
 import { parseMeasure, units } from '@bay/core/units';
 import { stop } from './facts-file.ts';
+import { readShape, print } from './shown.ts';
 
 /** `./bay read TEXT --unit U`: what a measured field takes a text for, as JSON; a refusal has a sentence. */
 const args = process.argv.slice(2);
@@ -25,4 +26,4 @@ const shown = read.ok
       inTypedUnit: read.measure.inUnit,
     }
   : { ok: false, sentence: read.sentence };
-process.stdout.write(`${JSON.stringify(shown, null, 2)}\n`);
+print(readShape, shown);

@@ -35,6 +35,8 @@ export const putFact = endpoint({
     typed: z.record(z.string(), z.string().max(500)),
     source: z.enum(typedSources),
     note: z.string().max(300).optional(),
+    /** It is so, however unlikely: what would be asked about is kept. */
+    certain: z.boolean().optional(),
     /** Revision the writer saw; 0 for a fact nobody knew. */
     revision: z.number().int().min(0),
   }),

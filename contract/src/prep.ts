@@ -10,6 +10,8 @@ export const prepKinds = {
       place: text(10),
       readings: z.record(z.string(), amount),
       typed: z.record(z.string(), z.string()),
+      /** It is so, however far the readings lie apart. */
+      certain: z.boolean().optional(),
     }),
   ),
   limits: kind<'limits'>(

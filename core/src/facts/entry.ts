@@ -1,6 +1,7 @@
 import { formatMeasure, otherSystem, parseMeasure } from '../units/index.ts';
 import { factDef, factPart } from './catalogue.ts';
 import type { FactValue } from '../rules/book.ts';
+import { askAbout } from './sane.ts';
 import type { FactPart } from './types.ts';
 
 export type PartEntry = { ok: true; value: number | string; understood: string } | { ok: false; sentence: string };
@@ -29,7 +30,13 @@ export function readPart(part: FactPart, typed: string): PartEntry {
 }
 
 export type FactEntry =
-  | { ok: true; parts: Record<string, number | string>; typed: Record<string, string> }
+  | {
+      ok: true;
+      parts: Record<string, number | string>;
+      typed: Record<string, string>;
+      /** What is unlikely and is asked about before it is kept, by the part. */
+      asks: Record<string, string>;
+    }
   | { ok: false; errors: Record<string, string> };
 
 /** Reads every typed part of a fact; parts left empty stay not known. At least one part must be typed. */
@@ -53,7 +60,13 @@ export function readFact(factId: string, typed: Readonly<Record<string, string>>
   if (Object.keys(errors).length > 0) return { ok: false, errors };
   if (Object.keys(parts).length === 0)
     return { ok: false, errors: { [def.parts[0]!.key]: 'Type at least one value.' } };
-  return { ok: true, parts, typed: kept };
+  const asks = Object.fromEntries(
+    Object.entries(parts).flatMap(([key, value]) => {
+      const ask = typeof value === 'number' ? askAbout(factId, key, value) : undefined;
+      return ask === undefined ? [] : [[key, ask]];
+    }),
+  );
+  return { ok: true, parts, typed: kept, asks };
 }
 
 /** A stored part as people read it: "5 7/8 in (149.23 mm)" keeps what was typed first. */

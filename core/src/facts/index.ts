@@ -4,5 +4,7 @@ export * from './entry.ts';
 export * from './when.ts';
 export * from './words.ts';
 export * from './inferred.ts';
+export * from './sane.ts';
+export * from './cylinders.ts';
 export { factSources, sameFact, typedSources } from '../rules/book.ts';
 export type { FactBook, FactSource, FactValue } from '../rules/book.ts';

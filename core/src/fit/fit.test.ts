@@ -1269,6 +1269,9 @@ const rest: Record<string, Typed> = {
   'fit-propshaft-length': { 'gbx-output': { 'slip-left': '24' } },
 };
 
+const without = <T>(all: Readonly<Record<string, T>>, key: string): Record<string, T> =>
+  Object.fromEntries(Object.entries(all).filter(([k]) => k !== key));
+
 /** The engine that leaves. */
 const leaving: Typed = { 'eng-mass': '155' };
 
@@ -1321,9 +1324,9 @@ describe('computed verdicts', () => {
       for (const [fact, value] of Object.entries(all))
         for (const part of typeof value === 'string' ? ['value'] : Object.keys(value)) {
           if (!optional.has(`${id} ${fact} ${part}`) || safe.has(`${id} ${fact} ${part}`)) continue;
-          const { [part]: _left, ...others } = typeof value === 'string' ? {} : value;
-          const { [fact]: _fact, ...without } = all;
-          const less = Object.keys(others).length > 0 ? { ...without, [fact]: others } : without;
+          const others = without(typeof value === 'string' ? {} : value, part);
+          const bare = without(all, fact);
+          const less = Object.keys(others).length > 0 ? { ...bare, [fact]: others } : bare;
           expect(
             verdictOf(id, less, outgoing ?? leaving).verdict.word,
             `${id} without ${fact} ${part}`,

@@ -110,7 +110,7 @@ function trialWord(interfaceId: string, trial: NonNullable<FitRecord['trial']>, 
   const least = leastGap(interfaceId, books);
   if (trial.gapMm === undefined || least === undefined) return trial.word;
   const byGap = trial.gapMm >= least ? 'bolts-up' : trial.gapMm >= least / 2 ? 'adapt' : 'clash';
-  return words[Math.min(words.indexOf(byGap), words.indexOf(trial.word as (typeof words)[number]))] ?? byGap;
+  return words[Math.min(words.indexOf(byGap), words.indexOf(trial.word))] ?? byGap;
 }
 
 /** The verdict of one interface: a trial fit overrules the forecast until a fact it stands on changes; a judgement stands where nothing is computed. */

@@ -10,6 +10,7 @@ export interface SheetRecord extends Stamp {
   place: string;
   readings: Record<string, number>;
   typed: Record<string, string>;
+  certain?: boolean | undefined;
 }
 
 export interface LimitsRecord extends Stamp {

@@ -361,3 +361,26 @@ export function jointState(records: readonly TorqueRecord[], bolts: number): { d
     said: `${tight} of ${bolts} bolts${voided ? ', taken apart since' : ''}`,
   };
 }
+
+/** Most that readings of one round place lie apart on anything that is still an engine, mm. Common practice, no source. */
+const mostApartMm = 1;
+
+/** The question that the readings of a place raise: a cylinder the engine does not have is refused, one that is out of round by much is asked about. */
+export function doubtOf(
+  sheet: { sheet: string; place: string; readings: Readonly<Record<string, number>> },
+  cylinders: number | undefined,
+): { refused?: string; ask?: string } {
+  const def = sheetOf(sheet.sheet);
+  const number = Number.parseInt(sheet.place, 10);
+  if (def.place === 'cylinder' && cylinders !== undefined && (number > cylinders || number < 1))
+    return { refused: `This engine has ${cylinders} cylinders: there is no ${sheet.place}.` };
+  if (def.id !== 'bore' && def.id !== 'journal') return {};
+  const round = Object.entries(sheet.readings).filter(([key]) => key !== 'bearing-bore');
+  const values = round.map(([, v]) => v);
+  const apart = values.length < 2 ? 0 : Math.max(...values) - Math.min(...values);
+  return apart > mostApartMm
+    ? {
+        ask: `${formatMeasure(apart, 'mm')} out of round at ${def.place} ${sheet.place}? Read again, or say that it is so.`,
+      }
+    : {};
+}

@@ -12,8 +12,10 @@ export interface UnmetState {
   needs: readonly string[];
 }
 
+export const stepStatuses = ['done', 'waived', 'on-it', 'free', 'held', 'unmet', 'other-way'] as const;
+
 export interface StepState {
-  status: 'done' | 'waived' | 'on-it' | 'free' | 'held' | 'unmet' | 'other-way';
+  status: (typeof stepStatuses)[number];
   /** Steps that must come first and are open. */
   heldBy: readonly string[];
   /** Open steps that would save work if they came first; they hold nobody. */

@@ -36,7 +36,7 @@ export function voltageDrop(
   currentA: number,
   oneWayM: number,
   areaMm2: number,
-  { warm = true, ways = 2 as 1 | 2 } = {},
+  { warm = true, ways = 2 } = {},
 ): number {
   if (!(areaMm2 > 0)) throw new RangeError('The wire has an area above zero.');
   return ((ways * currentA * oneWayM * copperOhmMm2PerM) / areaMm2) * (warm ? 1.24 : 1);

@@ -58,7 +58,8 @@ const book = async (job = jobId) =>
 describe('a record', () => {
   // A line may be written once only: what it is to begin with depends on no other.
   it.each(recordKinds.filter((k) => k !== 'photo'))('%s', async (kind) => {
-    const { key: sampleKey, data } = samples[kind];
+    const { key: sampleKey, data: plain, begins } = samples[kind];
+    const data = { ...plain, ...begins };
     const named = /^[0-9a-f-]{36}$/.test(sampleKey);
     for (const round of rounds) {
       const key = named ? randomUUID() : sampleKey;

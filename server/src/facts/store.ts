@@ -17,6 +17,7 @@ export interface FactWrite {
   factId: string;
   typed: Record<string, string>;
   source: FactSource;
+  certain?: boolean | undefined;
   note?: string | undefined;
   revision: number;
   at?: Date;
@@ -45,8 +46,9 @@ export async function writeFact(
   // A unit may serve two jobs, whose locks do not exclude each other: what is known of it is written by one at a time.
   if (bearer !== jobId) await holdUnit(tx, bearer);
   const clearing = Object.values(write.typed).every((t) => t.trim() === '');
-  const entry = clearing ? { ok: true as const, parts: {}, typed: {} } : readFact(factId, write.typed);
+  const entry = clearing ? { ok: true as const, parts: {}, typed: {}, asks: {} } : readFact(factId, write.typed);
   if (!entry.ok) throw badInput(entry.errors);
+  if (!write.certain && Object.keys(entry.asks).length > 0) throw badInput(entry.asks);
   const now = await tx
     .selectFrom('fact')
     .innerJoin('person', 'person.id', 'fact.by_id')

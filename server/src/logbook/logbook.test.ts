@@ -65,7 +65,33 @@ describe('one line becomes what it says', () => {
     await line('drained 4.5 l engine oil');
     await line('decided: regrind over used crank, because nobody knows the used one');
     await line('tried: 38 mm hose on the neck, too tight, sent back');
-    await line('attempt: cranks no fire, 8 s, 11.2 V');
+    // The log bar comes to the same gate as the button.
+    const shut = await shop.technician.call(writeLog, {
+      params: { jobId },
+      body: {
+        commandId: commandId(),
+        line: 'attempt: cranks no fire, 8 s, 11.2 V',
+        today: '2026-11-26',
+      },
+    });
+    expect(shut).toMatchObject({
+      status: 409,
+      problem: { title: expect.stringMatching(/lines stand before "First crank"/) as string },
+    });
+    await shop.technician.good(putRecord, {
+      params: { jobId, kind: 'attempt', key: '1' },
+      body: {
+        commandId: commandId(),
+        revision: 0,
+        data: {
+          number: 1,
+          seconds: 8,
+          result: 'cranks-no-fire',
+          volts: 11.2,
+          deviation: { why: 'the customer turned the key' },
+        },
+      },
+    });
     expect(await records('bag')).toMatchObject([
       { what: '6 bell bolts M10 x 60', label: '031', place: 'shelf C2', by: 'Tess log' },
     ]);

@@ -1,6 +1,9 @@
 import { formatMeasure } from '@bay/core/units';
-import { sheetDefs, sheetOf } from '@bay/core/prep';
+import { cylindersOf } from '@bay/core/facts';
+import { planInputOf } from '@bay/core/plan';
+import { doubtOf, sheetDefs, sheetOf } from '@bay/core/prep';
 import { badInput } from '../http/problem.ts';
+import { jobMaterial } from '../plan/material.ts';
 import { kindRule } from '../records/kind.ts';
 
 const knownSheet = (id: string): void => {
@@ -11,6 +14,13 @@ export const prepKinds = [
   kindRule({
     kind: 'sheet',
     check: (data) => knownSheet(data.sheet),
+    complete: async (tx, data, { jobId }) => {
+      const layout = planInputOf(await jobMaterial(tx, jobId)).facts.get('eng-layout')?.parts['value'];
+      const { refused, ask } = doubtOf(data, typeof layout === 'string' ? cylindersOf(layout) : undefined);
+      if (refused) throw badInput({ place: refused });
+      if (ask && !data.certain) throw badInput({ certain: ask });
+      return data;
+    },
     bearer: () => 'engine',
     logKind: 'measurement',
     station: 'prep',

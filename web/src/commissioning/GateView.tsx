@@ -50,7 +50,7 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
       ...(overriding ? { override: { reason: v.reason } } : {}),
     };
   };
-  const form = useRecordForm({
+  const form = useRecordForm<ProofValues>({
     kind: 'gate',
     key: line.def.id,
     initial: {
@@ -58,7 +58,7 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
       ...Object.fromEntries(points.map(({ key }) => [fieldOf(key), line.proof?.readings?.[key] ?? ''])),
       overriding: false,
       reason: '',
-    } as ProofValues,
+    },
     sent: proofOf,
     names: {
       'override.reason': 'reason',

@@ -1,7 +1,7 @@
-import { Button, Select, TextInput } from '@mantine/core';
+import { Checkbox, Button, Select, TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { factDef, optionWords, showFact, typedSources } from '@bay/core/facts';
+import { readFact, factDef, optionWords, showFact, typedSources } from '@bay/core/facts';
 import type { FactSource } from '@bay/core/facts';
 import { hasDifference, titleOf } from '@bay/core/plan';
 import { factHistory } from '@bay/contract/facts';
@@ -73,6 +73,8 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
   // The revision on screen when the form was opened: a change by somebody else meanwhile is shown, not overwritten.
   const [revision, setRevision] = useState(row?.revision ?? 0);
   const saving = usePutFact();
+  // A value that hardly any car has is asked about before it is kept.
+  const [certain, setCertain] = useState(false);
   const stale =
     saving.error instanceof Refused && saving.error.problem.status === 409
       ? (saving.error.problem.current as FactRow | null | undefined)
@@ -90,8 +92,14 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
       typed: Object.fromEntries(def.parts.map(({ key }) => [key, v[partField(key)] ?? ''])),
       source: v['source'] as FactSource,
       note: words(v['note'] ?? ''),
+      ...(certain ? { certain } : {}),
       revision: rev,
     });
+  const read = readFact(
+    factId,
+    Object.fromEntries(def.parts.map(({ key }) => [key, String(form.values[partField(key)] ?? '')])),
+  );
+  const asks = read.ok ? Object.values(read.asks) : [];
   return (
     <Dialog close={close} title={def.label} size="lg">
       <p className="quiet">{def.howTo}</p>
@@ -110,7 +118,7 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
           className="inner-form"
           of={stale === undefined ? form : { ...form, error: undefined }}
           submit="Save"
-          disabled={!mayWrite}
+          disabled={!mayWrite || (asks.length > 0 && !certain)}
           send={save(revision)}
           cancel={close}
           cancelWord="Leave it"
@@ -149,6 +157,19 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
               );
             })}
           </div>
+          {asks.length > 0 && (
+            <div className="notice ochre-notice">
+              {asks.map((ask) => (
+                <p key={ask}>{ask}</p>
+              ))}
+              <Checkbox
+                mt="xs"
+                label="It is so, however unusual"
+                checked={certain}
+                onChange={(e) => setCertain(e.currentTarget.checked)}
+              />
+            </div>
+          )}
           <div className="fields">
             <Select
               label="Where it comes from"

@@ -31,6 +31,7 @@ export interface FactWrite {
   typed: Record<string, string>;
   source: FactSource;
   note?: string;
+  certain?: boolean;
   revision: number;
 }
 

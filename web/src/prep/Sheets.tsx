@@ -1,7 +1,8 @@
 import type { SheetDef, SheetLimits, SheetRecord, SheetWord } from '@bay/core/prep';
-import { Button, TextInput } from '@mantine/core';
+import { Button, Checkbox, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { judgeSheet, limitNames, measurementDefs, sheetDefs, sheetWords } from '@bay/core/prep';
+import { cylindersOf } from '@bay/core/facts';
+import { doubtOf, judgeSheet, limitNames, measurementDefs, sheetDefs, sheetWords } from '@bay/core/prep';
 import { formatMeasure, parseMeasure } from '@bay/core/units';
 import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
 import { dayWords, FormDialog, measured, MeasuredInput } from '../ui/index.ts';
@@ -41,6 +42,8 @@ function PlaceForm({
   limits: SheetLimits;
   close: () => void;
 }) {
+  const { plan } = useJob();
+  const [certain, setCertain] = useState(false);
   const key = `${def.id}:${place}`;
   const form = useRecordForm({
     kind: 'sheet',
@@ -49,6 +52,7 @@ function PlaceForm({
       def.readings.map((r) => [r.key, record?.typed?.[r.key] ?? String(record?.readings[r.key] ?? '')]),
     ),
     sent: (typed) => ({
+      ...(certain ? { certain } : {}),
       sheet: def.id,
       place,
       readings: numbersOf(typed, def.unit),
@@ -62,13 +66,20 @@ function PlaceForm({
   });
   const readings = Object.fromEntries(read.flatMap(([k, m]) => (m.ok ? [[k, m.measure.value]] : [])));
   const verdict = judgeSheet(def.id, readings, limits);
+  const layout = plan.facts.get('eng-layout')?.parts['value'];
+  const { refused, ask } = doubtOf(
+    { sheet: def.id, place, readings },
+    typeof layout === 'string' ? cylindersOf(layout) : undefined,
+  );
   return (
     <FormDialog
       title={`${def.title}, ${def.place} ${place}`}
       size="lg"
       submit="Save readings"
       of={form}
-      disabled={read.length === 0 || read.some(([, m]) => !m.ok)}
+      disabled={
+        read.length === 0 || read.some(([, m]) => !m.ok) || refused !== undefined || (ask !== undefined && !certain)
+      }
       send={form.send}
       cancel={close}
       cancelWord="Leave it"
@@ -79,6 +90,13 @@ function PlaceForm({
           <MeasuredInput key={r.key} label={r.label} unit={def.unit} {...form.field(r.key)} autoFocus={i === 0} />
         ))}
       </div>
+      {refused && <p className="oxide">{refused}</p>}
+      {ask && (
+        <div className="notice ochre-notice">
+          {ask}
+          <Checkbox label="It is so" checked={certain} onChange={(e) => setCertain(e.currentTarget.checked)} />
+        </div>
+      )}
       {verdict.findings.map((f) => (
         <p key={f.label} style={{ padding: '4px 0' }}>
           <b>{f.label}</b> <span className="mono">{formatMeasure(f.value, 'mm', 3)}</span>{' '}

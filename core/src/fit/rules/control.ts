@@ -1,17 +1,8 @@
-import { optionWords } from '../../facts/index.ts';
+import { cylindersOf, optionWords } from '../../facts/index.ts';
 import { marginIn } from '../../rules/evidence.ts';
 import type { Verdict } from '../../rules/verdict.ts';
 import { rule } from '../evidence.ts';
 
-const cylinders: Record<string, number> = {
-  'inline-4': 4,
-  'inline-5': 5,
-  'inline-6': 6,
-  'vee-6': 6,
-  'vee-8': 8,
-  'flat-4': 4,
-  'flat-6': 6,
-};
 const donorControl = ['donor-unit-trimmed-loom', 'donor-unit-new-loom'];
 const automatics = ['automatic-hydraulic', 'automatic-electronic', 'dual-clutch', 'transaxle-automatic'];
 
@@ -204,7 +195,7 @@ export const controlRules = [
     const input = e.word('rec-tach-input');
     if (input === 'none') return e.say('bolts-up', 'no tachometer to feed');
     const layout = e.word('eng-layout');
-    const count = cylinders[layout];
+    const count = cylindersOf(layout);
     if (input === 'bus') return e.say('adapt', 'bus gateway feeds the tachometer');
     if (count === undefined)
       return {
