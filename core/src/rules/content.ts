@@ -69,7 +69,7 @@ export function danglingIds(contents: readonly CapabilityContent[]): string[] {
 }
 
 /** Codes of tables, which say nothing to somebody at the car. */
-const tableCodes = /(?<![\w-])(?:CP|MAN|LAW|STD|mk)(?![\w-])/;
+const tableCodes = /(?<![\w-])(?:CP|MAN|LAW|STD|GEO|EST|mk|std-m|phys)(?![\w-])|\(cp[;,)]|\*|`|\{[a-z0-9-]*$/;
 
 /** Sentences that people read in which an id or a code of a table stands; `{id}` is filled in where it is shown. */
 export function codedSentences(contents: readonly CapabilityContent[]): string[] {
@@ -77,7 +77,7 @@ export function codedSentences(contents: readonly CapabilityContent[]): string[]
   return contents.flatMap((c) =>
     c.definitions.flatMap((definition) =>
       [...stringsIn(definition)]
-        .filter((text) => /\s/.test(text))
+        .filter((text) => /\s/.test(text) || tableCodes.test(text))
         .map((text) => text.replace(/\{[a-z0-9-]+\}/g, ''))
         .filter((text) => tableCodes.test(text) || idsIn(text, families).length > 0)
         .map((text) => `${definition.id} says "${text}"`),

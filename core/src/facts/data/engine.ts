@@ -23,7 +23,7 @@ export const engineFacts = [
   {
     id: 'eng-displacement', subject: 'engine', group: 'Identity', label: 'Displacement',
     parts: [{ key: 'value', label: '', unit: 'cm³' }],
-    howTo: 'Bore, stroke, count (GEO); nominal and real kept apart', neededBy: ['fit-cooling-capacity', 'o-sensor-page'],
+    howTo: 'Bore, stroke, count (geometry); nominal and real kept apart', neededBy: ['fit-cooling-capacity', 'o-sensor-page'],
   },
   {
     id: 'eng-power', subject: 'engine', group: 'Identity', label: 'Engine power',

@@ -333,7 +333,7 @@ export const recipientFacts = [
   {
     id: 'rec-tach-pulses', subject: 'recipient', group: 'Electrics and dash', label: 'Tach pulses',
     parts: [{ key: 'value', label: '', unit: '' }],
-    howTo: 'Cylinders divided by two for a single-coil four-stroke (GEO); else pulse count at known speed', neededBy: ['fit-tach'],
+    howTo: 'Cylinders divided by two for a single-coil four-stroke (geometry); else pulse count at known speed', neededBy: ['fit-tach'],
   },
   {
     id: 'rec-speedo-drive', subject: 'recipient', group: 'Electrics and dash', label: 'Speedo drive',

@@ -406,7 +406,7 @@ export const kitLines: readonly KitLineDef[] = [
   },
   {
     id: 'kit-loom', system: 'control', title: 'Engine loom', when: when('cho-control in {donor-unit-trimmed-loom, donor-unit-new-loom, standalone}'),
-    options: 'alternator plug, injector plug, throttle, gearbox, *fans*, generation, branch lengths', optionsFrom: ['don-harness-state', 'eng-layout'], leftOut: 'one unticked box: a second loom',
+    options: 'alternator plug, injector plug, throttle, gearbox, fans, generation, branch lengths', optionsFrom: ['don-harness-state', 'eng-layout'], leftOut: 'one unticked box: a second loom',
     price: [100, 650, 1600],
   },
   {
@@ -514,7 +514,7 @@ export const kitLines: readonly KitLineDef[] = [
     id: 'kit-shop-safety', system: 'shop', title: 'Extinguisher, drip trays, spill kit, caps and plugs set, eye and ear protection, high-voltage gear where the car has high voltage', when: when('always'),
     options: 'caps counted out and in', leftOut: 'looped hose left on; nobody near the extinguisher', price: [20, 60, 300],
   },
-  { id: 'kit-sundries', system: 'shop', title: 'Ties, clips, cleaner, wipes, small hardware', when: when('always'), options: 'allowance 3 to 6 % of parts (EST)', leftOut: 'fifty small trips', price: [40, 150, 400] },
+  { id: 'kit-sundries', system: 'shop', title: 'Ties, clips, cleaner, wipes, small hardware', when: when('always'), options: 'allowance 3 to 6 % of parts (an estimate)', leftOut: 'fifty small trips', price: [40, 150, 400] },
   {
     id: 'kit-inspection', system: 'papers', title: 'Inspection, engineer\'s report, registration change, emission label copy and parts list with marks', when: when('rec-inspection-regime != none'),
     options: 'written answer first, slot booked, photo of donor label', optionsFrom: ['eng-emission-level'], leftOut: 'finished car, no road', price: [60, 260, 1500],

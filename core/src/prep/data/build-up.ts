@@ -57,7 +57,7 @@ export const buildSteps: readonly BuildStepDef[] = [
   { id: 'bld-front-torque', title: 'Front cover bolts torqued round the seated pulley', after: ['bld-hub-press'], why: 'an off-centre seal weeps', how: 'in the maker\'s order; flag cleared, witness line' },
   {
     id: 'bld-shrink', title: 'Other shrink fits: outer warmed or inner chilled', short: 'Shrink fits', after: ['bld-clean'], why: 'no galling, no press damage',
-    how: 'growth = a·d·ΔT, a steel 12, bronze 18, aluminium 23 µm/(m·K) (phys): 40 mm steel, +120 K: 0.058 mm; 20 mm bronze, −38 K: 0.014 mm; bearings up to about 120 °C (common practice)', caution: 'hot oil, dry ice: gloves, air',
+    how: 'growth = a·d·ΔT, a steel 12, bronze 18, aluminium 23 µm/(m·K) (physics): 40 mm steel, +120 K: 0.058 mm; 20 mm bronze, −38 K: 0.014 mm; bearings up to about 120 °C (common practice)', caution: 'hot oil, dry ice: gloves, air',
   },
   { id: 'bld-pickup', title: 'Pickup pipe with new ring and brace', after: ['bld-plugs-rear'], why: 'the sump hides it; a one-bolt pipe flexes and sucks air', how: 'screen gap to sump floor by the maker or measured' },
   {

@@ -40,7 +40,7 @@ export const measurementDefs: readonly MeasurementDef[] = [
     id: 'msr-piston-valve', quantity: 'Valve to piston', instrument: 'clay, or light spring and dial, ±20° around TDC', readings: 'intake, exhaust, two cylinders', computed: 'smallest',
     limit: 'maker\'s figure; about 2.0 mm intake, 2.5 mm exhaust (common practice)',
   },
-  { id: 'msr-tdc', quantity: 'Top dead centre', instrument: 'positive stop, degree wheel', readings: 'stop angle each way', computed: 'mean of the two (phys)', limit: 'pointer error written' },
+  { id: 'msr-tdc', quantity: 'Top dead centre', instrument: 'positive stop, degree wheel', readings: 'stop angle each way', computed: 'mean of the two (geometry)', limit: 'pointer error written' },
   { id: 'msr-cam-time', quantity: 'Cam centreline', instrument: 'degree wheel, dial', readings: 'equal lift both flanks', computed: 'mean', limit: 'cam card (maker\'s figure)' },
   { id: 'msr-oil-pump', quantity: 'Oil pump gaps', instrument: 'feeler, straight edge', readings: 'side, end, tip', computed: '—', limit: 'maker\'s figure; scored plate: renew (common practice)' },
   { id: 'msr-flywheel', quantity: 'Flywheel face runout', instrument: 'dial gauge, end float held one way', readings: '1 turn', computed: 'total', limit: 'maker\'s figure; about 0.13 mm (common practice)' },

@@ -101,7 +101,7 @@ export const pullSteps: readonly PullStepDef[] = [
   },
   {
     id: 'rm-hv-authorise', phase: 'made dead, cool, raised', title: 'Name the authorised person, the second person, the manual pages; fence and sign; keys out of radio range', short: 'Authorise high-voltage work', when: when('rec-hv-system = yes'),
-    after: ['~rm-baseline-drive', '~rm-seats-move', '~rm-latches', 'rm-identify', 'rm-chock'], before: ['rm-hv-make-safe'], needs: ['st-key'], support: 'rated gloves in date (IEC 60903 class 0, std-m), insulated tools (IEC 60900, std-m)',
+    after: ['~rm-baseline-drive', '~rm-seats-move', '~rm-latches', 'rm-identify', 'rm-chock'], before: ['rm-hv-make-safe'], needs: ['st-key'], support: 'rated gloves in date (IEC 60903 class 0, standard, from memory), insulated tools (IEC 60900, standard, from memory)',
     caution: 'Nobody else touches orange cable. A hybrid can start by itself', alsoWithoutEngine: true, minutes: [20, 40],
   },
   {
@@ -334,7 +334,7 @@ export const pullSteps: readonly PullStepDef[] = [
   },
   {
     id: 'rm-lift-plan', phase: 'lift and way out', title: 'Mass and centre of gravity of what is lifted, hook place, leveller, tilt at exit, leg angle', short: 'Lift planned', when: when('always'), after: ['rm-exit-choice'], before: ['rm-hoist-on'],
-    needs: [], support: 'core sum, hook scale', caution: 'Leg under 30° from horizontal: refused (common practice; ASME B30.9, std-m)', minutes: [10, 20],
+    needs: [], support: 'core sum, hook scale', caution: 'Leg under 30° from horizontal: refused (common practice; ASME B30.9, standard, from memory)', minutes: [10, 20],
   },
   {
     id: 'rm-lift-gear', phase: 'lift and way out', title: 'Sling, shackles, leveller, bolts: rating plate, date, wear; load below the least of them', short: 'Lifting gear looked over', when: when('always'), after: ['rm-lift-plan'], before: ['rm-hoist-on'],

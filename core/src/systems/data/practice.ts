@@ -21,7 +21,7 @@ export const practiceRules: readonly PracticeRule[] = [
   { id: 'con-fuel-arrow', group: 'Fuel', rule: 'Flow arrow of pump, filter, check valve and regulator photographed as fitted', number: 'each', basis: 'common practice', why: 'a reversed pump shows as pressure that falls below zero' },
   {
     id: 'con-fuel-hose', group: 'Fuel', rule: 'Hose rated for pressure, fuel and ethanol share; date read; injection clamps, not worm-drive, above 1 bar',
-    number: 'standard SAE J30 R9 to about 7 bar, J30 R6 and R7 low pressure only, J2044 for quick couplings (memory)', basis: 'STD', why: 'the old line was made for a tenth of the pressure',
+    number: 'standard SAE J30 R9 to about 7 bar, J30 R6 and R7 low pressure only, J2044 for quick couplings (memory)', basis: 'standard', why: 'the old line was made for a tenth of the pressure',
   },
   { id: 'con-fuel-clip', group: 'Fuel', rule: 'Clip every 300 to 450 mm, rubber-lined, no clip shared with a cable; follow the factory route where it exists', number: 'mm', basis: 'common practice', why: 'chafe' },
   {
@@ -64,7 +64,7 @@ export const practiceRules: readonly PracticeRule[] = [
     why: 'a step back chokes, a size up only hangs low',
   },
   { id: 'con-exh-fit', group: 'Exhaust', rule: 'Flanges parallel and gap even before tacking: tack, off, trial, weld, off, trial', number: '1 mm', basis: 'common practice', why: 'V-band halves leak when forced' },
-  { id: 'con-exh-growth', group: 'Exhaust', rule: 'Stainless grows about 1.7 mm per metre per 100 K; slip or flex behind each fixed end', number: 'mm', basis: 'GEO', why: 'cracks at the collector' },
+  { id: 'con-exh-growth', group: 'Exhaust', rule: 'Stainless grows about 1.7 mm per metre per 100 K; slip or flex behind each fixed end', number: 'mm', basis: 'geometry', why: 'cracks at the collector' },
   {
     id: 'con-exh-bung', group: 'Exhaust', rule: 'Oxygen sensor boss 10 to 80 degrees above horizontal, upstream within the donor\'s distance, before any leak; second one after the catalyst', number: 'deg',
     basis: 'common practice; the manual', why: 'water kills it, a leak lies to it',
@@ -75,7 +75,7 @@ export const practiceRules: readonly PracticeRule[] = [
     why: 'carbon monoxide in the cabin',
   },
   {
-    id: 'con-el-drop', group: 'Electrics: sizing and protection', rule: 'Drop = 2 x I x L x 0.0172 / mm² at 20 °C; x 1.24 at 80 °C (loop of feed and return of equal size)', number: 'V', basis: 'GEO; IEC 60028',
+    id: 'con-el-drop', group: 'Electrics: sizing and protection', rule: 'Drop = 2 x I x L x 0.0172 / mm² at 20 °C; x 1.24 at 80 °C (loop of feed and return of equal size)', number: 'V', basis: 'geometry; IEC 60028',
     why: 'hot bundle counts',
   },
   {
