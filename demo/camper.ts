@@ -37,7 +37,7 @@ export const camper: DemoJob = {
     }),
     ...round([13, '13:10'], 'JV', 'measured', 'engine', {
       'eng-mass': '128 kg', 'eng-length': '468 mm', 'eng-fan-reach': { 'pulley-face': '475 mm', 'pump-nose': '470 mm', 'pump-kind': 'belt' }, 'eng-width': { 'left-at-covers-and-coils': '288 mm', 'right-at-covers-and-coils': '342 mm', 'left-at-heads': '240 mm', 'right-at-heads': '236 mm' },
-      'eng-height-up': { 'highest-point': '15 in' }, 'eng-sump-depth': { 'at-bowl': '208 mm', 'drain-plug': '214 mm' }, 'eng-sump-bowl-place': { value: 'rear', 'bowl-rear-x': '40 mm', 'bowl-front-x': '250 mm' },
+      'eng-height-up': { 'highest-point': '15 in' }, 'eng-slope-design': '0 deg', 'eng-sump-depth': { 'at-bowl': '208 mm', 'drain-plug': '214 mm' }, 'eng-sump-bowl-place': { value: 'rear', 'bowl-rear-x': '40 mm', 'bowl-front-x': '250 mm' },
       'eng-mount-bosses': { 'left-x': '164 mm', 'left-y': '388 mm', 'left-z': '-12 mm', 'right-x': '164 mm', 'right-y': '-392 mm', 'right-z': '-14 mm' }, 'eng-coolant-ports': { 'outlet-side': 'left', 'outlet-bore': '32 mm', 'inlet-side': 'right', 'inlet-bore': '32 mm', 'heater-in-bore': '16 mm', 'heater-out-bore': '16 mm' },
       'eng-coolant-high-point': { value: '310 mm', 'steam-or-bleed-ports': '1' }, 'eng-oil-switch': { threshold: '0.35 bar', contact: 'normally-closed' }, 'eng-oil-ports': { ports: '1' }, 'eng-alternator': { output: '110 A', exciter: 'lamp-wire' },
       'eng-vacuum-ports': { 'booster-port-bore': '10 mm', 'idle-vacuum': '66 kPa' }, 'eng-condition': 'proven-running', 'eng-accessory-drive': { 'worst-plane-offset': '0.6 mm', 'span-there': '240 mm', 'alternator-wrap': '162' },

@@ -1,3 +1,4 @@
+import { gatesPassed } from './proofs.ts';
 import { round } from './types.ts';
 import type { DemoJob } from './types.ts';
 
@@ -35,14 +36,19 @@ export const saloon: DemoJob = {
   ],
 };
 
+const coupePhoto = '00000000-0000-4000-8000-000000000631';
+
 /** Finished and handed over. */
 export const coupe: DemoJob = {
   opened: [60, '09:00'], by: 'MH', car: { name: '1978 Merriden coupe', modelYear: 1978, identity: 'MD78C-20714' }, customer: 'Fenna Oduya', wish: 'Reliable six for touring', faults: 'None, engine worn', ownEngine: '2.0 four', promisedIn: -4,
   units: [{ role: 'engine', kind: 'engine', name: '2.7 vee six', identity: 'SL27-9914', place: 'in the coupe' }],
   acts: [
-    ...round([59, '09:00'], 'MH', 'looked-up', 'engine', { 'eng-code': 'SL27, serial 9914', 'eng-power': '120 kW', 'eng-fuel': 'petrol' }),
-    { when: [20, '11:00'], by: 'OT', record: ['priming', '00000000-0000-4000-8000-000000000601', { way: 'external-pressure', bar: 3.4, seconds: 0 }] },
-    { when: [20, '14:00'], by: 'OT', record: ['attempt', '1', { number: 1, seconds: 3, result: 'runs', volts: 11.8 }] },
+    ...round([59, '09:00'], 'MH', 'looked-up', 'engine', { 'eng-code': 'SL27, serial 9914', 'eng-power': '120 kW', 'eng-fuel': 'petrol', 'eng-fuelling': 'port-injection' }),
+    ...round([59, '09:30'], 'MH', 'assumed', 'job', { 'cho-goal': 'road-going', 'cho-control': 'donor-unit-trimmed-loom' }),
+    { when: [20, '07:30'], by: 'OT', record: ['priming', '00000000-0000-4000-8000-000000000601', { way: 'external-pressure', bar: 3.4, seconds: 0 }] },
+    { when: [24, '07:50'], by: 'OT', photo: [coupePhoto, 'bay', 'Engine bay before the sling came off', 'gate-ei-hidden'] },
+    ...gatesPassed(24, 20, 'OT', coupePhoto),
+    { when: [20, '14:40'], by: 'OT', record: ['attempt', '1', { number: 1, seconds: 3, result: 'runs', volts: 11.8 }] },
     { when: [5, '10:00'], by: 'MH', record: ['follow-up', '00000000-0000-4000-8000-000000000602', { what: 'Early oil change, filter cut open', atKm: 500 }] },
     { when: [5, '10:10'], by: 'MH', record: ['signature', 'hand-over', { what: 'Hand over', statement: 'Job book given, follow-ups told' }] },
     { when: [5, '10:15'], by: 'MH', sign: 'hand-over', station: 'hand-over' },

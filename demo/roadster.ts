@@ -1,32 +1,9 @@
-import { gateLines } from '@bay/core/commissioning';
+import { gatesPassed } from './proofs.ts';
 import { round } from './types.ts';
 import type { Act, DemoJob } from './types.ts';
 
+const bayPhoto = '00000000-0000-4000-8000-000000000531';
 const caseId = '00000000-0000-4000-8000-000000000501';
-const skip = new Set(['gate-ei-hv', 'gate-cu-plugs', 'gate-cu-lash', 'gate-cu-timing', 'gate-fs-timing']);
-
-/** What the instruments showed, line by line. */
-const read: Readonly<Record<string, Record<string, string>>> = {
-  'gate-cu-pickup': { gap: '8 mm' },
-  'gate-cu-turns': { least: '18 Nm', most: '22 Nm' },
-  'gate-ei-clutch': { height: '41.5 mm' },
-  'gate-ei-converter': { gap: '4.1 mm' },
-  'gate-fc-oil-level': { oil: '5.8 L' },
-  'gate-fc-earths': { engine: '0.05 V', body: '0.04 V', unit: '0.003 ohm' },
-  'gate-fc-battery': { rest: '12.7 V', load: '10.4 V' },
-  'gate-fs-oil-pressure': { pressure: '3.1 bar', rise: '22 s' },
-  'gate-fs-leak': { rail: '3.9 bar', held: '3.8 bar' },
-};
-
-/** Proofs of the gates that were passed before the engine was cranked. */
-const proofs: Act[] = gateLines
-  .filter((l) => /^gate-(cu|ei|fc|fs)-/.test(l.id) && !skip.has(l.id))
-  .map((l, i) => ({
-    when: [l.id.startsWith('gate-fs') || l.id.startsWith('gate-fc') ? 1 : 4, `${String(8 + Math.floor(i / 12)).padStart(2, '0')}:${String((i % 12) * 5).padStart(2, '0')}`],
-    by: i % 3 === 0 || l.id === 'gate-ei-verdicts' ? 'MH' : 'JV',
-    record: ['gate', l.id, l.id === 'gate-ei-verdicts' ? { text: '', override: { reason: 'Trial fit went in free all round; the sheet of readings is filled in later' } } : { text: 'looked at, agrees', ...(read[l.id] ? { readings: read[l.id] } : {}) }],
-  }));
-
 const circuits: Act[] = (
   [
     ['main relay to engine unit', 'relay R1', 'unit plug A', 8, 2.4, 2.5, 15, 'E1'],
@@ -77,9 +54,10 @@ export const roadster: DemoJob = {
     { when: [8, '10:00'], by: 'JV', record: ['fit', 'fit-crank-trigger', { resolution: { text: 'Lighter flywheel kept, sensor bracket to be set by feeler', kit: ['kit-trigger'], asked: ['fit-sensor-plugs', 'fit-ecu-engine'] } }] },
     { when: [6, '08:00'], by: 'MH', station: 'connect', sign: 'fit' },
     ...circuits,
-    ...proofs,
+    { when: [4, '07:50'], by: 'JV', photo: [bayPhoto, 'bay', 'Bay from the front, engine going in', 'gate-ei-hidden'] },
+    ...gatesPassed(4, 1, 'JV', bayPhoto),
     { when: [2, '16:00'], by: 'MH', station: 'start', sign: 'connect' },
-    { when: [1, '07:40'], by: 'JV', record: ['priming', '00000000-0000-4000-8000-000000000502', { way: 'crank-without-fuel-and-spark', bar: 3.1, seconds: 22 }] },
+    { when: [1, '12:20'], by: 'JV', record: ['priming', '00000000-0000-4000-8000-000000000502', { way: 'crank-without-fuel-and-spark', bar: 3.1, seconds: 22 }] },
     { when: [1, '15:02'], by: 'JV', record: ['attempt', '1', { number: 1, seconds: 8, result: 'cranks-no-fire', volts: 11.2, heard: 'even cranking, no cough' }] },
     { when: [1, '15:20'], by: 'JV', line: 'battery charged to 12.7 V. One change' },
     { when: [1, '15:24'], by: 'JV', record: ['attempt', '2', { number: 2, seconds: 10, result: 'cranks-no-fire', volts: 11.4, change: 'battery charged', heard: 'no smell of fuel' }] },

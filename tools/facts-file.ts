@@ -41,6 +41,7 @@ const task = z.union([
 const gate = z.strictObject({
   text: z.string().default(''),
   readings: z.record(z.string(), z.string()).optional(),
+  photos: z.array(z.string()).optional(),
   ...stamp,
   second: z.strictObject(stamp).optional(),
 });
@@ -144,11 +145,9 @@ export function inputOf(file: FactsFile): PlanInput {
     shopSchools: schoolsOf(file.schools),
     gates: file.gates ?? {},
     gateInputs: {
-      provisional: [],
-      loosened: [],
-      unsourced: [],
-      unlabelled: [],
-      openEnds: [],
+      ...emptyInput().gateInputs,
+      // What the file calls a photo is one: there is no job to look it up in.
+      photoIds: new Set(Object.values(file.gates ?? {}).flatMap((g) => g.photos ?? [])),
       plugOutAt: { own: plugOut(file.tasks), donor: plugOut(file.donorTasks) },
     },
   });

@@ -9,6 +9,7 @@ export const commissioningKinds = {
     z.object({
       text: text(500),
       readings: z.record(z.string().max(40), text(80)).optional(),
+      photos: z.array(z.uuid()).max(20).optional(),
       override: z.object({ reason: text(500) }).optional(),
       voided: z.object({ why: text(200) }).optional(),
     }),

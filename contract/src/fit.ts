@@ -16,6 +16,9 @@ export const fitKinds = {
           condition: z.enum(['cold', 'hot']),
         })
         .optional(),
+      waived: z
+        .object({ why: text(300).min(10, 'Say in a sentence why it goes on without being measured.') })
+        .optional(),
       resolution: z
         .object({
           text: text(500).min(3, 'Say what is done.'),
@@ -24,7 +27,7 @@ export const fitKinds = {
         })
         .optional(),
     }),
-    { acts: ['judged', 'trial', 'resolution'], signed: 'once' },
+    { acts: ['judged', 'trial', 'waived', 'resolution'], signed: 'once' },
   ),
   candidate: kind<'candidate'>(z.object({ cost: amountOfMoney.optional(), note: text(300).optional() }), {
     money: 'cost',

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { askSorts, logKinds, pinSorts } from '@bay/core/logbook';
+import { askSorts, fluidSystemIds, logKinds, pinSorts } from '@bay/core/logbook';
 import { stationIds } from '@bay/core/jobs';
 import { command, endpoint, fileReply, id, isoDate, line, longestAgoMs } from './endpoint.ts';
 import { act, amount, kind, text } from './kind.ts';
@@ -21,6 +21,7 @@ export const logbookKinds = {
       way: z.enum(['drained', 'filled']),
       litres: amount.positive().max(1000),
       what: text(120).min(2, 'Say which fluid.'),
+      system: z.enum(fluidSystemIds).optional(),
       note: text(300).optional(),
     }),
   ),

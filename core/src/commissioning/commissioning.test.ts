@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { bookFrom, truthsOf } from '../plan/testing.ts';
+import { emptyInput } from '../plan/index.ts';
 import {
   gateLines,
   gateName,
@@ -16,15 +17,13 @@ import { goodReadings } from './testing.ts';
 import type { GateInputs, GateName, ProvisionalItem } from './index.ts';
 
 const inputs: GateInputs = {
+  ...emptyInput().gateInputs,
   openClashes: [],
   unresolvedAdapts: [],
-  provisional: [],
-  loosened: [],
-  unsourced: [],
-  unlabelled: [],
-  openEnds: [],
+  notMeasured: [],
+  knockOnOpen: [],
+  photoIds: new Set(['photo']),
   primedBar: 3,
-  plugOutAt: {},
 };
 const gate = (name: string, over: Partial<GateInputs> = {}, proofs = {}, facts = {}) =>
   gatesOf({ own: truthsOf(bookFrom(facts)), donor: truthsOf(new Map()) }, bookFrom(facts), proofs, {
@@ -37,6 +36,7 @@ const proof = { text: 'looked', by: 'A', at: '2026-01-01' };
 const proofOf = (id: string) => ({
   ...proof,
   readings: goodReadings(gateLines.find((l) => l.id === id)!),
+  photos: ['photo'],
 });
 const allProved = () =>
   Object.fromEntries(gateLines.map((l) => [l.id, { ...proofOf(l.id), second: { by: 'B' } }]));
@@ -163,7 +163,8 @@ describe('proofs', () => {
       { text: '', readings: { 'meter-before': '12 V', 'point-1': '440 V' } },
       /440 V is not what/,
     ],
-    ['gate-fc-rear-look', { text: ' ' }, /Write what proves it/],
+    ['gate-fc-rear-look', { text: 'looked at' }, /A photo is to show it/],
+    ['gate-fc-rollcall', { text: ' ' }, /Write what proves it/],
     [
       'gate-fc-rear-look',
       { text: '', override: { by: 'A', reason: 'late' } },

@@ -6,7 +6,7 @@ import type { Blocker, GateCount, LineState } from '../rules/gate.ts';
 import type { TruthOf } from '../rules/truths.ts';
 import { gateLines } from './data/gates.ts';
 import type { ProvisionalItem } from './provisional.ts';
-import { standingOf } from './proof.ts';
+import { standingOf, wantsPhoto } from './proof.ts';
 import type { GateProof } from './records.ts';
 import type { GateLineDef, GateName } from './types.ts';
 
@@ -35,6 +35,13 @@ const registerLine: Readonly<Partial<Record<GateName, string>>> = {
 export const gateName = (full: string): string => full.replace(/\s*\(.*\)$/, '');
 
 export type { Blocker };
+
+/** Something open that no gate line speaks of, and the first gate that it holds. */
+export interface OpenMatter {
+  gate: GateName;
+  what: string;
+}
+
 type Proofs = Readonly<Record<string, GateProof | undefined>>;
 export type GateLineState = LineState<GateLineDef, GateProof>;
 
@@ -47,6 +54,14 @@ export interface GateState extends GateCount {
 export interface GateInputs {
   openClashes: readonly string[];
   unresolvedAdapts: readonly string[];
+  /** Interfaces that nobody measured, and nobody took on by name. */
+  notMeasured: readonly string[];
+  /** Interfaces that a way out touches and nobody looked at again. */
+  knockOnOpen: readonly string[];
+  /** What people left open, with the gate at which it may no longer be: findings, holds, approvals, parts. */
+  open: readonly OpenMatter[];
+  /** Photos of this job. */
+  photoIds: ReadonlySet<string>;
   /** Open items of the register: loose, tacked, borrowed, capped. */
   provisional: readonly ProvisionalItem[];
   /** Bolts whose torque record became void because the part came off again. */
@@ -54,6 +69,8 @@ export interface GateInputs {
   /** Bolts whose torque was written without the source of its value. */
   unsourced: readonly string[];
   unlabelled: readonly string[];
+  /** Systems that were drained and not filled since. */
+  dry: readonly string[];
   /** Oil pressure of the last priming, bar, or undefined when none was logged. */
   primedBar?: number | undefined;
   openEnds: readonly string[];
@@ -107,6 +124,8 @@ function blockersOf(def: GateLineDef, proof: GateProof | undefined, proofs: Proo
       return [
         ...block(inputs.openClashes, (w) => `Clash open: ${w}.`),
         ...block(inputs.unresolvedAdapts, (w) => `Adapt without a resolution: ${w}.`),
+        ...block(inputs.notMeasured, (w) => `Not measured, and nobody goes on without it by name: ${w}.`),
+        ...block(inputs.knockOnOpen, (w) => `Touched by a way out and not looked at again: ${w}.`),
       ];
     case 'gate-fc-loose':
       return block(inputs.loosened, (w) => `Taken off and not tightened again: ${w}.`);
@@ -115,6 +134,8 @@ function blockersOf(def: GateLineDef, proof: GateProof | undefined, proofs: Proo
         ...block(inputs.loosened, (w) => `Taken off and not tightened again: ${w}.`),
         ...block(inputs.unsourced, (w) => `Nobody said where the value is from: ${w}.`),
       ];
+    case 'gate-fc-fluids':
+      return block(inputs.dry, (w) => `Drained and not filled since: ${w}.`);
     case 'gate-fc-rollcall':
       return block(inputs.unlabelled, (w) => `Labels missing or double: ${w}.`);
     case 'gate-fs-oil-pressure':
@@ -128,12 +149,25 @@ function blockersOf(def: GateLineDef, proof: GateProof | undefined, proofs: Proo
   }
 }
 
-/** Items that may no longer be open at the gate of this line; a line whose own proof ends an item is not held by it. */
-function provisionalAt(def: GateLineDef, items: readonly ProvisionalItem[]): Blocker[] {
+/** Items and matters that may no longer be open at the gate of this line; a line whose own proof ends an item is not held by it. */
+function openAt(def: GateLineDef, { provisional, open }: GateInputs): Blocker[] {
   const gate = gateName(def.gate) as GateName;
   if (registerLine[gate] !== def.id) return [];
-  const due = items.filter((i) => i.endedBy !== def.id && gateNames.indexOf(i.forbiddenAt) <= gateNames.indexOf(gate));
-  return due.length === 0 ? [] : [{ lineId: def.id, sentence: `Provisional: ${listed(due.map((i) => i.title))}.` }];
+  const isDue = (from: GateName): boolean => gateNames.indexOf(from) <= gateNames.indexOf(gate);
+  const items = provisional.filter((i) => i.endedBy !== def.id && isDue(i.forbiddenAt)).map((i) => i.title);
+  const matters = open.filter((o) => isDue(o.gate)).map((o) => o.what);
+  return [
+    ...(items.length > 0 ? [{ lineId: def.id, sentence: `Provisional: ${listed(items)}.` }] : []),
+    ...(matters.length > 0 ? [{ lineId: def.id, sentence: `Open: ${listed(matters)}.` }] : []),
+  ];
+}
+
+/** A line that wants a photo shows one of this job; when that is taken back, the proof goes with it. */
+function photoBlockers(def: GateLineDef, proof: GateProof | undefined, photoIds: ReadonlySet<string>): Blocker[] {
+  if (proof === undefined || proof.override || proof.voided || !wantsPhoto(def)) return [];
+  return (proof.photos ?? []).some((id) => photoIds.has(id))
+    ? []
+    : [{ lineId: def.id, sentence: 'A photo of this job is to show it: take one, or choose one.' }];
 }
 
 /** What proves a line that is read again: a number that is out of the band as it is now proves nothing. */
@@ -157,7 +191,8 @@ export function gatesOf(
     const proof = proofs[def.id];
     const blockers = [
       ...readingBlockers(def, proof, facts),
-      ...provisionalAt(def, inputs.provisional),
+      ...photoBlockers(def, proof, inputs.photoIds),
+      ...openAt(def, inputs),
       ...blockersOf(def, proof, proofs, inputs),
     ];
     return lineState(def, truthOf, proof, standingOf(def, proof), blockers) ?? [];

@@ -8,6 +8,9 @@ import type { GateLineDef } from './types.ts';
 export const wantsSecond = (def: GateLineDef, proof: Pick<GateProof, 'override'>): boolean =>
   proof.override ? def.harm === true : def.proof.some((p) => 'signature' in p && (p.people ?? 1) > 1);
 
+/** Does this line want to be shown by a photo? */
+export const wantsPhoto = (def: Pick<GateLineDef, 'proof'>): boolean => def.proof.some((p) => 'photo' in p);
+
 /** How far a proof goes: void it is nothing, and what wants two people waits for the second. */
 export function standingOf(def: GateLineDef, proof: GateProof | undefined): ProofState['stands'] {
   if (!proof || proof.voided) return 'none';
@@ -18,7 +21,7 @@ export function standingOf(def: GateLineDef, proof: GateProof | undefined): Proo
 /** Why a proof is refused, or undefined when it will do. */
 export function refuseProof(
   def: GateLineDef,
-  proof: Pick<GateProof, 'text' | 'readings' | 'override'>,
+  proof: Pick<GateProof, 'text' | 'readings' | 'photos' | 'override'>,
   facts: FactBook,
 ): string | undefined {
   if (proof.override)
@@ -30,5 +33,7 @@ export function refuseProof(
   if (strange !== undefined) return `This line wants no reading called "${strange}".`;
   const bad = readings.find((r) => r.fault !== undefined);
   if (bad) return bad.fault;
+  if (wantsPhoto(def))
+    return (proof.photos ?? []).length === 0 ? 'A photo is to show it: take one, or choose one.' : undefined;
   return readings.length === 0 && proof.text.trim() === '' ? 'Write what proves it.' : undefined;
 }

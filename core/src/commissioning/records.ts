@@ -9,6 +9,8 @@ export interface GateProof extends Stamp {
   text: string;
   /** What was typed at each point that the line wants read, by its key. */
   readings?: Readonly<Record<string, string>> | undefined;
+  /** Photos of this job that show it. */
+  photos?: readonly string[] | undefined;
   override?: Act<{ reason: string }> | undefined;
   voided?: Act<{ why: string }> | undefined;
   /** The second person's own signature under what stands here. */

@@ -34,6 +34,8 @@ export interface FitLine {
   /** What the sum alone says, where a trial fit overrules it. */
   forecast?: Verdict;
   resolved: boolean;
+  /** Not measured, and somebody took that on by name. */
+  waived: boolean;
   /** Interfaces the resolution reopens and nobody has looked at since. */
   knockOnOpen: readonly string[];
   /** A reading or judgement stands on facts that changed afterwards. */
@@ -153,8 +155,9 @@ export function judge(def: InterfaceDef, books: Books, record: FitRecord | undef
   }
   const resolution = record?.resolution;
   const resolved = resolution !== undefined && (verdict.word === 'adapt' || verdict.word === 'clash');
+  const waived = record?.waived !== undefined && verdict.word === 'not-measured';
   const knockOnOpen = resolution ? def.knockOn.filter((id) => !resolution.asked.includes(id)) : [];
-  return { def, verdict, reads, ...(verdict === forecast ? {} : { forecast }), resolved, knockOnOpen, stale };
+  return { def, verdict, reads, ...(verdict === forecast ? {} : { forecast }), resolved, waived, knockOnOpen, stale };
 }
 
 /** All interfaces in the order of the content. */

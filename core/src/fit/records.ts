@@ -18,6 +18,8 @@ export interface FitRecord {
         stoodOn?: StoodOn | undefined;
       }>
     | undefined;
+  /** Not measured, and accepted so by name; it counts only as long as nobody knows better. */
+  waived?: Act<{ why: string }> | undefined;
   resolution?: Act<{ text: string; kit: readonly string[]; asked: readonly string[] }> | undefined;
 }
 

@@ -1,5 +1,6 @@
 export * from './kinds.ts';
 export * from './days.ts';
+export * from './fluids.ts';
 export * from './words.ts';
 export * from './grammar.ts';
 export * from './suggest.ts';

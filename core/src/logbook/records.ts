@@ -1,3 +1,4 @@
+import type { FluidSystemId } from './fluids.ts';
 import type { Act, Stamp } from '../rules/stamp.ts';
 
 export const askSorts = ['question', 'approval', 'signature', 'reading'] as const;
@@ -13,6 +14,8 @@ export interface FluidRecord extends Stamp {
   way: 'drained' | 'filled';
   litres: number;
   what: string;
+  /** What it is in, where that was understood. */
+  system?: FluidSystemId | undefined;
   note?: string | undefined;
 }
 

@@ -4,6 +4,8 @@ import { factCatalogue, partName } from '../facts/index.ts';
 import { sheetDefs } from '../prep/sheets.ts';
 import { parseMeasure } from '../units/index.ts';
 import { readDay } from './days.ts';
+import { fluidSystemOf, fluidSystems } from './fluids.ts';
+import type { FluidSystemId } from './fluids.ts';
 import { pick, wordsOf } from './words.ts';
 import type { Named, Picked } from './words.ts';
 
@@ -45,7 +47,14 @@ export type LogEntryDraft =
   | ({ kind: 'finding'; text: string; what: string; follows?: string } & Understood)
   | ({ kind: 'moved'; text: string; key: string; place: string } & Understood)
   | ({ kind: 'bag'; text: string; what: string; label: string; place?: string } & Understood)
-  | ({ kind: 'fluid'; text: string; way: 'drained' | 'filled'; litres: number; what: string } & Understood)
+  | ({
+      kind: 'fluid';
+      text: string;
+      way: 'drained' | 'filled';
+      litres: number;
+      what: string;
+      system?: FluidSystemId;
+    } & Understood)
   | ({ kind: 'step'; text: string; key: string; status: 'done' | 'on-it' | 'open' } & Understood)
   | ({ kind: 'tested'; text: string; key: string } & Understood)
   | ({ kind: 'decision'; text: string; chosen: string; over: string[]; because?: string } & Understood)
@@ -361,16 +370,19 @@ const fluid: Shape = (text) => {
   const amount = parseMeasure(m.must('amount'), 'L');
   if (!amount.ok) return m.broken('amount', amount.sentence);
   const way = m.must('way').toLowerCase() === 'drained' ? 'drained' : 'filled';
+  const system = fluidSystemOf(m.must('what'));
+  const title = fluidSystems.find((s) => s.id === system)?.title;
   return {
     kind: 'fluid',
     text,
     way,
     litres: amount.measure.value,
     what: m.must('what'),
+    ...(system ? { system } : {}),
     pieces: [
       ...m.piece('way', 'way', way),
       ...m.piece('amount', 'amount', amount.measure.understood),
-      ...m.piece('what', 'fluid'),
+      ...m.piece('what', 'fluid', title),
     ],
     understood: `fluid ${way}: ${amount.measure.understood} ${m.must('what')}`,
   };

@@ -8,6 +8,8 @@ export interface CaseStanding {
   state: EngineState | undefined;
   suspects: readonly Suspect[];
   tests: readonly NextTest[];
+  /** All that can be made and was not, worth its minutes or not: what somebody did anyway is written too. */
+  possible: readonly NextTest[];
   /** No test left is worth its minutes. */
   stop: boolean;
 }
@@ -23,8 +25,9 @@ export function caseStanding(
   const basis = { touched: record.touched, proved: provedLines(plan.gates), cured };
   const suspects = rankSuspects(startWeights(plan.scope, basis), answers, undefined, state);
   const done = [...answers.map((a) => a.observationId), ...cannot];
-  const tests = worthwhile(nextTests(suspects, done, undefined, state));
-  return { state, suspects, tests, stop: tests.length === 0 };
+  const possible = nextTests(suspects, done, undefined, state);
+  const tests = worthwhile(possible);
+  return { state, suspects, tests, possible, stop: tests.length === 0 };
 }
 
 /** Faults that the closed cases of a job name. */

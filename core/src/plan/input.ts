@@ -1,5 +1,8 @@
 import type { FactBook, FactValue } from '../facts/index.ts';
+import type { OpenMatter } from '../commissioning/gates.ts';
+import type { GateName } from '../commissioning/types.ts';
 import { provisionalRegister } from '../commissioning/provisional.ts';
+import { drySystems } from '../logbook/fluids.ts';
 import type { TaskRecord } from '../pull/records.ts';
 import type { UnitRole } from '../jobs/units.ts';
 import { noSource } from '../prep/records.ts';
@@ -34,6 +37,22 @@ export function bookOf(
 /** When the plug was written out; a signature that is missing still leaves it out. */
 const plugOut = (task: TaskRecord | undefined): string | undefined => (task?.status === 'done' ? task.at : undefined);
 
+/** The first gate at which a finding on a unit may no longer be open. */
+const findingGate = (on: UnitRole): GateName =>
+  on === 'engine' || on === 'gearbox' ? 'Engine closed up' : 'First drive';
+
+/** What people wrote down and nobody settled: findings, holds, approvals that were asked for. Common practice for the gates, no source. */
+function openMatters(material: JobMaterial): OpenMatter[] {
+  const findings = Object.values(recordsOf(material, 'finding')).filter((f) => !f.settled);
+  const holds = Object.values(recordsOf(material, 'hold')).filter((h) => !h.released);
+  const approvals = Object.values(recordsOf(material, 'ask')).filter((a) => a.ask === 'approval' && !a.answer);
+  return [
+    ...findings.map((f) => ({ gate: findingGate(f.on), what: `finding, ${f.what}` })),
+    ...holds.map((h) => ({ gate: 'First crank' as const, what: `held, ${h.waitsFor}` })),
+    ...approvals.map((a) => ({ gate: 'First drive' as const, what: `approval asked for, ${a.what}` })),
+  ];
+}
+
 /** Sorts a job's facts and records into what the plan reads. */
 export function planInputOf(material: JobMaterial): PlanInput {
   const circuits = Object.entries(recordsOf(material, 'circuit'));
@@ -65,6 +84,8 @@ export function planInputOf(material: JobMaterial): PlanInput {
     kit: recordsOf(material, 'kit'),
     gates: recordsOf(material, 'gate'),
     gateInputs: {
+      open: openMatters(material),
+      photoIds: new Set(Object.keys(recordsOf(material, 'photo'))),
       provisional: provisionalRegister({
         provisional: recordsOf(material, 'provisional'),
         tasks: recordsOf(material, 'task'),
@@ -73,6 +94,7 @@ export function planInputOf(material: JobMaterial): PlanInput {
       loosened: torques.filter((t) => t.voided).map((t) => `${t.joint}, bolt ${t.bolt}`),
       unsourced: torques.filter((t) => !t.voided && t.source === noSource).map((t) => `${t.joint}, bolt ${t.bolt}`),
       unlabelled: [...double, ...missing],
+      dry: drySystems(Object.values(recordsOf(material, 'fluid'))),
       openEnds: followUps.filter((f) => !f.done && !f.on && !f.atKm).map((f) => f.what),
       primedBar: primings[0]?.bar,
       plugOutAt: {
@@ -95,7 +117,17 @@ export const emptyInput = (over: Partial<PlanInput> = {}): PlanInput => ({
   fits: {},
   kit: {},
   gates: {},
-  gateInputs: { provisional: [], loosened: [], unsourced: [], unlabelled: [], openEnds: [], plugOutAt: {} },
+  gateInputs: {
+    open: [],
+    photoIds: new Set(),
+    provisional: [],
+    loosened: [],
+    unsourced: [],
+    unlabelled: [],
+    dry: [],
+    openEnds: [],
+    plugOutAt: {},
+  },
   attempts: 0,
   withDonor: false,
   ...over,

@@ -1,13 +1,13 @@
 import { approvalsOf } from '../commissioning/approvals.ts';
 import { gatesOf } from '../commissioning/gates.ts';
-import type { GateInputs, GateState } from '../commissioning/gates.ts';
+import type { GateInputs, GateState, OpenMatter } from '../commissioning/gates.ts';
 import type { ProvisionalItem } from '../commissioning/provisional.ts';
 import type { GateProof } from '../commissioning/records.ts';
 import { harvestPlan } from '../donors/harvest.ts';
 import type { HarvestLine } from '../donors/harvest.ts';
 import { isFactId, withInferred } from '../facts/index.ts';
 import type { FactBook } from '../facts/index.ts';
-import { judge } from '../fit/judge.ts';
+import { interfaceOf, judge } from '../fit/judge.ts';
 import type { FitLine } from '../fit/judge.ts';
 import { interfaces } from '../fit/data/interfaces.ts';
 import type { FitRecord } from '../fit/records.ts';
@@ -40,7 +40,7 @@ export interface PlanInput {
   fits: Readonly<Record<string, FitRecord | undefined>>;
   kit: Readonly<Record<string, KitRecord | undefined>>;
   gates: Readonly<Record<string, GateProof | undefined>>;
-  gateInputs: Omit<GateInputs, 'openClashes' | 'unresolvedAdapts'>;
+  gateInputs: Omit<GateInputs, 'openClashes' | 'unresolvedAdapts' | 'notMeasured' | 'knockOnOpen'>;
   attempts: number;
   /** A donor car is on the job. */
   withDonor: boolean;
@@ -173,12 +173,11 @@ export class Planner {
 
   plan(input: PlanInput): Plan {
     const schools = chooseSchools(input.shopSchools, input.jobSchools);
-    const facts = withInferred(withSchools(input.facts, schools));
-    const carFacts = onlyOf(facts, ['rec-', 'cho-']);
-    const outgoing = withInferred(new Map([...carFacts, ...input.outgoing]), ['eng-', 'gbx-']);
+    const books = fitBooks(input);
+    const { job: facts, outgoing } = books;
     const donor = withInferred(input.donor);
     const effects = effectsOf(schools);
-    const fits = this.fitSlice.compute({ job: facts, outgoing: onlyOf(outgoing, ['eng-', 'gbx-']) }, input.fits);
+    const fits = this.fitSlice.compute(books, input.fits);
     const fitted = new Set(
       Object.entries(input.kit).flatMap(([id, record]) => (record?.status === 'fitted' ? [id] : [])),
     );
@@ -201,12 +200,12 @@ export class Planner {
       ),
     };
     this.own.moveTo(scope);
-    this.outgoing.moveTo({ ...scope, facts: merged(facts, onlyOf(outgoing, ['eng-', 'gbx-']), ['eng-', 'gbx-']) });
+    this.outgoing.moveTo({ ...scope, facts: merged(facts, outgoing, ['eng-', 'gbx-']) });
     this.donor.moveTo({ ...scope, facts: merged(facts, donor, ['rec-', 'eng-', 'don-']) });
 
     const kit = kitPlan(this.own.of, facts, kitAskers(fits, input.fits));
-    const titlesOf = (word: 'clash' | 'adapt'): string[] =>
-      fits.filter((l) => l.verdict.word === word && !l.resolved).map((l) => l.def.title);
+    const titlesOf = (word: FitLine['verdict']['word']): string[] =>
+      fits.filter((l) => l.verdict.word === word && !l.resolved && !l.waived).map((l) => l.def.title);
     const gates = gatesOf(
       { own: this.own.of, ...(input.withDonor ? { donor: this.donor.of } : {}) },
       facts,
@@ -215,6 +214,9 @@ export class Planner {
         ...input.gateInputs,
         openClashes: titlesOf('clash'),
         unresolvedAdapts: titlesOf('adapt'),
+        notMeasured: titlesOf('not-measured'),
+        knockOnOpen: knockOnTitles(fits),
+        open: [...input.gateInputs.open, ...missingParts(kit, input.kit)],
       },
     );
     return {
@@ -234,6 +236,25 @@ export class Planner {
       waitingFor: waitingLines(fits, kit, gates),
     };
   }
+}
+
+/** What verdicts are computed from: the facts of the job, and those of the engine and gearbox that leave; with what schools choose and what follows from either. */
+export function fitBooks(input: Pick<PlanInput, 'facts' | 'outgoing' | 'shopSchools' | 'jobSchools'>): Required<Books> {
+  const job = withInferred(withSchools(input.facts, chooseSchools(input.shopSchools, input.jobSchools)));
+  const outgoing = withInferred(new Map([...onlyOf(job, ['rec-', 'cho-']), ...input.outgoing]), ['eng-', 'gbx-']);
+  return { job, outgoing: onlyOf(outgoing, ['eng-', 'gbx-']) };
+}
+
+/** What ways out touch and nobody looked at again, each once. */
+const knockOnTitles = (fits: readonly FitLine[]): string[] => [
+  ...new Set(fits.filter((l) => l.resolved).flatMap((l) => l.knockOnOpen.map((id) => interfaceOf(id).title))),
+];
+
+/** Kit that the job needs and nobody has fitted: before the first drive where it is structure, steering or brakes, before hand over in any case. */
+function missingParts(kit: readonly KitLine[], records: PlanInput['kit']): OpenMatter[] {
+  return kit
+    .filter((l) => l.state === 'needed' && !['fitted', 'not-needed'].includes(records[l.def.id]?.status ?? ''))
+    .map((l) => ({ gate: l.def.touches ? 'First drive' : 'Hand over', what: `not fitted: ${l.def.title}` }));
 }
 
 /** Computes the whole plan of a job. Pure: the same input gives the same plan. */

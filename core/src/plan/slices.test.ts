@@ -121,12 +121,8 @@ describe('nothing of what a plan is computed from is without effect', () => {
     gates: { gates: { 'gate-fc-loose': { text: 'looked' } } },
     gateInputs: {
       gateInputs: {
-        provisional: [],
+        ...emptyInput().gateInputs,
         loosened: ['head, bolt 3'],
-        unsourced: [],
-        unlabelled: [],
-        openEnds: [],
-        plugOutAt: {},
       },
     },
     attempts: { attempts: 3 },

@@ -1,7 +1,6 @@
 import { interfaceOf, interfaces, stoodOn } from '@bay/core/fit';
 import { sameValue } from '@bay/core/rules';
-import { planInputOf } from '@bay/core/plan';
-import { chooseSchools, withSchools } from '@bay/core/schools';
+import { fitBooks, planInputOf } from '@bay/core/plan';
 import { notFound } from '../http/problem.ts';
 import { jobMaterial } from '../plan/material.ts';
 import { kindRule } from '../records/kind.ts';
@@ -21,9 +20,7 @@ export const fitKinds = [
       const fresh = (act: { at?: string | undefined; stoodOn?: unknown } | undefined): boolean =>
         act !== undefined && act.at === at && act.stoodOn === undefined;
       if (!fresh(data.trial) && !fresh(data.judged)) return data;
-      const input = planInputOf(await jobMaterial(tx, jobId));
-      const facts = withSchools(input.facts, chooseSchools(input.shopSchools, input.jobSchools));
-      const stood = stoodOn(key, { job: facts, outgoing: input.outgoing });
+      const stood = stoodOn(key, fitBooks(planInputOf(await jobMaterial(tx, jobId))));
       return {
         ...data,
         ...(data.trial && fresh(data.trial) ? { trial: { ...data.trial, stoodOn: stood } } : {}),
@@ -34,6 +31,8 @@ export const fitKinds = [
       const title = interfaceOf(key).title;
       if (data.trial && !sameValue(data.trial.gapMm, before?.trial?.gapMm))
         return `trial fit, ${title}: ${data.trial.gapMm === undefined ? '' : `${data.trial.gapMm} mm, `}${data.trial.place}, ${data.trial.condition}. ${words[data.trial.word]}`;
+      if (data.waived && data.waived.why !== before?.waived?.why)
+        return `goes on without being measured, ${title}: ${data.waived.why}`;
       if (data.resolution && data.resolution.text !== before?.resolution?.text)
         return `way out, ${title}: ${data.resolution.text}`;
       if (data.resolution && data.resolution.asked.length !== before?.resolution?.asked.length) {

@@ -360,7 +360,7 @@ describe('beside reading and writing', () => {
   it('a technician signs gates and does not override them', async () => {
     const jobId = await bookedJob(one.manager);
     const proof = { text: 'looked at with a lamp' };
-    expect((await put(one.technician, jobId, 'gate', 'gate-fc-rear-look', proof)).status).toBe(200);
+    expect((await put(one.technician, jobId, 'gate', 'gate-fc-rollcall', proof)).status).toBe(200);
     const override = { text: '', override: { reason: 'the lift is out of order today' } };
     const refused = await put(one.technician, jobId, 'gate', 'gate-fc-filter', override);
     expect(refused).toMatchObject({ status: 403 });

@@ -31,13 +31,14 @@ export const samples: Record<RecordKind, Sample> = {
     data: {},
     acts: {
       judged: { word: 'adapt', why: 'looks like it' },
+      waived: { why: 'same car as the last one' },
       trial: { word: 'bolts-up', place: 'bell', condition: 'cold' },
       resolution: { text: 'adapter plate', kit: [], asked: [] },
     },
   },
   candidate: { key: uuid, data: { note: 'from the yard' } },
   gate: {
-    key: 'gate-fc-rear-look',
+    key: 'gate-fc-hand-turn',
     data: { text: 'looked, dry' },
     acts: { override: { reason: 'the camera broke today' }, voided: { why: 'engine out again' } },
   },

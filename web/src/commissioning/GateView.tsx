@@ -1,13 +1,22 @@
 import { titleOf } from '@bay/core/plan';
 import { Checkbox, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { pointsOf, readingsOf, readingWords, refuseProof, wantedWords, wantsSecond } from '@bay/core/commissioning';
+import {
+  pointsOf,
+  readingsOf,
+  readingWords,
+  refuseProof,
+  wantedWords,
+  wantsPhoto,
+  wantsSecond,
+} from '@bay/core/commissioning';
 import type { GateLineState, GateState } from '@bay/core/commissioning';
 import { twoPeopleAt } from '@bay/core/crew';
 import { becauseWords } from '@bay/core/facts';
 import { SecondSignature } from '../crew/index.ts';
+import { PhotoPicker } from '../logbook/index.ts';
 import { useMe } from '../api/index.ts';
-import { useJob, usePut, useRecordForm } from '../sheet/index.ts';
+import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { dayWords, Dialog, Form, timeWords, Trouble, words } from '../ui/index.ts';
 
 const stateWords = {
@@ -26,6 +35,9 @@ const stateClass = {
 } as const;
 const stateTag = { proved: 'teal', overridden: 'teal', 'half-signed': 'ochre', open: '', blocked: 'oxide' } as const;
 
+const photoWords = (photos: readonly string[] = []): string =>
+  photos.length === 0 ? '' : photos.length === 1 ? 'one photo' : `${photos.length} photos`;
+
 /** What is typed, and a field for each point that is read. */
 interface ProofValues {
   text: string;
@@ -38,6 +50,12 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
   const { isManager, plan } = useJob();
   const me = useMe();
   const points = pointsOf(line.def);
+  const all = useRecords('photo');
+  const [chosen, choose] = useState<readonly string[]>();
+  // A photo that was taken of this line shows it, until somebody says otherwise.
+  const photos = wantsPhoto(line.def)
+    ? (chosen ?? Object.keys(all).filter((id) => all[id]!.about === line.def.id || line.proof?.photos?.includes(id)))
+    : [];
   const fieldOf = (key: string): string => `reading-${key}`;
   const proofOf = ({ overriding, ...v }: ProofValues) => {
     const typed = points.flatMap(({ key }) => {
@@ -47,6 +65,7 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
     return {
       text: v.text,
       ...(typed.length > 0 && !overriding ? { readings: Object.fromEntries(typed) } : {}),
+      ...(photos.length > 0 && !overriding ? { photos: [...photos] } : {}),
       ...(overriding ? { override: { reason: v.reason } } : {}),
     };
   };
@@ -106,11 +125,12 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
               />
             );
           })}
+        {!overriding && wantsPhoto(line.def) && <PhotoPicker about={line.def.id} chosen={photos} set={choose} />}
         {!overriding && (
           <TextInput
-            label={points.length > 0 ? 'With what, and what was seen' : 'What proves it'}
+            label={points.length > 0 || wantsPhoto(line.def) ? 'With what, and what was seen' : 'What proves it'}
             {...form.field('text')}
-            {...(points.length > 0 ? {} : { 'data-autofocus': true })}
+            {...(points.length > 0 || wantsPhoto(line.def) ? {} : { 'data-autofocus': true })}
           />
         )}
         {isManager && (
@@ -186,7 +206,7 @@ export function GateView({ gate }: { gate: GateState }) {
               ))}
               {l.proof && !l.proof.voided && (
                 <p className="meta">
-                  {[readingWords(l.def, l.proof), l.proof.text].filter(Boolean).join(', ')}{' '}
+                  {[readingWords(l.def, l.proof), photoWords(l.proof.photos), l.proof.text].filter(Boolean).join(', ')}{' '}
                   {l.proof.override ? `Overridden: ${l.proof.override.reason}.` : ''} {l.proof.by},{' '}
                   {l.proof.at ? `${dayWords(l.proof.at)} ${timeWords(l.proof.at)}` : ''}
                   {l.proof.second ? `, second signature ${l.proof.second.by ?? ''}` : ''}
@@ -210,6 +230,7 @@ export function GateView({ gate }: { gate: GateState }) {
                         data: {
                           text: l.proof?.text ?? '',
                           ...(l.proof?.readings ? { readings: l.proof.readings } : {}),
+                          ...(l.proof?.photos ? { photos: [...l.proof.photos] } : {}),
                           voided: { why: 'taken back' },
                         },
                       })

@@ -245,8 +245,8 @@ function OpenedCase({ caseId, record }: { caseId: string; record: CaseRecord }) 
     const answers: Answer[] = seen.map(([, o]) => ({ observationId: o.observationId, outcome: o.outcome }));
     return caseStanding(plan, record, answers, { cured: curedBy(Object.values(cases)), cannot });
   }, [plan, record, seen, cases, cannot]);
-  const { tests } = ranking;
-  const best = tests.find((t) => t.observation.id === chosen) ?? tests[0];
+  const { tests, possible } = ranking;
+  const best = possible.find((t) => t.observation.id === chosen) ?? tests[0];
   const shown = whole ? ranking.suspects : ranking.suspects.slice(0, 8);
   const rest = ranking.suspects.slice(8).reduce((s, x) => s + x.now, 0);
   return (
@@ -328,7 +328,7 @@ function OpenedCase({ caseId, record }: { caseId: string; record: CaseRecord }) 
             label="Or any other"
             searchable
             placeholder="Find a test"
-            data={tests.map((t) => ({ value: t.observation.id, label: t.observation.question }))}
+            data={possible.map((t) => ({ value: t.observation.id, label: t.observation.question }))}
             value={null}
             onChange={(id) => setChosen(id ?? undefined)}
             mt="sm"

@@ -134,12 +134,35 @@ function Judge({ line, record, close }: Writing) {
   );
 }
 
+/** Nobody measured it, and the job goes on: by name, with the reason. */
+function Waive({ line, record, close }: Writing) {
+  const form = useRecordForm({
+    kind: 'fit',
+    key: line.def.id,
+    about: `waive ${line.def.id}`,
+    merges: true,
+    initial: { why: '' },
+    sent: (v) => ({ ...record, waived: v }),
+    names: { 'waived.why': 'why' },
+  });
+  return (
+    <Form of={form} submit="Go on without it" send={form.send} after={close} cancel={close} className="inner-form">
+      <TextInput
+        label="Why it goes on without being measured"
+        description="A sentence; it stays in the record under your name until somebody measures it."
+        autoFocus
+        {...form.field('why')}
+      />
+    </Form>
+  );
+}
+
 /** One interface opened: the sum, what it waits for, ways out, the trial fit, and what a way out touches. */
 export function FitCard({ line, record = {} }: { line: FitLine; record?: FitRecord | undefined }) {
   const { sheet, plan, mayWrite } = useJob();
   const records = useRecords('fit');
   const put = usePut();
-  const [doing, setDoing] = useState<'way-out' | 'trial' | 'judge'>();
+  const [doing, setDoing] = useState<'way-out' | 'trial' | 'judge' | 'waive'>();
   const [fact, setFact] = useState<string>();
   const { def, verdict } = line;
   const write = (next: FitRecord): void =>
@@ -181,6 +204,12 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
       {line.forecast && line.forecast.basis === 'computed' && line.forecast.word !== 'not-measured' && (
         <p className="quiet">
           The sum alone said {verdictWords[line.forecast.word]}, {line.forecast.headline}.
+        </p>
+      )}
+      {line.waived && record.waived && (
+        <p className="ochre">
+          Goes on without being measured, {record.waived.by}, {record.waived.at ? dayWords(record.waived.at) : ''}:{' '}
+          {record.waived.why}
         </p>
       )}
       {line.stale && <p className="ochre">Facts changed after this was read or judged: look again.</p>}
@@ -235,6 +264,7 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
       {doing === 'way-out' && <WayOut {...forms} />}
       {doing === 'trial' && <Trial {...forms} />}
       {doing === 'judge' && <Judge {...forms} />}
+      {doing === 'waive' && <Waive {...forms} />}
       {!doing && mayWrite && (
         <div className="row-actions">
           {(verdict.word === 'adapt' || verdict.word === 'clash') && (
@@ -248,6 +278,11 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
           {(verdict.basis === 'open' || verdict.basis === 'judged' || verdict.word === 'not-measured') && (
             <Button variant="default" onClick={() => setDoing('judge')}>
               Judge by eye
+            </Button>
+          )}
+          {verdict.word === 'not-measured' && !line.waived && (
+            <Button variant="subtle" onClick={() => setDoing('waive')}>
+              Go on without it
             </Button>
           )}
           {resolution && (

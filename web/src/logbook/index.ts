@@ -2,3 +2,4 @@ export { History } from './History.tsx';
 export { LogBar } from './LogBar.tsx';
 export { Logbook } from './Logbook.tsx';
 export { PhotoButton } from './PhotoButton.tsx';
+export { PhotoPicker } from './PhotoPicker.tsx';

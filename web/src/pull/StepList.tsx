@@ -360,6 +360,8 @@ export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: strin
     const s = states.get(l.def.id)!.status;
     if (only === 'all') return true;
     if (only === 'free') return s === 'free' || s === 'on-it';
+    // What waits for its second signature is not settled: it frees nothing yet.
+    if (!stands(l.def.id, own[l.def.id] ?? { status: 'open' })) return true;
     return !['done', 'waived', 'other-way'].includes(s);
   });
   const count = (...wanted: StepState['status'][]): number =>

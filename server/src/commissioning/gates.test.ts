@@ -1,0 +1,153 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import * as jobs from '@bay/contract/jobs';
+import { addPhoto, undoCommand, writeLog } from '@bay/contract/logbook';
+import { putRecord } from '@bay/contract/records';
+import type { RecordKind } from '@bay/contract/records';
+import { computePlan, planInputOf } from '@bay/core/plan';
+import { commandId, freshDatabase, startServer } from '../testing/harness.ts';
+import { asFile, phonePhoto } from '../testing/pictures.ts';
+import { bookedJob, shopWithCrew } from '../testing/shop.ts';
+import type { TestShop } from '../testing/shop.ts';
+
+/** The server holds every gate by itself: what the records say against a line no request proves away. */
+
+let database: Awaited<ReturnType<typeof freshDatabase>>;
+let server: Awaited<ReturnType<typeof startServer>>;
+let shop: TestShop;
+let jobId: string;
+let otherJob: string;
+
+beforeAll(async () => {
+  database = await freshDatabase();
+  server = await startServer(database.url);
+  shop = await shopWithCrew(server, 'gates');
+  [jobId, otherJob] = [await bookedJob(shop.manager), await bookedJob(shop.manager)];
+});
+afterAll(async () => {
+  await server.stop();
+  await database.drop();
+});
+
+const put = async (kind: RecordKind, key: string, data: Record<string, unknown>, revision = 0) =>
+  shop.manager.call(putRecord, {
+    params: { jobId, kind, key },
+    body: { commandId: commandId(), data, revision },
+  });
+const photo = async (of: string, asCommand = commandId()): Promise<string> => {
+  const photoId = randomUUID();
+  await shop.manager.good(addPhoto, {
+    params: { jobId: of },
+    body: {
+      commandId: asCommand,
+      photoId,
+      caption: 'rigging',
+      file: asFile(await phonePhoto()),
+    } as never,
+  });
+  return photoId;
+};
+const planNow = async () => {
+  const sheet = await shop.manager.good(jobs.readJob, { params: { jobId } });
+  return computePlan(planInputOf({ jobId, ...sheet } as never));
+};
+const lineNow = async (id: string) =>
+  (await planNow()).gates.flatMap((g) => g.lines).find((l) => l.def.id === id)!;
+
+describe('a line that wants a photo', () => {
+  const id = 'gate-ei-hidden';
+  it('takes no words instead', async () => {
+    const answer = await put('gate', id, { text: 'looked at, all there' });
+    expect(answer.status).toBe(422);
+    expect(JSON.stringify(answer.problem)).toContain('A photo is to show it');
+  });
+  it('nor a photo of another job, or of none', async () => {
+    for (const photos of [[await photo(otherJob)], [randomUUID()]]) {
+      const answer = await put('gate', id, { text: 'looked at', photos });
+      expect(answer.status).toBe(409);
+      expect(answer.problem.title).toBe(
+        'A photo of this job is to show it: take one, or choose one.',
+      );
+    }
+  });
+  it('is proved by one of this job, and falls when that is taken back', async () => {
+    const taking = commandId();
+    const photos = [await photo(jobId, taking)];
+    expect((await put('gate', id, { text: '', photos })).status).toBe(200);
+    expect((await lineNow(id)).state).toBe('proved');
+    await shop.manager.good(undoCommand, {
+      params: { target: taking },
+      body: { commandId: commandId() },
+    });
+    expect((await lineNow(id)).state).toBe('blocked');
+  });
+});
+
+describe('the line of the verdicts', () => {
+  const id = 'gate-ei-verdicts';
+  it('is not signed while interfaces are not measured', async () => {
+    const answer = await put('gate', id, { text: 'no clash open' });
+    expect(answer.status).toBe(409);
+    expect(answer.problem.title).toMatch(
+      /^Not measured, and nobody goes on without it by name: .* and \d+ more\.$/,
+    );
+  });
+  it('each is taken on by name with a reason, and then no longer counts', async () => {
+    const open = (await planNow()).fits
+      .filter((l) => l.verdict.word === 'not-measured')
+      .map((l) => l.def.id);
+    expect(open.length).toBeGreaterThan(10);
+    expect((await put('fit', open[0]!, { waived: { why: 'no' } })).status).toBe(422);
+    for (const key of open)
+      expect(
+        (await put('fit', key, { waived: { why: 'same car and engine as the last one' } })).status,
+      ).toBe(200);
+    expect((await lineNow(id)).blockers.map((b) => b.sentence)).toEqual([]);
+    const kept = (await shop.manager.good(jobs.readJob, { params: { jobId } })).records.find(
+      (r) => r.key === open[0],
+    );
+    expect(kept!.data).toMatchObject({ waived: { by: expect.any(String) as string } });
+    expect((await put('gate', id, { text: 'trial gaps written' })).status).toBe(200);
+  });
+});
+
+describe('a system that was drained', () => {
+  const say = (line: string) =>
+    shop.manager.good(writeLog, {
+      params: { jobId },
+      body: { commandId: commandId(), line, today: '2026-11-27' },
+    });
+  it('keeps the engine from being cranked until it is filled, whatever it was called', async () => {
+    await say('drained 6.2 l coolant');
+    const answer = await put('gate', 'gate-fc-fluids', { text: 'all filled' });
+    expect(answer.status).toBe(409);
+    expect(answer.problem.title).toBe('Drained and not filled since: coolant.');
+    await say('filled 6 l antifreeze 50/50');
+    expect((await put('gate', 'gate-fc-fluids', { text: 'all filled' })).status).toBe(200);
+    await say('drained 1.9 l transmission fluid');
+    expect((await lineNow('gate-fc-fluids')).state).toBe('blocked');
+  });
+});
+
+describe('what people left open', () => {
+  it('a finding, a hold and an approval stand at their gates until they are settled', async () => {
+    await put('finding', randomUUID(), { on: 'car', what: 'rust under the battery tray' });
+    await put('hold', randomUUID(), { waitsFor: 'bell gasket' });
+    await put('ask', randomUUID(), {
+      ask: 'approval',
+      to: 'manager',
+      what: 'weld the crossmember',
+    });
+    const gates = (await planNow()).gates;
+    const said = (gate: string): string =>
+      gates
+        .find((g) => g.gate === gate)!
+        .lines.flatMap((l) => l.blockers.map((b) => b.sentence))
+        .join(' ');
+    expect(said('First drive')).toContain('finding, rust under the battery tray');
+    expect(said('First start')).not.toContain('finding');
+    expect(said('First crank')).toContain('held, bell gasket');
+    expect(said('First drive')).toContain('approval asked for, weld the crossmember');
+    expect(said('First start')).not.toContain('approval asked for');
+  });
+});
