@@ -84,10 +84,10 @@ describe('by keyboard alone', () => {
     await b.keys(Key.ENTER);
     await b.find('[role=dialog] input');
     await b.wait(async () => (await focused()).startsWith('INPUT'));
-    await b.keys('19 3/8', Key.ENTER);
+    await b.keys('19 3/8 in', Key.ENTER);
     await b.see(/Saved/, '[role=dialog]');
     await b.keys(Key.ENTER);
-    await b.see('19 3/8', '.app-bench');
+    await b.see('19 3/8 in', '.app-bench');
   });
 
   it('what only one station needs to know is loaded with that station', async () => {

@@ -102,11 +102,11 @@ describe('without a network', () => {
 
   it('a gate is not signed, and the screen says why', async () => {
     await b.go(`/jobs/${job('Larkfield')}/start?tab=gates&gate=First%20crank`);
-    await b.press('Prove: Rear fittings and looms');
-    await b.type('What proves it', 'looked with a mirror', '[role=dialog]');
+    await b.press('Prove: Plugs mated');
+    await b.type('What proves it', '24 of 24 counted', '[role=dialog]');
     await b.press('Proved, signed', '[role=dialog]');
     await b.see('Signing needs a connection. Nothing was signed', '[role=dialog]');
-    expect(await b.value('What proves it')).toBe('looked with a mirror');
+    expect(await b.value('What proves it')).toBe('24 of 24 counted');
   });
 
   it('survives closing the browser, and is sent in order, once, when the server is back', async () => {

@@ -66,3 +66,84 @@ describe('./bay calc and ./bay plan', () => {
     }
   }, 20_000);
 });
+
+describe('the judgement seen from outside', () => {
+  const filed = async (name: string, content: unknown) => {
+    const folder = mkdtempSync(join(tmpdir(), 'bay-judged-'));
+    const file = join(folder, 'asked.json');
+    writeFileSync(file, JSON.stringify(content));
+    try {
+      return JSON.parse((await tool(name, file)).stdout) as Record<string, unknown>;
+    } finally {
+      rmSync(folder, { recursive: true });
+    }
+  };
+  it('reads a text as a field of a unit does, or says why not', async () => {
+    const read = async (...args: string[]) =>
+      JSON.parse((await tool('read', ...args)).stdout) as unknown;
+    expect(await read('30', 'thou', '--unit', 'mm')).toMatchObject({
+      ok: true,
+      value: expect.closeTo(0.762, 9) as number,
+      unit: 'mm',
+    });
+    expect(await read('50/50', '--unit', 'mm')).toMatchObject({ ok: false });
+    await expect(tool('read', '5', '--unit', 'furlong')).rejects.toMatchObject({ code: 2 });
+  }, 30_000);
+  it('says what the log bar takes a line for', async () => {
+    const { stdout } = await tool('line', 'drained 4.5 l engine oil');
+    expect(JSON.parse(stdout)).toMatchObject({
+      kind: 'fluid',
+      plainNote: false,
+      litres: 4.5,
+      system: 'engine-oil',
+    });
+    expect(JSON.parse((await tool('line', 'the sun came out')).stdout)).toMatchObject({
+      plainNote: true,
+    });
+  }, 30_000);
+  it('gives every verdict with its sum, and what it would have to know', async () => {
+    const judged = await filed('fit', { facts: { 'eng-mass': '200 kg' } });
+    expect(JSON.stringify(judged)).toContain('not-measured');
+    expect(JSON.stringify(judged)).not.toContain('"word":"clash"');
+  }, 20_000);
+  it('keeps what needs high voltage proved dead from being free, and names its gate', async () => {
+    const plan = (await filed('plan', {
+      facts: { 'rec-hv-system': 'yes', 'cho-unit-lift': 'engine-and-gearbox' },
+      own: { 'eng-fuelling': 'port-injection' },
+    })) as { steps: { id: string; status: string }[]; gates: { gate: string }[] };
+    expect(plan.gates.map((g) => g.gate)).toContain('High voltage');
+    const free = plan.steps.filter((s) => s.status === 'free').map((s) => s.id);
+    expect(free).toContain('rm-identify');
+    for (const id of [
+      'rm-battery-off',
+      'rm-connectors',
+      'rm-raise',
+      'rm-hv-pack-out',
+      'rm-added-parts',
+    ])
+      expect(plan.steps.some((s) => s.id === id) && !free.includes(id), id).toBe(true);
+  }, 20_000);
+  it('an unknown field, fact or unlikely value is refused by name', async () => {
+    for (const [content, sentence] of [
+      [{ facts: { 'eng-wing-span': '3 m' } }, /eng-wing-span/],
+      [{ fact: {} }, /fact/],
+      [{ facts: { 'eng-mass': '90000 kg' } }, /eng-mass|Engine mass|90/],
+    ] as const)
+      await expect(filed('plan', content)).rejects.toMatchObject({
+        code: 2,
+        stderr: expect.stringMatching(sentence) as string,
+      });
+    expect(
+      await filed('plan', { facts: { 'eng-mass': '90000 kg' }, certain: ['eng-mass'] }),
+    ).toHaveProperty('fits');
+  }, 60_000);
+  it('ranks suspects of a case, or stops', async () => {
+    const found = await filed('diagnose', {
+      facts: { 'eng-fuel': 'petrol', 'eng-fuelling': 'port-injection' },
+      symptom: 'cranks and does not fire',
+      answers: [{ observation: 'o-prime-sound', outcome: 'silent' }],
+    });
+    expect((found['suspects'] as unknown[]).length).toBeGreaterThan(3);
+    expect(found).toHaveProperty('stop');
+  }, 20_000);
+});

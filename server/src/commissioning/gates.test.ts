@@ -49,7 +49,7 @@ const photo = async (of: string, asCommand = commandId()): Promise<string> => {
 };
 const planNow = async () => {
   const sheet = await shop.manager.good(jobs.readJob, { params: { jobId } });
-  return computePlan(planInputOf({ jobId, ...sheet } as never));
+  return computePlan(planInputOf({ jobId, ...sheet }));
 };
 const lineNow = async (id: string) =>
   (await planNow()).gates.flatMap((g) => g.lines).find((l) => l.def.id === id)!;

@@ -200,7 +200,12 @@ export async function writeLine(
     case 'bag':
       return add(tx, caller, line, 'bag', { what: draft.what, label: draft.label, place: draft.place });
     case 'fluid':
-      return add(tx, caller, line, 'fluid', { way: draft.way, litres: draft.litres, what: draft.what, system: draft.system });
+      return add(tx, caller, line, 'fluid', {
+        way: draft.way,
+        litres: draft.litres,
+        what: draft.what,
+        system: draft.system,
+      });
     case 'step':
       return put(tx, caller, line, 'task', draft.key, () => ({ status: draft.status }));
     case 'tested':

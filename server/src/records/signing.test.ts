@@ -296,7 +296,9 @@ describe('a second signature is the second person’s own act', () => {
     expect(await waits(shop.manager)).toMatchObject([{ key: 'gate-fd-brakes' }]);
     expect((await sign(shop.manager, 1, undefined, 'gate-fd-brakes')).status).toBe(200);
     await put('gate', 'gate-fc-rollcall', { text: 'all 24 mated' }, 0, shop.technician);
-    expect(await sign(shop.manager, 1, undefined, 'gate-fc-rollcall')).toMatchObject({ status: 409 });
+    expect(await sign(shop.manager, 1, undefined, 'gate-fc-rollcall')).toMatchObject({
+      status: 409,
+    });
     expect((await sign(shop.manager, 0, undefined, 'gate-fc-gauge')).status).toBe(404);
   });
 });
