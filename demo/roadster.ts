@@ -63,6 +63,6 @@ export const roadster: DemoJob = {
     { when: [1, '15:24'], by: 'JV', record: ['attempt', '2', { number: 2, seconds: 10, result: 'cranks-no-fire', volts: 11.4, change: 'battery charged', heard: 'no smell of fuel' }] },
     { when: [0, '08:05'], by: 'JV', record: ['case', caseId, { symptom: 'cranks and does not fire', touched: ['control', 'fuel'] }] },
     saw('08:10', 'o-crank', 'normal'), saw('08:12', 'o-fires', 'no-fire'), saw('08:16', 'o-ecu-talks', 'talks'), saw('08:20', 'o-prime-sound', 'heard'), saw('08:31', 'o-earth-drop', 'under-0.2', '0.04 V'),
-    { when: [0, '08:40'], by: 'RS', record: ['provisional', '00000000-0000-4000-8000-000000000503', { what: 'borrowed battery from bay 2 in the boot' }] },
+    { when: [0, '08:40'], by: 'RS', record: ['provisional', '00000000-0000-4000-8000-000000000503', { what: 'battery from bay 2 in the boot', kind: 'borrowed' }] },
   ],
 };

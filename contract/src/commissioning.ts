@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { attemptResults, provisionalKindIds } from '@bay/core/commissioning';
+import { attemptResults, gateNames, provisionalKindIds } from '@bay/core/commissioning';
 import { act, amount, kind, text } from './kind.ts';
 
 const deviation = z.object({ why: text(300).min(10, 'Say in a sentence why it was done all the same.') }).optional();
@@ -44,6 +44,7 @@ export const commissioningKinds = {
       what: text(200).min(2, 'Say what is provisional.'),
       kind: z.enum(provisionalKindIds).optional(),
       ends: text(200).optional(),
+      forbiddenAt: z.enum(gateNames).optional(),
       ended: act,
     }),
     { acts: ['ended'], signed: 'once' },

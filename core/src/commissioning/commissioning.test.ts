@@ -299,11 +299,13 @@ describe('the register of what is provisional', () => {
         a: { what: 'left mount, 2 bolts', kind: 'loose', by: 'OT', at: '2026-11-24T10:00:00Z' },
         b: { what: 'engine computer of the yard car', kind: 'borrowed', ends: 'our own is back' },
         c: { what: 'right mount', kind: 'loose', ended: { by: 'OT' } },
+        d: { what: 'dummy rail', kind: 'stand-in', forbiddenAt: 'Engine in' },
       },
     });
     expect(items.map((i) => [i.key, i.forbiddenAt, i.endsWith])).toEqual([
       ['a', 'First crank', 'torqued, with its record'],
       ['b', 'Hand over', 'our own is back'],
+      ['d', 'Engine in', 'the real unit in, with every alteration copied'],
     ]);
   });
   it('takes what steps leave behind, until the step or gate that ends it', () => {

@@ -8,18 +8,8 @@ import { gateLines } from './data/gates.ts';
 import type { ProvisionalItem } from './provisional.ts';
 import { standingOf, wantsPhoto } from './proof.ts';
 import type { GateProof } from './records.ts';
+import { gateNames } from './types.ts';
 import type { GateLineDef, GateName } from './types.ts';
-
-export const gateNames: readonly GateName[] = [
-  'Donor high voltage',
-  'High voltage',
-  'Engine closed up',
-  'Engine in',
-  'First crank',
-  'First start',
-  'First drive',
-  'Hand over',
-];
 
 /** The line of each gate that carries what is still provisional there. */
 const registerLine: Readonly<Partial<Record<GateName, string>>> = {

@@ -47,7 +47,7 @@ export function provisionalRegister(records: {
         title: r.what,
         from: 'person',
         endsWith: r.ends || kind.endsWith,
-        forbiddenAt: kind.forbiddenAt,
+        forbiddenAt: r.forbiddenAt ?? kind.forbiddenAt,
         by: r.by,
         since: r.at,
       };

@@ -1,5 +1,5 @@
 import type { Act, Stamp } from '../rules/stamp.ts';
-import type { ProvisionalKindId } from './types.ts';
+import type { GateName, ProvisionalKindId } from './types.ts';
 
 /** Done although a gate was shut: why, and what stood against it. */
 export type Deviation = Act<{ why: string; stoodOn?: { against: readonly string[]; harm: boolean } | undefined }>;
@@ -52,6 +52,8 @@ export interface ProvisionalRecord extends Stamp {
   kind?: ProvisionalKindId | undefined;
   /** What ends it, where it is not what usually ends its kind. */
   ends?: string | undefined;
+  /** The first gate at which it may not be open, where the writer chose one and not the usual one of its kind. */
+  forbiddenAt?: GateName | undefined;
   ended?: Act | undefined;
 }
 

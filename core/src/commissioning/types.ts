@@ -84,15 +84,18 @@ export interface FollowUpDef {
   what: string;
 }
 
-export type GateName =
-  | 'Donor high voltage'
-  | 'High voltage'
-  | 'Engine closed up'
-  | 'Engine in'
-  | 'First crank'
-  | 'First start'
-  | 'First drive'
-  | 'Hand over';
+/** Gates in the order of the job. */
+export const gateNames = [
+  'Donor high voltage',
+  'High voltage',
+  'Engine closed up',
+  'Engine in',
+  'First crank',
+  'First start',
+  'First drive',
+  'Hand over',
+] as const;
+export type GateName = (typeof gateNames)[number];
 
 export const provisionalKindIds = [
   'offered-up',

@@ -35,6 +35,11 @@ const stateClass = {
 } as const;
 const stateTag = { proved: 'teal', overridden: 'teal', 'half-signed': 'ochre', open: '', blocked: 'oxide' } as const;
 
+const order = { blocked: 0, open: 0, 'half-signed': 1, overridden: 2, proved: 2 } as const;
+/** What is still to do stands on top; within that, the order of the gate. */
+const openFirst = (lines: readonly GateLineState[]): GateLineState[] =>
+  [...lines].sort((a, b) => order[a.state] - order[b.state]);
+
 const photoWords = (photos: readonly string[] = []): string =>
   photos.length === 0 ? '' : photos.length === 1 ? 'one photo' : `${photos.length} photos`;
 
@@ -181,7 +186,7 @@ export function GateView({ gate }: { gate: GateState }) {
         The maker's manual, local code and licensed trades go first.
       </p>
       <ol>
-        {gate.lines.map((l) => (
+        {openFirst(gate.lines).map((l) => (
           <li key={l.def.id} className={`step ${stateClass[l.state]}`}>
             <span className="mark" aria-hidden="true">
               {l.state === 'proved' ? '✓' : l.state === 'overridden' ? '!' : ''}

@@ -1,18 +1,23 @@
 import { Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { provisionalKindOf, provisionalKinds } from '@bay/core/commissioning';
-import type { ProvisionalKindId } from '@bay/core/commissioning';
+import { gateNames, provisionalKindOf, provisionalKinds } from '@bay/core/commissioning';
+import type { GateName, ProvisionalKindId } from '@bay/core/commissioning';
 import { shortTitleOf } from '@bay/core/plan';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { dayWords, FormDialog, Trouble, words } from '../ui/index.ts';
 import styles from './handover.module.css';
 
 function ProvisionalForm({ close }: { close: () => void }) {
-  const initial: { kind: ProvisionalKindId; what: string; ends: string } = { kind: 'loose', what: '', ends: '' };
+  const initial: { kind: ProvisionalKindId; what: string; ends: string; forbiddenAt: GateName | null } = {
+    kind: 'loose',
+    what: '',
+    ends: '',
+    forbiddenAt: null,
+  };
   const form = useRecordForm({
     kind: 'provisional',
     initial,
-    sent: ({ ends, ...v }) => ({ ...v, ends: words(ends) }),
+    sent: ({ ends, forbiddenAt, ...v }) => ({ ...v, ends: words(ends), ...(forbiddenAt ? { forbiddenAt } : {}) }),
   });
   const def = provisionalKindOf(form.values.kind);
   return (
@@ -23,11 +28,13 @@ function ProvisionalForm({ close }: { close: () => void }) {
         {...form.field('kind')}
       />
       <TextInput label="What" placeholder="left mount, 2 bolts" data-autofocus {...form.field('what')} />
-      <TextInput
-        label="What ends it"
-        placeholder={def.endsWith}
-        {...form.field('ends')}
-        description={`None of it may be open at: ${def.forbiddenAt}.`}
+      <TextInput label="What ends it" placeholder={def.endsWith} {...form.field('ends')} />
+      <Select
+        label="None of it may be open at"
+        placeholder={`${def.forbiddenAt}, as usual`}
+        clearable
+        data={[...gateNames]}
+        {...form.field('forbiddenAt')}
       />
     </FormDialog>
   );
