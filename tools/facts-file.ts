@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { z } from 'zod';
+import { gateLines } from '@bay/core/commissioning';
 import { isFactId, readFact, typedSources } from '@bay/core/facts';
 import type { FactBook, FactValue } from '@bay/core/facts';
 import { taskStatuses } from '@bay/core/pull';
@@ -133,6 +134,8 @@ export function tasksOf(tasks: FactsFile['tasks']): Record<string, TaskRecord> {
 
 /** What a plan is computed from, as the file says it. */
 export function inputOf(file: FactsFile): PlanInput {
+  const strangeGate = Object.keys(file.gates ?? {}).find((id) => !gateLines.some((l) => l.id === id));
+  if (strangeGate !== undefined) stop(`"${strangeGate}" is not a line of a gate.`);
   const plugOut = (tasks: FactsFile['tasks']): string | undefined => {
     const made = tasksOf(tasks)['rm-hv-make-safe'];
     return made?.status === 'done' ? made.at : undefined;

@@ -127,6 +127,7 @@ describe('the judgement seen from outside', () => {
     for (const [content, sentence] of [
       [{ facts: { 'eng-wing-span': '3 m' } }, /eng-wing-span/],
       [{ fact: {} }, /fact/],
+      [{ gates: { 'gate-no-such': { text: 'looked' } } }, /gate-no-such/],
       [{ facts: { 'eng-mass': '90000 kg' } }, /eng-mass|Engine mass|90/],
     ] as const)
       await expect(filed('plan', content)).rejects.toMatchObject({

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { attemptResults, gateNames, provisionalKindIds } from '@bay/core/commissioning';
+import { attemptResults, gateNames, primingWayIds, provisionalKindIds } from '@bay/core/commissioning';
 import { act, amount, kind, text } from './kind.ts';
 
 const deviation = z.object({ why: text(300).min(10, 'Say in a sentence why it was done all the same.') }).optional();
@@ -17,7 +17,7 @@ export const commissioningKinds = {
   ),
   priming: kind<'priming'>(
     z.object({
-      way: text(60).min(1, 'Choose one.'),
+      way: z.enum(primingWayIds, 'Choose one.'),
       bar: amount.min(0).max(20),
       seconds: amount.min(0).max(3600),
       note: text(300).optional(),

@@ -1,5 +1,5 @@
 import type { Act, Stamp } from '../rules/stamp.ts';
-import type { GateName, ProvisionalKindId } from './types.ts';
+import type { GateName, PrimingWayId, ProvisionalKindId } from './types.ts';
 
 /** Done although a gate was shut: why, and what stood against it. */
 export type Deviation = Act<{ why: string; stoodOn?: { against: readonly string[]; harm: boolean } | undefined }>;
@@ -19,7 +19,7 @@ export interface GateProof extends Stamp {
 
 /** Oil pressure before spark. */
 export interface PrimingRecord extends Stamp {
-  way: string;
+  way: PrimingWayId;
   bar: number;
   seconds: number;
   note?: string | undefined;

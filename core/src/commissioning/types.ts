@@ -2,7 +2,7 @@ import type { Condition } from '../rules/condition.ts';
 
 export interface GateLineDef {
   id: string;
-  gate: string;
+  gate: GateName;
   mustBe: string;
   /** Harm is next: overriding wants a second signature. */
   harm?: boolean;
@@ -38,10 +38,19 @@ export interface ReadingPoint {
 export type ProofKind =
   { reading: readonly ReadingPoint[] } | { photo: true } | { record: true } | { signature: true; people?: number };
 
+/** Ways of priming that somebody does, as the fact of the school names them. */
+export const primingWayIds = [
+  'crank-without-fuel-and-spark',
+  'external-pressure',
+  'pump-drive',
+  'hand-turn-only',
+] as const;
+export type PrimingWayId = (typeof primingWayIds)[number];
+
 export interface PrimingWay {
   id: string;
   /** The option of the fact that chooses it. */
-  value?: string;
+  value?: PrimingWayId;
   way: string;
   pro: string;
   contra: string;

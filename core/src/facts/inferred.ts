@@ -23,13 +23,15 @@ const subjects = (facts: FactBook): ReadonlySet<string> => new Set([...facts.key
  */
 export function withInferred(facts: FactBook, only?: readonly string[]): FactBook {
   const book = new Map<string, FactValue>(facts);
+  // What is inferred is seen by the next: the scope looks into the same book.
+  const scope = scopeOf({ facts: book });
+  const there = subjects(book);
   for (let round = 0; round < inferences.length; round += 1) {
     const before = book.size;
-    const there = subjects(book);
     for (const { fact, value, when, reason } of inferences) {
       if (book.has(fact) || (only && !only.some((prefix) => fact.startsWith(prefix)))) continue;
       if (!there.has(fact.slice(0, 4)) && !fact.startsWith('cho-')) continue;
-      const truth = evaluate(when, scopeOf({ facts: book }));
+      const truth = evaluate(when, scope);
       if (truth.is !== true) continue;
       const { key } = factDef(fact).parts[0]!;
       const because = truth.because.map((id) => becauseWords(id, book)).join(', ');

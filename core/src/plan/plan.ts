@@ -14,7 +14,7 @@ import type { FitRecord } from '../fit/records.ts';
 import { kitLineOf, kitPlan } from '../kit/plan.ts';
 import type { KitLine } from '../kit/plan.ts';
 import type { KitRecord } from '../kit/records.ts';
-import { pullPlan } from '../pull/plan.ts';
+import { PullSlice } from '../pull/plan.ts';
 import type { PullPlan } from '../pull/plan.ts';
 import { scopeOf } from '../rules/condition.ts';
 import type { Condition, Scope } from '../rules/condition.ts';
@@ -167,13 +167,15 @@ function waitingLines(
  */
 export class Planner {
   private readonly fitSlice = new FitSlice();
+  private readonly pull = new PullSlice('own');
+  private readonly harvest = new PullSlice('donor');
   private readonly own = new Truths();
   private readonly outgoing = new Truths();
   private readonly donor = new Truths();
 
   plan(input: PlanInput): Plan {
     const schools = chooseSchools(input.shopSchools, input.jobSchools);
-    const books = fitBooks(input);
+    const books = fitBooks(input, schools);
     const { job: facts, outgoing } = books;
     const donor = withInferred(input.donor);
     const effects = effectsOf(schools);
@@ -226,8 +228,8 @@ export class Planner {
       fits,
       fitTasks: tasksOf(fits),
       kit,
-      pull: pullPlan('own', this.outgoing.of, effects),
-      harvestSteps: pullPlan('donor', this.donor.of, effects),
+      pull: this.pull.compute(this.outgoing.of, effects),
+      harvestSteps: this.harvest.compute(this.donor.of, effects),
       harvest: harvestPlan(this.donor.of),
       gates,
       circuits: applying(usualCircuits, this.own.of),
@@ -239,8 +241,11 @@ export class Planner {
 }
 
 /** What verdicts are computed from: the facts of the job, and those of the engine and gearbox that leave; with what schools choose and what follows from either. */
-export function fitBooks(input: Pick<PlanInput, 'facts' | 'outgoing' | 'shopSchools' | 'jobSchools'>): Required<Books> {
-  const job = withInferred(withSchools(input.facts, chooseSchools(input.shopSchools, input.jobSchools)));
+export function fitBooks(
+  input: Pick<PlanInput, 'facts' | 'outgoing' | 'shopSchools' | 'jobSchools'>,
+  schools = chooseSchools(input.shopSchools, input.jobSchools),
+): Required<Books> {
+  const job = withInferred(withSchools(input.facts, schools));
   const outgoing = withInferred(new Map([...onlyOf(job, ['rec-', 'cho-']), ...input.outgoing]), ['eng-', 'gbx-']);
   return { job, outgoing: onlyOf(outgoing, ['eng-', 'gbx-']) };
 }

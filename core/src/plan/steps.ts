@@ -1,19 +1,17 @@
 import { buildStates } from '../prep/build-states.ts';
 import { buildSteps } from '../prep/data/build-up.ts';
 import type { Plan } from './plan.ts';
-import { taskTitle } from './title.ts';
+import { taskTitle, titleOf } from './title.ts';
 import { schoolEffects } from '../schools/effects.ts';
 import { pullSteps } from '../pull/data/steps.ts';
 import { provedLines } from '../commissioning/gates.ts';
-import { stepStates, workStates } from '../pull/index.ts';
+import { stepStates } from '../pull/index.ts';
 import type { PullPlan } from '../pull/plan.ts';
 import type { TaskRecord } from '../pull/records.ts';
 import type { StationId } from '../jobs/stations.ts';
 import type { WorkStep } from '../jobs/work-step.ts';
 
 type Tasks = Readonly<Record<string, TaskRecord | undefined>>;
-
-const stateTitle = (id: string): string => workStates.find((s) => s.id === id)!.title;
 
 function ofPull(
   plan: PullPlan,
@@ -36,7 +34,7 @@ function ofPull(
       ...(def.caution ? { caution: def.caution } : {}),
       ...(def.thenWait ? { thenWait: def.thenWait } : {}),
       heldBy: state.heldBy.map(taskTitle),
-      ...(state.unmet.length > 0 ? { unmet: state.unmet.map((u) => stateTitle(u.state)) } : {}),
+      ...(state.unmet.length > 0 ? { unmet: state.unmet.map((u) => titleOf(u.state)) } : {}),
       ...(record ? { record } : {}),
     };
   });

@@ -1,10 +1,9 @@
-import { gateLines } from '../commissioning/data/gates.ts';
 import { provedLines } from '../commissioning/gates.ts';
 import { buildStates } from '../prep/build-states.ts';
-import { harmNear, stepStates, workStates } from '../pull/index.ts';
+import { harmNear, stepStates } from '../pull/index.ts';
 import type { PullPlan, StepState, Tasks } from '../pull/index.ts';
 import type { Plan } from './plan.ts';
-import { taskTitle } from './title.ts';
+import { taskTitle, titleOf } from './title.ts';
 
 /** What stands against a step that somebody begins or calls done; the one rule for screen, log bar, command line and API. */
 export interface Against {
@@ -14,16 +13,13 @@ export interface Against {
   harm: boolean;
 }
 
-const stateTitle = (id: string): string => workStates.find((s) => s.id === id)?.title ?? id;
-const gateTitle = (id: string): string => gateLines.find((l) => l.id === id)?.mustBe ?? id;
-
 /** What holds a step, as clauses a person reads. Gates count when it is called done, not when it is begun. */
 export function holdWords(state: StepState, withGates: boolean): string[] {
   return [
     ...state.heldBy.map((id) => `after "${taskTitle(id)}"`),
-    ...state.ended.map((e) => `needs "${stateTitle(e.state)}", ended by "${taskTitle(e.by)}"`),
-    ...state.unmet.map((u) => `needs "${stateTitle(u.state)}", which nothing brings about`),
-    ...(withGates ? state.gates.map((id) => `gate line "${gateTitle(id)}" is not proved`) : []),
+    ...state.ended.map((e) => `needs "${titleOf(e.state)}", ended by "${taskTitle(e.by)}"`),
+    ...state.unmet.map((u) => `needs "${titleOf(u.state)}", which nothing brings about`),
+    ...(withGates ? state.gates.map((id) => `gate line "${titleOf(id)}" is not proved`) : []),
   ];
 }
 

@@ -2,7 +2,7 @@ import { factDef, isFactId } from '../facts/index.ts';
 import { gateLines } from '../commissioning/index.ts';
 import { interfaces } from '../fit/index.ts';
 import { kitLines } from '../kit/index.ts';
-import { pullSteps } from '../pull/index.ts';
+import { pullSteps, workStates } from '../pull/index.ts';
 import { buildSteps } from '../prep/data/build-up.ts';
 import { benchTests, usualCircuits } from '../systems/index.ts';
 import { schoolEffects } from '../schools/effects.ts';
@@ -12,6 +12,7 @@ const titles = new Map<string, string>([
   ...kitLines.map((k) => [k.id, k.title] as const),
   ...pullSteps.map((s) => [s.id, s.title] as const),
   ...schoolEffects.flatMap((e) => (e.addsSteps ?? []).map((s) => [s.id, s.title] as const)),
+  ...workStates.map((s) => [s.id, s.title] as const),
   ...buildSteps.map((s) => [s.id, s.title] as const),
   ...benchTests.map((t) => [t.id, t.test] as const),
   ...gateLines.map((g) => [g.id, g.mustBe] as const),

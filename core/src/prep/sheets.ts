@@ -1,3 +1,5 @@
+import { cylindersOf } from '../facts/index.ts';
+import type { FactBook } from '../facts/index.ts';
 import { bearingClearanceMm, ringGapMm } from '../sums/index.ts';
 import { formatMeasure } from '../units/index.ts';
 import type { TorqueRecord } from './records.ts';
@@ -368,8 +370,10 @@ const mostApartMm = 1;
 /** The question that the readings of a place raise: a cylinder the engine does not have is refused, one that is out of round by much is asked about. */
 export function doubtOf(
   sheet: { sheet: string; place: string; readings: Readonly<Record<string, number>> },
-  cylinders: number | undefined,
+  facts: FactBook,
 ): { refused?: string; ask?: string } {
+  const layout = facts.get('eng-layout')?.parts['value'];
+  const cylinders = typeof layout === 'string' ? cylindersOf(layout) : undefined;
   const def = sheetOf(sheet.sheet);
   const number = Number.parseInt(sheet.place, 10);
   if (def.place === 'cylinder' && cylinders !== undefined && (number > cylinders || number < 1))

@@ -1,3 +1,4 @@
+import type { Condition } from '../rules/condition.ts';
 import type { TruthOf } from '../rules/truths.ts';
 import { when } from '../facts/when.ts';
 import { bare, orderSteps } from '../rules/order.ts';
@@ -109,6 +110,36 @@ const waysOf = (steps: ReadonlySet<string>, preferred: ReadonlySet<string>): Way
     const ranked = [...own.filter((id) => preferred.has(id)), ...own.filter((id) => !preferred.has(id))];
     return own.length > 1 ? [{ ...way, steps: ranked }] : [];
   });
+
+/** Every condition that a plan of steps stands on. */
+const conditionsOf = (effects: readonly StepChanges[]): readonly Condition[] => [
+  engineOut,
+  noHighVoltage,
+  ...[...pullSteps, ...effects.flatMap((e) => e.addsSteps ?? [])].map((s) => s.when),
+  ...workStates.flatMap((s) => [
+    ...(typeof s.atStart === 'boolean' ? [] : [s.atStart]),
+    ...s.lostBy.flatMap((loss) => loss.when ?? []),
+  ]),
+];
+
+/** Plans of one role, one after the other: made again only when a truth or a way of working that it stands on is another. */
+export class PullSlice {
+  private readonly role: 'own' | 'donor';
+  private stoodOn: readonly unknown[] = [];
+  private made: PullPlan | undefined;
+
+  constructor(role: 'own' | 'donor') {
+    this.role = role;
+  }
+
+  compute(truthOf: TruthOf, effects: readonly StepChanges[]): PullPlan {
+    const standsOn = [...effects, ...conditionsOf(effects).map(truthOf)];
+    const same = standsOn.length === this.stoodOn.length && standsOn.every((v, i) => v === this.stoodOn[i]);
+    if (!this.made || !same) this.made = pullPlan(this.role, truthOf, effects);
+    this.stoodOn = standsOn;
+    return this.made;
+  }
+}
 
 /**
  * The steps of one role in a computed order. `own` pulls the car's engine, `donor` harvests another; the chosen ways of working

@@ -129,6 +129,18 @@ describe('a system that was drained', () => {
   });
 });
 
+describe('priming', () => {
+  const primed = (way: string) => put('priming', randomUUID(), { way, bar: 3, seconds: 12 });
+  it('by cranking waits for the gate, and no other name for it goes past', async () => {
+    const answer = await primed('crank-without-fuel-and-spark');
+    expect(answer.status).toBe(409);
+    expect(answer.problem.title).toMatch(/^\d+ lines stand before "First crank"/);
+    for (const way of ['Crank-without-fuel-and-spark', 'with the starter', ''])
+      expect((await primed(way)).status, way).toBe(422);
+    expect((await primed('external-pressure')).status).toBe(200);
+  });
+});
+
 describe('what people left open', () => {
   it('a finding, a hold and an approval stand at their gates until they are settled', async () => {
     await put('finding', randomUUID(), { on: 'car', what: 'rust under the battery tray' });

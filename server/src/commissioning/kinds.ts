@@ -1,10 +1,11 @@
 import { recordsOf } from '@bay/core/records';
 import { computePlan, planInputOf } from '@bay/core/plan';
+import type { Plan } from '@bay/core/plan';
 import { formatMeasure } from '@bay/core/units';
 import { gateLines, readingWords, refuseProof, wantsSecond } from '@bay/core/commissioning';
 import type { Deviation, GateName, GateProof } from '@bay/core/commissioning';
 import type { Tx } from '../db/connection.ts';
-import { jobMaterial } from '../plan/material.ts';
+import { jobMaterial, planNow } from '../plan/material.ts';
 import type { WriteContext } from '../records/kind.ts';
 import { may } from '@bay/contract/rights';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
@@ -35,9 +36,8 @@ async function provenNow(tx: Tx, data: GateProof, { key, jobId }: WriteContext<'
   return data;
 }
 
-/** Lines that stand before these gates, of the job as it is now. */
-async function standBefore(tx: Tx, jobId: string, gates: readonly GateName[]): Promise<string[]> {
-  const plan = computePlan(planInputOf(await jobMaterial(tx, jobId)));
+/** Lines that stand before these gates. */
+function standBefore(plan: Plan, gates: readonly GateName[]): string[] {
   return plan.gates
     .filter((g) => (gates as readonly string[]).includes(g.gate))
     .flatMap((g) => g.lines.filter((l) => l.state !== 'proved' && l.state !== 'overridden'))
@@ -55,7 +55,7 @@ async function pastGates<T extends { deviation?: Deviation | undefined }>(
   // What is corrected afterwards was let through when it was written.
   const kept = deviation ?? before?.deviation;
   if (before) return { ...plain, ...(kept ? { deviation: kept } : {}) } as unknown as T;
-  const against = await standBefore(tx, jobId, gates);
+  const against = standBefore((await planNow(tx, jobId)).plan, gates);
   if (against.length === 0) return plain as unknown as T;
   if (!deviation)
     throw new Refusal(
@@ -98,7 +98,7 @@ export const commissioningKinds = [
     logKind: 'priming',
     station: 'start',
     complete: async (tx, data, context) =>
-      data.way.startsWith('crank') ? pastGates(tx, data, context, ['First crank']) : data,
+      data.way === 'crank-without-fuel-and-spark' ? pastGates(tx, data, context, ['First crank']) : data,
     wantsSecond: wantsTwo,
     title: () => 'Oil pressure before spark, with a gate shut',
     describe: (data) =>
@@ -127,15 +127,14 @@ export const commissioningKinds = [
     // A start is signed for when it ran, and through open gates.
     complete: async (tx, data, { jobId, key }) => {
       if (key !== 'first-start') return data;
-      const against = await standBefore(tx, jobId, ['First crank', 'First start']);
+      const { material, plan } = await planNow(tx, jobId);
+      const against = standBefore(plan, ['First crank', 'First start']);
       if (against.length > 0)
         throw new Refusal(
           409,
           `Gates open first: ${against[0]!}${against.length > 1 ? ` and ${against.length - 1} more` : ''}.`,
         );
-      const attempts = Object.values(recordsOf(await jobMaterial(tx, jobId), 'attempt')).sort(
-        (a, b) => a.number - b.number,
-      );
+      const attempts = Object.values(recordsOf(material, 'attempt')).sort((a, b) => a.number - b.number);
       if (attempts.at(-1)?.result !== 'runs')
         throw new Refusal(409, 'The last attempt did not run: there is no start to sign for.');
       return data;

@@ -45,13 +45,7 @@ async function waitingFor(tx: Tx, caller: Caller): Promise<WaitingItem[]> {
   return rows.map((r) => {
     const data = withNames(r.kind, r.data, names);
     return {
-      sort: r.half_signed
-        ? 'second-signature'
-        : r.kind === 'task'
-          ? 'step'
-          : r.kind === 'ask'
-            ? (r.data['ask'] as WaitingItem['sort'])
-            : 'second-signature',
+      sort: r.half_signed ? 'second-signature' : r.kind === 'task' ? 'step' : (r.data['ask'] as WaitingItem['sort']),
       jobId: r.job_id,
       number: r.number,
       carName: r.car_name,

@@ -1,6 +1,7 @@
 import { runMigrations } from 'graphile-worker';
 import pg from 'pg';
 import { appRole } from './connection.ts';
+import { ensureRole } from './roles.ts';
 import * as ground from './migrations/0001-ground.ts';
 import * as peopleById from './migrations/0004-people-by-id.ts';
 import * as volume from './migrations/0005-volume.ts';
@@ -61,10 +62,7 @@ export async function migrate(url: string, upTo?: string): Promise<string[]> {
     );
     const done = new Set((await client.query<{ name: string }>('select name from migration')).rows.map((r) => r.name));
     refuseNewer([...done]);
-    await client.query(
-      `do $$ begin if not exists (select 1 from pg_roles where rolname = '${appRole}') then create role ${appRole} nologin; end if; end $$`,
-    );
-    await client.query(`grant ${appRole} to current_user`);
+    await ensureRole(client, appRole);
     await client.query(`grant usage on schema public to ${appRole}`);
     await client.query(`grant select on migration to ${appRole}`);
     // The queue keeps its own tables in its own schema.

@@ -1,8 +1,7 @@
 import { kitLineOf, kitLines, orderStops } from '@bay/core/kit';
 import type { KitRecord } from '@bay/core/kit';
-import { computePlan, planInputOf } from '@bay/core/plan';
 import type { Tx } from '../db/connection.ts';
-import { jobMaterial } from '../plan/material.ts';
+import { planNow } from '../plan/material.ts';
 import { noteChange } from '../commands/run.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import { kindRule } from '../records/kind.ts';
@@ -18,7 +17,7 @@ const words = {
 
 /** An order stops at a blank, at a proposal nobody chose, and at what nobody knows to be needed. */
 async function mayBeOrdered(tx: Tx, jobId: string, key: string, data: KitRecord): Promise<void> {
-  const plan = computePlan(planInputOf(await jobMaterial(tx, jobId)));
+  const { plan } = await planNow(tx, jobId);
   const line = plan.kit.find((l) => l.def.id === key);
   if (!line) throw new Refusal(409, 'This job does not ask for it: nothing of it is ordered.');
   const stops = orderStops(line, plan.facts, data);

@@ -3,7 +3,7 @@ import { bearerOf, factDef } from '@bay/core/facts';
 import { kitLineOf } from '@bay/core/kit';
 import { pick, readLogLine } from '@bay/core/logbook';
 import type { LineContext, LogEntryDraft } from '@bay/core/logbook';
-import { computePlan, lineContextOf, planInputOf, stepBasis } from '@bay/core/plan';
+import { lineContextOf, stepBasis } from '@bay/core/plan';
 import { noSource, sheetOf } from '@bay/core/prep';
 import { recordsOf } from '@bay/core/records';
 import type { RecordKind } from '@bay/contract/records';
@@ -14,7 +14,7 @@ import { writeFact } from '../facts/store.ts';
 import { Refusal } from '../http/problem.ts';
 import type { Caller } from '../http/register.ts';
 import { holdJob, readHead } from '../jobs/store.ts';
-import { jobMaterial } from '../plan/material.ts';
+import { planNow } from '../plan/material.ts';
 import type { Material } from '../plan/material.ts';
 import { findRecord, writeRecord } from '../records/store.ts';
 
@@ -29,8 +29,7 @@ type Draft<K extends LogEntryDraft['kind']> = Extract<LogEntryDraft, { kind: K }
 
 /** What the words of a line are looked up among, as the browser has it too. */
 async function contextOf(tx: Tx, jobId: string, today: string): Promise<{ material: Material; context: LineContext }> {
-  const material = await jobMaterial(tx, jobId);
-  const plan = computePlan(planInputOf(material));
+  const { material, plan } = await planNow(tx, jobId);
   const people = await tx.selectFrom('person').select(['id', 'name', 'initials']).where('active', '=', true).execute();
   return { material, context: lineContextOf(material, plan, people, today) };
 }

@@ -3,7 +3,8 @@ import type { RawBuilder } from 'kysely';
 import type { FactRow } from '@bay/contract/facts';
 import type { JobSheet } from '@bay/contract/jobs';
 import type { RecordRow } from '@bay/contract/records';
-import type { JobMaterial } from '@bay/core/plan';
+import { computePlan, planInputOf } from '@bay/core/plan';
+import type { JobMaterial, Plan } from '@bay/core/plan';
 import type { Tx } from '../db/connection.ts';
 import { notFound } from '../http/problem.ts';
 import { readNames, shownRow } from '../records/shown.ts';
@@ -120,6 +121,12 @@ export async function readMaterial(
 export async function jobMaterial(tx: Tx, jobId: string): Promise<JobMaterial & Material> {
   const material = (await readMaterial(tx, [jobId])).get(jobId)!;
   return { jobId, ...material, shopSchools: await readShopSchools(tx) };
+}
+
+/** The plan of one job as it is at this moment, and what it was computed from. */
+export async function planNow(tx: Tx, jobId: string): Promise<{ material: JobMaterial & Material; plan: Plan }> {
+  const material = await jobMaterial(tx, jobId);
+  return { material, plan: computePlan(planInputOf(material)) };
 }
 
 /** Facts of a unit and what was measured, tightened and found on it. */

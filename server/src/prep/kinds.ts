@@ -1,5 +1,4 @@
 import { formatMeasure } from '@bay/core/units';
-import { cylindersOf } from '@bay/core/facts';
 import { planInputOf } from '@bay/core/plan';
 import { doubtOf, sheetDefs, sheetOf } from '@bay/core/prep';
 import { badInput } from '../http/problem.ts';
@@ -15,8 +14,7 @@ export const prepKinds = [
     kind: 'sheet',
     check: (data) => knownSheet(data.sheet),
     complete: async (tx, data, { jobId }) => {
-      const layout = planInputOf(await jobMaterial(tx, jobId)).facts.get('eng-layout')?.parts['value'];
-      const { refused, ask } = doubtOf(data, typeof layout === 'string' ? cylindersOf(layout) : undefined);
+      const { refused, ask } = doubtOf(data, planInputOf(await jobMaterial(tx, jobId)).facts);
       if (refused) throw badInput({ place: refused });
       if (ask && !data.certain) throw badInput({ certain: ask });
       return data;

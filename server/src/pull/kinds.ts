@@ -1,10 +1,10 @@
-import { againstTask, computePlan, planInputOf, stepBasis, taskTitle } from '@bay/core/plan';
+import { againstTask, stepBasis, taskTitle } from '@bay/core/plan';
 import { taskWantsSecond } from '@bay/core/pull';
 import type { TaskRecord } from '@bay/core/pull';
 import { recordsOf } from '@bay/core/records';
 import type { Tx } from '../db/connection.ts';
 import { Refusal } from '../http/problem.ts';
-import { jobMaterial } from '../plan/material.ts';
+import { planNow } from '../plan/material.ts';
 import type { WriteContext } from '../records/kind.ts';
 import { startClock, stopClock } from '../clock/store.ts';
 import { kindRule } from '../records/kind.ts';
@@ -29,8 +29,7 @@ async function throughTheDoor(
   const { deviation, ...plain } = data;
   if (data.status !== 'done' && data.status !== 'on-it') return plain;
   if (before?.status === data.status) return before.deviation ? { ...plain, deviation: before.deviation } : plain;
-  const material = await jobMaterial(tx, jobId);
-  const plan = computePlan(planInputOf(material));
+  const { material, plan } = await planNow(tx, jobId);
   const { against, harm } = againstTask(plan, recordsOf(material, 'task'), key, data.status);
   if (against.length === 0) return plain;
   if (!deviation)

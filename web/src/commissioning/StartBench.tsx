@@ -2,7 +2,7 @@ import type { AttemptRecord, PrimingRecord } from '@bay/core/commissioning';
 import { Button, Select, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { heatCycles, primingWays, roadTest, startSequence, warmUpWatch } from '@bay/core/commissioning';
+import { heatCycles, primingWayIds, primingWays, roadTest, startSequence, warmUpWatch } from '@bay/core/commissioning';
 import { formatMeasure } from '@bay/core/units';
 import { SecondSignature } from '../crew/index.ts';
 import { Diagnosis } from '../diagnosis/index.ts';
@@ -17,9 +17,6 @@ const results = {
   'fires-and-dies': 'Fires and dies',
   runs: 'Runs',
 } as const;
-
-/** Ways of priming, as the school's fact names them. */
-const wayNames = ['crank-without-fuel-and-spark', 'external-pressure', 'pump-drive', 'hand-turn-only'] as const;
 
 const deviationOf = (why: string): { deviation?: { why: string } } =>
   why.trim() === '' ? {} : { deviation: { why: why.trim() } };
@@ -95,7 +92,7 @@ function PrimingForm() {
       <div className="fields">
         <Select
           label="Way"
-          data={wayNames.map((w) => ({ value: w, label: w.replaceAll('-', ' ') }))}
+          data={primingWayIds.map((w) => ({ value: w, label: w.replaceAll('-', ' ') }))}
           {...form.field('way')}
         />
         <MeasuredInput label="Pressure shown" unit="bar" {...form.field('bar')} />

@@ -149,8 +149,7 @@ function SuspectRow({ s, close }: { s: Suspect; close: (id: string) => void }) {
     <li style={{ padding: '6px 0', borderBottom: '1px solid var(--line)' }}>
       <button
         type="button"
-        className="row-button"
-        style={{ gridTemplateColumns: 'minmax(0, 1fr) 56px 62px', minHeight: 44, padding: 0 }}
+        className={`row-button ${styles['suspect']}`}
         aria-expanded={open}
         onClick={() => setOpen(!open)}
       >
@@ -335,10 +334,7 @@ function OpenedCase({ caseId, record }: { caseId: string; record: CaseRecord }) 
           />
         </div>
         <div>
-          <div
-            className="row-button"
-            style={{ gridTemplateColumns: 'minmax(0, 1fr) 56px 62px', minHeight: 28, cursor: 'default' }}
-          >
+          <div className={`row-button ${styles['suspect']} ${styles['head']}`}>
             <h3>Suspects</h3>
             <span className="figure">before</span>
             <span className="figure">now</span>

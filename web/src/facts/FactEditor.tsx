@@ -1,4 +1,4 @@
-import { Checkbox, Button, Select, TextInput } from '@mantine/core';
+import { Button, Select, TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { readFact, factDef, optionWords, showFact, typedSources } from '@bay/core/facts';
@@ -8,7 +8,18 @@ import { factHistory } from '@bay/contract/facts';
 import type { FactRow } from '@bay/contract/facts';
 import { call, keys, Refused } from '../api/index.ts';
 import { useJob } from '../sheet/index.ts';
-import { dayWords, Dialog, Form, MeasuredInput, timeWords, useForm, verdictWords, words } from '../ui/index.ts';
+import {
+  dayWords,
+  Dialog,
+  Form,
+  ItIsSo,
+  MeasuredInput,
+  timeWords,
+  useForm,
+  useItIsSo,
+  verdictWords,
+  words,
+} from '../ui/index.ts';
 import { useFactRow, usePutFact } from './useFact.ts';
 import type { Bearer } from './useFact.ts';
 
@@ -73,8 +84,13 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
   // The revision on screen when the form was opened: a change by somebody else meanwhile is shown, not overwritten.
   const [revision, setRevision] = useState(row?.revision ?? 0);
   const saving = usePutFact();
+  const read = readFact(
+    factId,
+    Object.fromEntries(def.parts.map(({ key }) => [key, String(form.values[partField(key)] ?? '')])),
+  );
+  const asks = read.ok ? Object.values(read.asks) : [];
   // A value that hardly any car has is asked about before it is kept.
-  const [certain, setCertain] = useState(false);
+  const itIsSo = useItIsSo();
   const stale =
     saving.error instanceof Refused && saving.error.problem.status === 409
       ? (saving.error.problem.current as FactRow | null | undefined)
@@ -92,14 +108,9 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
       typed: Object.fromEntries(def.parts.map(({ key }) => [key, v[partField(key)] ?? ''])),
       source: v['source'] as FactSource,
       note: words(v['note'] ?? ''),
-      ...(certain ? { certain } : {}),
+      ...(asks.length > 0 && itIsSo.said(asks) ? { certain: true } : {}),
       revision: rev,
     });
-  const read = readFact(
-    factId,
-    Object.fromEntries(def.parts.map(({ key }) => [key, String(form.values[partField(key)] ?? '')])),
-  );
-  const asks = read.ok ? Object.values(read.asks) : [];
   return (
     <Dialog close={close} title={def.label} size="lg">
       <p className="quiet">{def.howTo}</p>
@@ -118,7 +129,7 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
           className="inner-form"
           of={stale === undefined ? form : { ...form, error: undefined }}
           submit="Save"
-          disabled={!mayWrite || (asks.length > 0 && !certain)}
+          disabled={!mayWrite || !itIsSo.said(asks)}
           send={save(revision)}
           cancel={close}
           cancelWord="Leave it"
@@ -157,19 +168,7 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
               );
             })}
           </div>
-          {asks.length > 0 && (
-            <div className="notice ochre-notice">
-              {asks.map((ask) => (
-                <p key={ask}>{ask}</p>
-              ))}
-              <Checkbox
-                mt="xs"
-                label="It is so, however unusual"
-                checked={certain}
-                onChange={(e) => setCertain(e.currentTarget.checked)}
-              />
-            </div>
-          )}
+          <ItIsSo questions={asks} of={itIsSo} />
           <div className="fields">
             <Select
               label="Where it comes from"

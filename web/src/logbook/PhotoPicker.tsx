@@ -1,6 +1,7 @@
 import { photoPath } from '@bay/contract/logbook';
 import { useJob, useRecords } from '../sheet/index.ts';
 import { PhotoButton } from './PhotoButton.tsx';
+import { isPending } from './photos.ts';
 import styles from './logbook.module.css';
 
 /** How many of the photos are offered: the newest, and those that are taken of this. */
@@ -19,6 +20,7 @@ export function PhotoPicker({
   const { sheet } = useJob();
   const rank = (id: string, of: string | undefined): number => (chosen.includes(id) ? 0 : of === about ? 1 : 2);
   const photos = Object.entries(useRecords('photo'))
+    .filter(([, p]) => !isPending(p))
     .sort(([a, p], [b, q]) => rank(a, p.about) - rank(b, q.about) || ((p.at ?? '') < (q.at ?? '') ? 1 : -1))
     .slice(0, Math.max(offered, chosen.length));
   return (

@@ -1,4 +1,3 @@
-import type { PhotoRecord } from '@bay/core/logbook';
 import { Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -8,6 +7,7 @@ import { shortTitleOf } from '@bay/core/plan';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { dayWords, Empty, Form, timeWords, Trouble } from '../ui/index.ts';
 import { PhotoDrop } from './PhotoDrop.tsx';
+import { isPending } from './photos.ts';
 import { History } from './History.tsx';
 import { PinnedPhoto, pinSortWords } from './PinnedPhoto.tsx';
 import type { Spot } from './PinnedPhoto.tsx';
@@ -153,7 +153,6 @@ function OnePhoto({ photoId, photo }: { photoId: string; photo: Photo }) {
 
 /** Every photo of the job; one opens with its pins. */
 /** A photo that waits on this device still: there is nothing to load yet. */
-const isPending = (photo: PhotoRecord & { pending?: boolean }): boolean => photo.pending === true;
 
 export default function PhotosBench() {
   const { sheet, mayWrite } = useJob();

@@ -1,9 +1,13 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
+import type { PhotoRecord } from '@bay/core/logbook';
 import { addPhoto, mostPhotoBytes } from '@bay/contract/logbook';
 import type { JobSheet } from '@bay/contract/jobs';
 import type { RecordRow } from '@bay/contract/records';
 import { command, keys, newId, nowIso, sentenceOf } from '../api/index.ts';
+
+/** It waits on this device: nobody can look at it from the server yet. */
+export const isPending = (photo: PhotoRecord & { pending?: boolean }): boolean => photo.pending === true;
 
 export interface Upload {
   id: string;

@@ -1,11 +1,10 @@
 import type { SheetDef, SheetLimits, SheetRecord, SheetWord } from '@bay/core/prep';
-import { Button, Checkbox, TextInput } from '@mantine/core';
+import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { cylindersOf } from '@bay/core/facts';
 import { doubtOf, judgeSheet, limitNames, measurementDefs, sheetDefs, sheetWords } from '@bay/core/prep';
 import { formatMeasure, parseMeasure } from '@bay/core/units';
 import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
-import { dayWords, FormDialog, measured, MeasuredInput } from '../ui/index.ts';
+import { dayWords, FormDialog, ItIsSo, measured, MeasuredInput, useItIsSo } from '../ui/index.ts';
 
 interface LimitsRecord {
   limits: SheetLimits;
@@ -43,7 +42,11 @@ function PlaceForm({
   close: () => void;
 }) {
   const { plan } = useJob();
-  const [certain, setCertain] = useState(false);
+  const itIsSo = useItIsSo();
+  const doubts = (readings: Readonly<Record<string, number>>) => {
+    const { refused, ask } = doubtOf({ sheet: def.id, place, readings }, plan.facts);
+    return { refused, asks: ask === undefined ? [] : [ask] };
+  };
   const key = `${def.id}:${place}`;
   const form = useRecordForm({
     kind: 'sheet',
@@ -51,13 +54,17 @@ function PlaceForm({
     initial: Object.fromEntries(
       def.readings.map((r) => [r.key, record?.typed?.[r.key] ?? String(record?.readings[r.key] ?? '')]),
     ),
-    sent: (typed) => ({
-      ...(certain ? { certain } : {}),
-      sheet: def.id,
-      place,
-      readings: numbersOf(typed, def.unit),
-      typed: Object.fromEntries(Object.entries(typed).filter(([, text]) => text.trim() !== '')),
-    }),
+    sent: (typed) => {
+      const readings = numbersOf(typed, def.unit);
+      const { asks } = doubts(readings);
+      return {
+        ...(asks.length > 0 && itIsSo.said(asks) ? { certain: true } : {}),
+        sheet: def.id,
+        place,
+        readings,
+        typed: Object.fromEntries(Object.entries(typed).filter(([, text]) => text.trim() !== '')),
+      };
+    },
     names: Object.fromEntries(def.readings.map((r) => [`readings.${r.key}`, r.key])),
   });
   const read = def.readings.flatMap((r) => {
@@ -66,20 +73,14 @@ function PlaceForm({
   });
   const readings = Object.fromEntries(read.flatMap(([k, m]) => (m.ok ? [[k, m.measure.value]] : [])));
   const verdict = judgeSheet(def.id, readings, limits);
-  const layout = plan.facts.get('eng-layout')?.parts['value'];
-  const { refused, ask } = doubtOf(
-    { sheet: def.id, place, readings },
-    typeof layout === 'string' ? cylindersOf(layout) : undefined,
-  );
+  const { refused, asks } = doubts(readings);
   return (
     <FormDialog
       title={`${def.title}, ${def.place} ${place}`}
       size="lg"
       submit="Save readings"
       of={form}
-      disabled={
-        read.length === 0 || read.some(([, m]) => !m.ok) || refused !== undefined || (ask !== undefined && !certain)
-      }
+      disabled={read.length === 0 || read.some(([, m]) => !m.ok) || refused !== undefined || !itIsSo.said(asks)}
       send={form.send}
       cancel={close}
       cancelWord="Leave it"
@@ -91,12 +92,7 @@ function PlaceForm({
         ))}
       </div>
       {refused && <p className="oxide">{refused}</p>}
-      {ask && (
-        <div className="notice ochre-notice">
-          {ask}
-          <Checkbox label="It is so" checked={certain} onChange={(e) => setCertain(e.currentTarget.checked)} />
-        </div>
-      )}
+      <ItIsSo questions={asks} of={itIsSo} />
       {verdict.findings.map((f) => (
         <p key={f.label} style={{ padding: '4px 0' }}>
           <b>{f.label}</b> <span className="mono">{formatMeasure(f.value, 'mm', 3)}</span>{' '}

@@ -19,8 +19,6 @@ const givers = (id: string): string => {
   return [...(state?.givenBy ?? []).map(shortTitleOf), ...(state?.givenWords ? [state.givenWords] : [])].join(', ');
 };
 
-const stateTitle = (id: string): string => workStates.find((s) => s.id === id)?.title ?? id;
-
 const signs: Record<StepState['status'], string> = {
   done: '✓',
   waived: '–',
@@ -43,7 +41,7 @@ const words: Record<StepState['status'], string> = {
 function heldWords(state: StepState): string {
   const after = state.heldBy.slice(0, 3).map(shortTitleOf);
   const more = state.heldBy.length > 3 ? ` and ${state.heldBy.length - 3} more` : '';
-  const ended = state.ended.map((e) => `needs "${stateTitle(e.state)}", ended by ${shortTitleOf(e.by)}`);
+  const ended = state.ended.map((e) => `needs "${titleOf(e.state)}", ended by ${shortTitleOf(e.by)}`);
   return [after.length > 0 ? `after ${after.join('; ')}${more}` : '', ...ended].filter(Boolean).join('. ');
 }
 
@@ -51,7 +49,7 @@ function heldWords(state: StepState): string {
 function unmetWords(state: StepState): string[] {
   return state.unmet.map((u) => {
     const facts = u.needs.length > 0 ? ` Or say what is so: ${u.needs.map(titleOf).join(', ')}.` : '';
-    return `Needs "${stateTitle(u.state)}", and nothing brings it about. Usual: ${givers(u.state)}.${facts}`;
+    return `Needs "${titleOf(u.state)}", and nothing brings it about. Usual: ${givers(u.state)}.${facts}`;
   });
 }
 
@@ -135,7 +133,7 @@ function Asking({
             <TextInput label="Why" value={text} onChange={(e) => setText(e.currentTarget.value)} data-autofocus />
             {gives.length > 0 && (
               <TextInput
-                label={`What gives it instead: ${gives.map(stateTitle).join(', ')}`}
+                label={`What gives it instead: ${gives.map(titleOf).join(', ')}`}
                 description="Left empty, what needs it stays unmet. Where somebody can be hurt a second person signs this."
                 value={instead}
                 onChange={(e) => setInstead(e.currentTarget.value)}
@@ -356,14 +354,17 @@ export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: strin
   const proved = useMemo(() => provedLines(whole.gates), [whole.gates]);
   const states = stepStates(plan, own, proved);
   const [only, setOnly] = useState<'all' | 'free' | 'open'>('free');
-  const shown = plan.lines.filter((l) => {
-    const s = states.get(l.def.id)!.status;
-    if (only === 'all') return true;
-    if (only === 'free') return s === 'free' || s === 'on-it';
+  const among = {
+    all: plan.lines,
+    free: plan.lines.filter((l) => ['free', 'on-it'].includes(states.get(l.def.id)!.status)),
     // What waits for its second signature is not settled: it frees nothing yet.
-    if (!stands(l.def.id, own[l.def.id] ?? { status: 'open' })) return true;
-    return !['done', 'waived', 'other-way'].includes(s);
-  });
+    open: plan.lines.filter(
+      (l) =>
+        !['done', 'waived', 'other-way'].includes(states.get(l.def.id)!.status) ||
+        !stands(l.def.id, own[l.def.id] ?? { status: 'open' }),
+    ),
+  };
+  const shown = among[only];
   const count = (...wanted: StepState['status'][]): number =>
     [...states.values()].filter((s) => wanted.includes(s.status)).length;
   const known = new Set(plan.lines.map((l) => prefix + l.def.id));
@@ -385,7 +386,7 @@ export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: strin
           {c.edges
             .map(
               (e) =>
-                `${shortTitleOf(e.from)} before ${shortTitleOf(e.to)}${e.why.kind === 'state' ? ` (${e.why.how === 'ends' ? 'which ends' : 'which gives'} "${stateTitle(e.why.state)}")` : ''}`,
+                `${shortTitleOf(e.from)} before ${shortTitleOf(e.to)}${e.why.kind === 'state' ? ` (${e.why.how === 'ends' ? 'which ends' : 'which gives'} "${titleOf(e.why.state)}")` : ''}`,
             )
             .join(', and ')}
           . Change a school or say which one is not needed.
@@ -394,9 +395,9 @@ export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: strin
       <div className="counts">
         {(
           [
-            ['free', `${count('free', 'on-it')}`, 'ready or on it'],
-            ['open', `${count('free', 'held', 'unmet', 'on-it')}`, 'open'],
-            ['all', `${plan.lines.length}`, 'all'],
+            ['free', among.free.length, 'ready or on it'],
+            ['open', among.open.length, 'open'],
+            ['all', among.all.length, 'all'],
           ] as const
         ).map(([id, n, name]) => (
           <button

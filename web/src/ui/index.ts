@@ -1,6 +1,7 @@
 export * from './Because.tsx';
 export * from './Empty.tsx';
 export * from './form/index.ts';
+export * from './ItIsSo.tsx';
 export * from './Loading.tsx';
 export * from './MeasuredInput.tsx';
 export * from './MoneyInput.tsx';

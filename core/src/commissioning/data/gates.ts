@@ -87,49 +87,49 @@ export const gateLines: readonly GateLineDef[] = [
   { id: 'gate-ei-bare', gate: 'Engine in', mustBe: 'Paint off earth points, flywheel, bell and sensor faces', when: when('kit-clean-paint fitted'), proof: [{ photo: true }], proofWords: 'photo', why: 'no earth, no true running' },
   { id: 'gate-ei-last-chance', gate: 'Engine in', mustBe: 'Last-chance sheet read: what is cheap now with hours it costs later', when: when('always'), proof: [{ signature: true }], proofWords: 'signature', why: 'seal, sensor, hose behind the engine' },
   {
-    id: 'gate-fc-oil-level', gate: 'First crank (no fuel, no spark)', mustBe: 'Oil of the right grade, level read, remote circuit counted in', when: when('always'), proof: [{ reading: [{ key: 'oil', label: 'Oil put in', bands: [{ unit: 'L', min: 2, max: 20, from: { fact: 'eng-oil-spec', part: 'capacity-with-filter', least: 0.9, most: 1.6 } }] }] }], proofWords: 'reading, litres, oil grade and amount',
+    id: 'gate-fc-oil-level', gate: 'First crank', mustBe: 'Oil of the right grade, level read, remote circuit counted in', when: when('always'), proof: [{ reading: [{ key: 'oil', label: 'Oil put in', bands: [{ unit: 'L', min: 2, max: 20, from: { fact: 'eng-oil-spec', part: 'capacity-with-filter', least: 0.9, most: 1.6 } }] }] }], proofWords: 'reading, litres, oil grade and amount',
     why: 'a pump that sucks air primes nothing',
   },
   {
-    id: 'gate-fc-fluids', gate: 'First crank (no fuel, no spark)', mustBe: 'Gearbox, axle, transfer, steering, clutch and coolant filled or signed as not needed', when: when('always'), proof: [{ record: true }], proofWords: 'litres each, grade by the gearbox',
+    id: 'gate-fc-fluids', gate: 'First crank', mustBe: 'Gearbox, axle, transfer, steering, clutch and coolant filled or signed as not needed', when: when('always'), proof: [{ record: true }], proofWords: 'litres each, grade by the gearbox',
     why: 'gearbox filled after the start has a dry shaft',
   },
   {
-    id: 'gate-fc-priming', gate: 'First crank (no fuel, no spark)', mustBe: 'Way of priming chosen by the condition of the engine and how long it stood, its preparation done', when: when('always'), proof: [{ record: true }], proofWords: 'record of the way of priming',
+    id: 'gate-fc-priming', gate: 'First crank', mustBe: 'Way of priming chosen by the condition of the engine and how long it stood, its preparation done', when: when('always'), proof: [{ record: true }], proofWords: 'record of the way of priming',
     why: 'bearings dry',
   },
-  { id: 'gate-fc-gauge', gate: 'First crank (no fuel, no spark)', mustBe: 'Independent oil gauge on, range right, seen from the start place', when: when('always'), proof: [{ photo: true }], proofWords: 'photo', why: 'a lamp is not a pressure' },
+  { id: 'gate-fc-gauge', gate: 'First crank', mustBe: 'Independent oil gauge on, range right, seen from the start place', when: when('always'), proof: [{ photo: true }], proofWords: 'photo', why: 'a lamp is not a pressure' },
   {
-    id: 'gate-fc-hand-turn', gate: 'First crank (no fuel, no spark)', mustBe: 'Two turns by hand with gearbox on, plugs out where fluid may stand in a cylinder', harm: true, when: when('always'), proof: [{ record: true }], proofWords: 'record',
+    id: 'gate-fc-hand-turn', gate: 'First crank', mustBe: 'Two turns by hand with gearbox on, plugs out where fluid may stand in a cylinder', harm: true, when: when('always'), proof: [{ record: true }], proofWords: 'record',
     why: 'hydraulic lock, converter bound',
   },
-  { id: 'gate-fc-rear-look', gate: 'First crank (no fuel, no spark)', mustBe: 'Rear fittings and looms looked at since the last lowering', when: when('always'), proof: [{ photo: true }], proofWords: 'photo', why: 'crushed fittings leak later' },
+  { id: 'gate-fc-rear-look', gate: 'First crank', mustBe: 'Rear fittings and looms looked at since the last lowering', when: when('always'), proof: [{ photo: true }], proofWords: 'photo', why: 'crushed fittings leak later' },
   {
-    id: 'gate-fc-loose', gate: 'First crank (no fuel, no spark)', mustBe: '"Loose for alignment" and tack-welded lists empty; mount, bell, flexplate, shaft bolts torqued', when: when('always'), proof: [{ record: true }], proofWords: 'record',
+    id: 'gate-fc-loose', gate: 'First crank', mustBe: '"Loose for alignment" and tack-welded lists empty; mount, bell, flexplate, shaft bolts torqued', when: when('always'), proof: [{ record: true }], proofWords: 'record',
     why: 'left loose on purpose, then forgotten',
   },
   {
-    id: 'gate-fc-rollcall', gate: 'First crank (no fuel, no spark)', mustBe: 'Plugs mated = plugs in the table; left-off list explained', when: when('cho-control != mechanical-diesel'), proof: [{ record: true }], proofWords: 'record',
+    id: 'gate-fc-rollcall', gate: 'First crank', mustBe: 'Plugs mated = plugs in the table; left-off list explained', when: when('cho-control != mechanical-diesel'), proof: [{ record: true }], proofWords: 'record',
     why: 'by-wire throttle is the one forgotten',
   },
   {
-    id: 'gate-fc-output-test', gate: 'First crank (no fuel, no spark)', mustBe: 'Each injector and coil proven by cylinder', when: when('cho-loom = lengthened or cho-control = standalone'), proof: [{ record: true }], proofWords: 'record',
+    id: 'gate-fc-output-test', gate: 'First crank', mustBe: 'Each injector and coil proven by cylinder', when: when('cho-loom = lengthened or cho-control = standalone'), proof: [{ record: true }], proofWords: 'record',
     why: 'banks swapped: bangs and flames',
   },
-  { id: 'gate-fc-earths', gate: 'First crank (no fuel, no spark)', mustBe: 'Earth register proven', when: when('always'), proof: [{ reading: [{ key: 'engine', label: 'Battery to engine block', bands: [{ unit: 'V', min: -0.2, max: 0.2 }, { unit: 'ohm', min: 0, max: 0.01 }] }, { key: 'body', label: 'Battery to body', bands: [{ unit: 'V', min: -0.2, max: 0.2 }, { unit: 'ohm', min: 0, max: 0.01 }] }, { key: 'unit', label: 'Battery to the earth of the engine unit', bands: [{ unit: 'V', min: -0.2, max: 0.2 }, { unit: 'ohm', min: 0, max: 0.01 }] }] }], proofWords: 'reading under 0.2 V or under 0.01 ohm', why: 'current goes home through cables and bearings' },
+  { id: 'gate-fc-earths', gate: 'First crank', mustBe: 'Earth register proven', when: when('always'), proof: [{ reading: [{ key: 'engine', label: 'Battery to engine block', bands: [{ unit: 'V', min: -0.2, max: 0.2 }, { unit: 'ohm', min: 0, max: 0.01 }] }, { key: 'body', label: 'Battery to body', bands: [{ unit: 'V', min: -0.2, max: 0.2 }, { unit: 'ohm', min: 0, max: 0.01 }] }, { key: 'unit', label: 'Battery to the earth of the engine unit', bands: [{ unit: 'V', min: -0.2, max: 0.2 }, { unit: 'ohm', min: 0, max: 0.01 }] }] }], proofWords: 'reading under 0.2 V or under 0.01 ohm', why: 'current goes home through cables and bearings' },
   {
-    id: 'gate-fc-battery', gate: 'First crank (no fuel, no spark)', mustBe: 'Battery charged, load-tested', when: when('always'), proof: [{ reading: [{ key: 'rest', label: 'At rest', bands: [{ unit: 'V', min: 12.5, max: 13.5 }] }, { key: 'load', label: 'Under load, after 15 s', bands: [{ unit: 'V', min: 9.6, max: 13 }] }] }], proofWords: 'reading 12.5 V rest, over 9.6 V at half cold-crank A for 15 s',
+    id: 'gate-fc-battery', gate: 'First crank', mustBe: 'Battery charged, load-tested', when: when('always'), proof: [{ reading: [{ key: 'rest', label: 'At rest', bands: [{ unit: 'V', min: 12.5, max: 13.5 }] }, { key: 'load', label: 'Under load, after 15 s', bands: [{ unit: 'V', min: 9.6, max: 13 }] }] }], proofWords: 'reading 12.5 V rest, over 9.6 V at half cold-crank A for 15 s',
     why: 'slow crank floods',
   },
   {
-    id: 'gate-fc-filter', gate: 'First crank (no fuel, no spark)', mustBe: 'Oil filter arrows and remote in and out photographed, accumulator valve state written', when: when('cho-oil-filter = remote or kit-sump fitted'),
+    id: 'gate-fc-filter', gate: 'First crank', mustBe: 'Oil filter arrows and remote in and out photographed, accumulator valve state written', when: when('cho-oil-filter = remote or kit-sump fitted'),
     proof: [{ photo: true }], proofWords: 'photo', why: 'crossed lines give no oil',
   },
   {
-    id: 'gate-fc-inhibit', gate: 'First crank (no fuel, no spark)', mustBe: 'Fuel and spark off proven; starts only in park, neutral or clutch down', harm: true, when: when('always'), proof: [{ record: true }], proofWords: 'record',
+    id: 'gate-fc-inhibit', gate: 'First crank', mustBe: 'Fuel and spark off proven; starts only in park, neutral or clutch down', harm: true, when: when('always'), proof: [{ record: true }], proofWords: 'record',
     why: 'moves off, fires early',
   },
-  { id: 'gate-fc-clear', gate: 'First crank (no fuel, no spark)', mustBe: 'Belts, fan, tools, sleeves, people clear; chocks; brake', harm: true, when: when('always'), proof: [{ signature: true }], proofWords: 'signature', why: 'hands' },
+  { id: 'gate-fc-clear', gate: 'First crank', mustBe: 'Belts, fan, tools, sleeves, people clear; chocks; brake', harm: true, when: when('always'), proof: [{ signature: true }], proofWords: 'signature', why: 'hands' },
   { id: 'gate-fs-oil-pressure', gate: 'First start', mustBe: 'Pressure shown without fuel or spark', when: when('always'), proof: [{ reading: [{ key: 'pressure', label: 'Pressure shown', bands: [{ unit: 'bar', min: 0.3, max: 12 }] }, { key: 'rise', label: 'Time to rise', bands: [{ unit: 's', min: 0, max: 60 }] }] }], proofWords: 'reading bar and seconds to rise', why: 'oil before spark' },
   {
     id: 'gate-fs-leak', gate: 'First start', mustBe: 'Fuel primed by the pump alone, pressure in band, held 2 min, every joint looked at with a lamp and dry paper', harm: true,
