@@ -3,7 +3,7 @@ import { showFact } from '@bay/core/facts';
 import { computePlan, holdWords } from '@bay/core/plan';
 import type { Plan } from '@bay/core/plan';
 import { stepStates } from '@bay/core/pull';
-import type { PullPlan } from '@bay/core/pull';
+import type { StepPlan } from '@bay/core/pull';
 import { factsFile, inputOf, readFile, stop, tasksOf } from './facts-file.ts';
 import type { FactsFile } from './facts-file.ts';
 import { planShape, print } from './shown.ts';
@@ -13,10 +13,15 @@ import { planShape, print } from './shown.ts';
  * docs/formats/facts.schema.json).
  */
 
-function stepsOf(plan: Plan, pull: PullPlan, tasks: FactsFile['tasks']): object[] {
+/** What was done, of steps that are in the plans. */
+function doneIn(plans: readonly StepPlan[], tasks: FactsFile['tasks']): ReturnType<typeof tasksOf> {
   const records = tasksOf(tasks);
-  const strange = Object.keys(records).find((id) => !pull.lines.some((l) => l.def.id === id));
+  const strange = Object.keys(records).find((id) => !plans.some((p) => p.lines.some((l) => l.def.id === id)));
   if (strange !== undefined) stop(`"${strange}" is not a step of this plan.`);
+  return records;
+}
+
+function stepsOf(plan: Plan, pull: StepPlan, records: ReturnType<typeof tasksOf>): object[] {
   const states = stepStates(pull, records, provedLines(plan.gates));
   return pull.lines.map((line) => {
     const state = states.get(line.def.id)!;
@@ -40,7 +45,7 @@ function stepsOf(plan: Plan, pull: PullPlan, tasks: FactsFile['tasks']): object[
       ...(line.def.onlyIf ? { onlyIf: line.def.onlyIf } : {}),
       ...(line.def.caution ? { caution: line.def.caution } : {}),
       harm: line.def.harm ?? false,
-      minutes: line.def.minutes,
+      minutes: line.def.minutes ?? [],
     };
   });
 }
@@ -48,6 +53,7 @@ function stepsOf(plan: Plan, pull: PullPlan, tasks: FactsFile['tasks']): object[
 /** The plan as it is printed. */
 export function planShown(file: FactsFile): object {
   const plan = computePlan(inputOf(file));
+  const tasks = doneIn([plan.pull, plan.build], file.tasks);
   const inferred = [...plan.facts].filter(([, v]) => v.source === 'inferred');
   return {
     inferred: inferred.map(([id, v]) => ({ id, value: showFact(id, v), because: v.note })),
@@ -66,11 +72,15 @@ export function planShown(file: FactsFile): object {
       contradictions: plan.pull.contradictions,
       unmet: plan.pull.unmet,
     },
-    steps: stepsOf(plan, plan.pull, file.tasks),
+    steps: stepsOf(plan, plan.pull, tasks),
+    buildSteps: stepsOf(plan, plan.build, tasks),
     ways: plan.pull.ways,
     ...(file.donor === undefined
       ? {}
-      : { donorSteps: stepsOf(plan, plan.harvestSteps, file.donorTasks), harvest: plan.harvest.map((l) => l.part.id) }),
+      : {
+          donorSteps: stepsOf(plan, plan.harvestSteps, doneIn([plan.harvestSteps], file.donorTasks)),
+          harvest: plan.harvest.map((l) => l.part.id),
+        }),
     gates: plan.gates.map((g) => ({
       gate: g.gate,
       opens: g.opens,

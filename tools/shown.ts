@@ -108,6 +108,7 @@ export const planShape = z.object({
     unmet: z.array(z.object({ step: z.string(), state: z.string() })),
   }),
   steps: z.array(stepShown),
+  buildSteps: z.array(stepShown),
   ways: z.array(z.object({ id: z.string(), title: z.string(), steps: words })),
   donorSteps: z.array(stepShown).optional(),
   harvest: words.optional(),

@@ -1,6 +1,7 @@
 import { evaluate } from '../rules/condition.ts';
 import type { Scope } from '../rules/condition.ts';
 import { isFactId } from '../facts/catalogue.ts';
+import { defaultSchool } from '../rules/book.ts';
 import { faults } from './data/faults.ts';
 import { likelihoods } from './data/matrix.ts';
 import { observations } from './data/observations.ts';
@@ -105,7 +106,7 @@ const afterCure = 0.05;
 function somebodySaid(scope: Scope, id: string): boolean {
   const fact = scope.facts.get(id);
   if (!fact) return !isFactId(id);
-  return fact.source !== 'inferred' && fact.by !== 'default school';
+  return fact.source !== 'inferred' && fact.by !== defaultSchool;
 }
 
 /** Start weights of the faults that can apply to this car. */

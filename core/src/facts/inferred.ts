@@ -1,3 +1,4 @@
+import { defaultSchool } from '../rules/book.ts';
 import type { FactBook, FactValue } from '../rules/book.ts';
 import { evaluate, scopeOf } from '../rules/condition.ts';
 import type { Condition } from '../rules/condition.ts';
@@ -14,6 +15,10 @@ export interface Inference {
   reason: string;
 }
 
+/** Nobody said it, or only the application's default way of working assumes it. */
+const openTo = (known: FactValue | undefined): boolean =>
+  known === undefined || (known.source === 'assumed' && known.by === defaultSchool);
+
 /** The subjects whose facts are in a book: nothing is inferred about a thing that is not there. */
 const subjects = (facts: FactBook): ReadonlySet<string> => new Set([...facts.keys()].map((id) => id.slice(0, 4)));
 
@@ -27,17 +32,18 @@ export function withInferred(facts: FactBook, only?: readonly string[]): FactBoo
   const scope = scopeOf({ facts: book });
   const there = subjects(book);
   for (let round = 0; round < inferences.length; round += 1) {
-    const before = book.size;
+    let found = false;
     for (const { fact, value, when, reason } of inferences) {
-      if (book.has(fact) || (only && !only.some((prefix) => fact.startsWith(prefix)))) continue;
+      if (!openTo(book.get(fact)) || (only && !only.some((prefix) => fact.startsWith(prefix)))) continue;
       if (!there.has(fact.slice(0, 4)) && !fact.startsWith('cho-')) continue;
       const truth = evaluate(when, scope);
       if (truth.is !== true) continue;
       const { key } = factDef(fact).parts[0]!;
       const because = truth.because.map((id) => becauseWords(id, book)).join(', ');
       book.set(fact, { parts: { [key]: value }, typed: {}, source: 'inferred', note: `${reason} (${because})` });
+      found = true;
     }
-    if (book.size === before) break;
+    if (!found) break;
   }
   return book;
 }

@@ -14,11 +14,13 @@ import type { FitRecord } from '../fit/records.ts';
 import { kitLineOf, kitPlan } from '../kit/plan.ts';
 import type { KitLine } from '../kit/plan.ts';
 import type { KitRecord } from '../kit/records.ts';
+import { buildPlan, buildStandsOn } from '../prep/build-plan.ts';
 import { PullSlice } from '../pull/plan.ts';
-import type { PullPlan } from '../pull/plan.ts';
+import type { StepPlan } from '../pull/plan.ts';
 import { scopeOf } from '../rules/condition.ts';
 import type { Condition, Scope } from '../rules/condition.ts';
 import type { Books } from '../rules/evidence.ts';
+import { Kept } from '../rules/kept.ts';
 import { changedFacts, Truths } from '../rules/truths.ts';
 import type { TruthOf } from '../rules/truths.ts';
 import { sameValue } from '../rules/value.ts';
@@ -66,8 +68,10 @@ export interface Plan {
   fits: readonly FitLine[];
   fitTasks: readonly FitTask[];
   kit: readonly KitLine[];
-  pull: PullPlan;
-  harvestSteps: PullPlan;
+  pull: StepPlan;
+  /** Building up the engine that goes in. */
+  build: StepPlan;
+  harvestSteps: StepPlan;
   harvest: readonly HarvestLine[];
   gates: readonly GateState[];
   circuits: readonly Applying<CircuitDef>[];
@@ -145,6 +149,7 @@ function waitingLines(
   fits: readonly FitLine[],
   kit: readonly KitLine[],
   gates: readonly GateState[],
+  build: StepPlan,
 ): Map<string, string[]> {
   const waiting = new Map<string, Set<string>>();
   const wait = (facts: readonly string[], line: string): void => {
@@ -157,6 +162,7 @@ function waitingLines(
     );
   for (const line of kit) wait([...line.needs, ...line.blanks], line.def.id);
   for (const gate of gates) for (const line of gate.lines) wait(line.needs, line.def.id);
+  for (const line of build.lines) wait(line.needs, line.def.id);
   return new Map([...waiting].map(([id, lines]) => [id, [...lines].sort()]));
 }
 
@@ -169,6 +175,7 @@ export class Planner {
   private readonly fitSlice = new FitSlice();
   private readonly pull = new PullSlice('own');
   private readonly harvest = new PullSlice('donor');
+  private readonly build = new Kept<StepPlan>();
   private readonly own = new Truths();
   private readonly outgoing = new Truths();
   private readonly donor = new Truths();
@@ -221,6 +228,7 @@ export class Planner {
         open: [...input.gateInputs.open, ...missingParts(kit, input.kit)],
       },
     );
+    const build = this.build.get(buildStandsOn(this.own.of), () => buildPlan(this.own.of));
     return {
       schools,
       facts,
@@ -229,13 +237,14 @@ export class Planner {
       fitTasks: tasksOf(fits),
       kit,
       pull: this.pull.compute(this.outgoing.of, effects),
+      build,
       harvestSteps: this.harvest.compute(this.donor.of, effects),
       harvest: harvestPlan(this.donor.of),
       gates,
       circuits: applying(usualCircuits, this.own.of),
       benchTests: applying(benchTests, this.own.of),
       provisional: input.gateInputs.provisional,
-      waitingFor: waitingLines(fits, kit, gates),
+      waitingFor: waitingLines(fits, kit, gates, build),
     };
   }
 }
@@ -286,6 +295,7 @@ function lineIds(plan: Plan): Set<string> {
   return new Set([
     ...plan.kit.filter((l) => l.state === 'needed').map((l) => l.def.id),
     ...plan.pull.lines.map((l) => l.def.id),
+    ...plan.build.lines.map((l) => l.def.id),
     ...plan.gates.flatMap((g) => g.lines.map((l) => l.def.id)),
     ...plan.circuits.filter((l) => !l.waits).map((l) => l.def.id),
     ...plan.fitTasks.map((t) => t.id),

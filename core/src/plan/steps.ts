@@ -1,20 +1,18 @@
-import { buildStates } from '../prep/build-states.ts';
-import { buildSteps } from '../prep/data/build-up.ts';
 import type { Plan } from './plan.ts';
 import { taskTitle, titleOf } from './title.ts';
 import { schoolEffects } from '../schools/effects.ts';
 import { pullSteps } from '../pull/data/steps.ts';
 import { provedLines } from '../commissioning/gates.ts';
 import { stepStates } from '../pull/index.ts';
-import type { PullPlan } from '../pull/plan.ts';
+import type { StepPlan } from '../pull/plan.ts';
 import type { TaskRecord } from '../pull/records.ts';
 import type { StationId } from '../jobs/stations.ts';
 import type { WorkStep } from '../jobs/work-step.ts';
 
 type Tasks = Readonly<Record<string, TaskRecord | undefined>>;
 
-function ofPull(
-  plan: PullPlan,
+function ofPlan(
+  plan: StepPlan,
   prefix: string,
   station: StationId,
   tasks: Tasks,
@@ -30,7 +28,7 @@ function ofPull(
       title: def.title,
       station,
       status: state.status,
-      minutes: def.minutes,
+      ...(def.minutes ? { minutes: def.minutes } : {}),
       ...(def.caution ? { caution: def.caution } : {}),
       ...(def.thenWait ? { thenWait: def.thenWait } : {}),
       heldBy: state.heldBy.map(taskTitle),
@@ -55,19 +53,10 @@ export function workSteps(plan: Plan, tasks: Tasks, donor: boolean): WorkStep[] 
     };
   };
   const proved = provedLines(plan.gates);
-  const build = buildStates(tasks);
   return [
-    ...(donor ? ofPull(plan.harvestSteps, 'donor-', 'donor', tasks, proved) : []),
-    ...ofPull(plan.pull, '', 'pull', tasks, proved),
-    ...build.map(({ id, status, heldBy }): WorkStep => {
-      const def = buildSteps.find((s) => s.id === id)!;
-      return {
-        ...simple(id, def.title, 'prep'),
-        status,
-        heldBy: heldBy.map(taskTitle),
-        ...(def.caution ? { caution: def.caution } : {}),
-      };
-    }),
+    ...(donor ? ofPlan(plan.harvestSteps, 'donor-', 'donor', tasks, proved) : []),
+    ...ofPlan(plan.pull, '', 'pull', tasks, proved),
+    ...ofPlan(plan.build, '', 'prep', tasks, proved),
     ...plan.fitTasks.map((t) => simple(t.id, t.title, 'fit')),
     ...plan.benchTests.map((t) => simple(t.def.id, taskTitle(t.def.id), 'connect')),
   ];

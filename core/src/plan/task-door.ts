@@ -1,7 +1,6 @@
 import { provedLines } from '../commissioning/gates.ts';
-import { buildStates } from '../prep/build-states.ts';
 import { harmNear, stepStates } from '../pull/index.ts';
-import type { PullPlan, StepState, Tasks } from '../pull/index.ts';
+import type { StepPlan, StepState, Tasks } from '../pull/index.ts';
 import type { Plan } from './plan.ts';
 import { taskTitle, titleOf } from './title.ts';
 
@@ -23,17 +22,13 @@ export function holdWords(state: StepState, withGates: boolean): string[] {
   ];
 }
 
-const ownTasks = (plan: PullPlan, tasks: Tasks, prefix: string): Tasks =>
+const ownTasks = (plan: StepPlan, tasks: Tasks, prefix: string): Tasks =>
   Object.fromEntries(plan.lines.map((l) => [l.def.id, tasks[prefix + l.def.id]]));
 
 /** What stands against writing a task record with this status; nothing for steps of which no order is known. */
 export function againstTask(plan: Plan, tasks: Tasks, key: string, status: 'on-it' | 'done'): Against {
-  if (key.startsWith('bld-')) {
-    const own = buildStates(tasks).find((s) => s.id === key);
-    return { against: (own?.heldBy ?? []).map((id) => `after "${taskTitle(id)}"`), harm: false };
-  }
   const donor = key.startsWith('donor-');
-  const pull = donor ? plan.harvestSteps : plan.pull;
+  const pull = donor ? plan.harvestSteps : key.startsWith('bld-') ? plan.build : plan.pull;
   const id = donor ? key.slice('donor-'.length) : key;
   const state = stepStates(pull, ownTasks(pull, tasks, donor ? 'donor-' : ''), provedLines(plan.gates)).get(id);
   if (!state) return { against: [], harm: false };

@@ -1,6 +1,6 @@
 export * from './types.ts';
 export * from './sheets.ts';
-export * from './build-states.ts';
+export * from './build-plan.ts';
 export { buildSteps } from './data/build-up.ts';
 export { measurementDefs } from './data/measurements.ts';
 export { fates, findings, knockOnChains, variantFeatures, whileOut } from './data/inspection.ts';

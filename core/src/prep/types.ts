@@ -1,3 +1,6 @@
+import type { StepDef } from '../pull/types.ts';
+import type { Condition } from '../rules/condition.ts';
+
 export interface VariantFeature {
   id: string;
   feature: string;
@@ -39,13 +42,12 @@ export interface MeasurementDef {
   computed: string;
   limit: string;
 }
-export interface BuildStepDef {
-  id: string;
-  title: string;
-  /** A few words, where the title says more than a line holds. */
-  short?: string;
-  after: readonly string[];
+/** A step of building up; what it needs is its order alone. */
+export interface BuildStepDef extends Pick<StepDef, 'id' | 'title' | 'short' | 'after' | 'caution' | 'harm'> {
+  /** Only of an engine of which this is so; without it, of every engine. */
+  when?: Condition;
+  /** First only where this is certainly so. */
+  afterWhere?: readonly { step: string; when: Condition }[];
   why: string;
   how: string;
-  caution?: string;
 }

@@ -1,4 +1,5 @@
 import type { Condition } from '../rules/condition.ts';
+import { Kept } from '../rules/kept.ts';
 import type { TruthOf } from '../rules/truths.ts';
 import { when } from '../facts/when.ts';
 import { bare, orderSteps } from '../rules/order.ts';
@@ -6,10 +7,10 @@ import type { Contradiction, Edge, Ordered } from '../rules/order.ts';
 import { pullSteps } from './data/steps.ts';
 import { workStates } from './data/states.ts';
 import { wayChoices } from './data/ways.ts';
-import type { PullStepDef, StepChanges, WayChoice, WorkState } from './types.ts';
+import type { StepDef, StepChanges, WayChoice, WorkState } from './types.ts';
 
-export interface PullLine {
-  def: PullStepDef;
+export interface StepLine {
+  def: StepDef;
   because: readonly string[];
   /** Facts that would decide whether the step applies; until then it stays in the list. */
   needs: readonly string[];
@@ -34,8 +35,8 @@ export interface PlanState {
   givenWords?: string;
 }
 
-export interface PullPlan {
-  lines: readonly PullLine[];
+export interface StepPlan {
+  lines: readonly StepLine[];
   states: readonly PlanState[];
   /** Ways of doing one thing that are in this plan, the one to be tried first in front. */
   ways: readonly WayChoice[];
@@ -125,19 +126,16 @@ const conditionsOf = (effects: readonly StepChanges[]): readonly Condition[] => 
 /** Plans of one role, one after the other: made again only when a truth or a way of working that it stands on is another. */
 export class PullSlice {
   private readonly role: 'own' | 'donor';
-  private stoodOn: readonly unknown[] = [];
-  private made: PullPlan | undefined;
+  private readonly kept = new Kept<StepPlan>();
 
   constructor(role: 'own' | 'donor') {
     this.role = role;
   }
 
-  compute(truthOf: TruthOf, effects: readonly StepChanges[]): PullPlan {
-    const standsOn = [...effects, ...conditionsOf(effects).map(truthOf)];
-    const same = standsOn.length === this.stoodOn.length && standsOn.every((v, i) => v === this.stoodOn[i]);
-    if (!this.made || !same) this.made = pullPlan(this.role, truthOf, effects);
-    this.stoodOn = standsOn;
-    return this.made;
+  compute(truthOf: TruthOf, effects: readonly StepChanges[]): StepPlan {
+    return this.kept.get([...effects, ...conditionsOf(effects).map(truthOf)], () =>
+      pullPlan(this.role, truthOf, effects),
+    );
   }
 }
 
@@ -145,7 +143,7 @@ export class PullSlice {
  * The steps of one role in a computed order. `own` pulls the car's engine, `donor` harvests another; the chosen ways of working
  * drop, add and turn steps round.
  */
-export function pullPlan(role: 'own' | 'donor', truthOf: TruthOf, effects: readonly StepChanges[]): PullPlan {
+export function pullPlan(role: 'own' | 'donor', truthOf: TruthOf, effects: readonly StepChanges[]): StepPlan {
   const dropped = new Set(effects.flatMap((e) => e.drops ?? []));
   const added = effects.flatMap((e) => e.addsSteps ?? []);
   const cutPairs = effects.flatMap((e) => e.cutsOrder ?? []);
@@ -172,7 +170,7 @@ export function pullPlan(role: 'own' | 'donor', truthOf: TruthOf, effects: reado
       given.filter((g) => g.state === s.id).map((g) => g.step),
     ),
   );
-  const lines = new Map<string, PullLine>(
+  const lines = new Map<string, StepLine>(
     applying.map((l) => [
       l.def.id,
       {

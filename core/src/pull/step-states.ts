@@ -1,5 +1,5 @@
 import { workStates } from './data/states.ts';
-import type { PlanState, PullLine, PullPlan } from './plan.ts';
+import type { PlanState, StepLine, StepPlan } from './plan.ts';
 import type { TaskRecord } from './records.ts';
 
 /** Where steps stand, given what people have done: what is free, what holds the others, and what nothing brings about. */
@@ -54,15 +54,15 @@ export const stands = (step: string, record: TaskRecord): boolean =>
   !taskWantsSecond(step, record) || record.second !== undefined;
 
 class Standing {
-  private readonly lines: ReadonlyMap<string, PullLine>;
+  private readonly lines: ReadonlyMap<string, StepLine>;
   private readonly states: ReadonlyMap<string, PlanState>;
   /** For each step that has other ways: the one that is taken. */
   private readonly taken = new Map<string, string | undefined>();
-  private readonly plan: PullPlan;
+  private readonly plan: StepPlan;
   private readonly records: Tasks;
   private readonly proved: ReadonlySet<string>;
 
-  constructor(plan: PullPlan, records: Tasks, proved: ReadonlySet<string>) {
+  constructor(plan: StepPlan, records: Tasks, proved: ReadonlySet<string>) {
     this.plan = plan;
     this.records = records;
     this.proved = proved;
@@ -129,7 +129,7 @@ class Standing {
     return at !== undefined && this.closed(keeper) && at <= this.doneAt(loser)!;
   }
 
-  private endedOf(line: PullLine): { state: string; by: string }[] {
+  private endedOf(line: StepLine): { state: string; by: string }[] {
     return line.states.flatMap((id) => {
       const state = this.states.get(id)!;
       const came = state.atStart || state.givenBy.some((g) => this.gaveAt(g) !== undefined);
@@ -156,7 +156,7 @@ class Standing {
     return { unmet: { state: state.id, offers: own, needs: state.needs } };
   }
 
-  of(line: PullLine): StepState {
+  of(line: StepLine): StepState {
     const { def } = line;
     const held = new Set(
       line.before
@@ -207,7 +207,7 @@ class Standing {
 
 /** Where each step stands. `proved` holds the gate lines that are proved or overridden. */
 export function stepStates(
-  plan: PullPlan,
+  plan: StepPlan,
   records: Tasks,
   proved: ReadonlySet<string> = new Set(),
 ): Map<string, StepState> {
@@ -216,7 +216,7 @@ export function stepStates(
 }
 
 /** Is harm near, should the step be done as it stands now? */
-export const harmNear = (plan: PullPlan, step: string, state: StepState): boolean => {
+export const harmNear = (plan: StepPlan, step: string, state: StepState): boolean => {
   const line = plan.lines.find((l) => l.def.id === step);
   if (line?.def.harm) return true;
   const missing = [...state.unmet.map((u) => u.state), ...state.ended.map((e) => e.state)];

@@ -7,7 +7,7 @@ import { computePlan } from '../plan/index.ts';
 import { bookFrom, emptyInput } from '../plan/testing.ts';
 import { schoolQuestions } from '../schools/index.ts';
 import { pullSteps, stepStates, taskWantsSecond, wayChoices, workStates } from './index.ts';
-import type { PullPlan, TaskRecord } from './index.ts';
+import type { StepPlan, TaskRecord } from './index.ts';
 
 /**
  * The plan is followed as a technician would, and held against a second reckoning of what has been brought about, written
@@ -27,12 +27,12 @@ const stamp = (n: number): string =>
   new Date(Date.parse('2026-01-01T06:00:00Z') + n * 60_000).toISOString();
 
 type Typed = Parameters<typeof bookFrom>[0];
-const pullOf = (typed: Typed, schools: Record<string, string> = {}): PullPlan =>
+const pullOf = (typed: Typed, schools: Record<string, string> = {}): StepPlan =>
   computePlan(
     emptyInput({ facts: bookFrom(typed), outgoing: bookFrom(typed), shopSchools: schools }),
   ).pull;
 const statusOf = (
-  plan: PullPlan,
+  plan: StepPlan,
   id: string,
   records: Record<string, TaskRecord> = {},
   proved = everyGate,
@@ -41,7 +41,7 @@ const done = (n: number): TaskRecord => ({ status: 'done', at: stamp(n) });
 
 /** Does every free step, again and again, in the order of the list; what was done, in its order. */
 function follow(
-  plan: PullPlan,
+  plan: StepPlan,
   skip: ReadonlySet<string> = new Set(),
 ): { order: string[]; left: string[]; records: Record<string, TaskRecord> } {
   const records: Record<string, TaskRecord> = {};
@@ -112,7 +112,7 @@ const randomSchools = fc
   .map((sides) => Object.fromEntries(sides.map((side, i) => [schoolQuestions[i]!.id, side])));
 
 describe('following the plan, whatever the car and the schools', () => {
-  const plans = (facts: FactBook, schools: Record<string, string>): PullPlan[] => {
+  const plans = (facts: FactBook, schools: Record<string, string>): StepPlan[] => {
     const plan = computePlan(
       emptyInput({ facts, outgoing: facts, donor: facts, shopSchools: schools, withDonor: true }),
     );

@@ -1,6 +1,7 @@
 import type { Condition } from '../rules/condition.ts';
 
-export interface PullStepDef {
+/** A step of pulling, harvesting or building up. */
+export interface StepDef {
   id: string;
   phase: string;
   title: string;
@@ -18,7 +19,10 @@ export interface PullStepDef {
   support?: string;
   caution?: string;
   /** Least and most minutes for one practised person: an estimate. */
-  minutes: readonly number[];
+  minutes?: readonly number[];
+  /** Why it stands where it does, and how it is done. */
+  why?: string;
+  how?: string;
   thenWait?: string;
   /** Lines of a gate that must be proved before it may be called done. */
   gates?: readonly string[];
@@ -46,7 +50,7 @@ export interface StepChanges {
   drops?: readonly string[];
   /** Of the ways of one thing, those taken first where they are open. */
   prefers?: readonly string[];
-  addsSteps?: readonly PullStepDef[];
+  addsSteps?: readonly StepDef[];
   addsOrder?: readonly (readonly [first: string, then: string])[];
   cutsOrder?: readonly (readonly [first: string, then: string])[];
   gives?: readonly { state: string; step: string }[];

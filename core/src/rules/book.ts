@@ -5,6 +5,9 @@ export const factSources = ['measured', 'looked-up', 'inferred', 'assumed'] as c
 export const typedSources = ['measured', 'looked-up', 'assumed'] as const;
 export type FactSource = (typeof factSources)[number];
 
+/** Who is written behind what the application's own default way of working assumes, where nobody chose one. */
+export const defaultSchool = 'default school';
+
 /** What is known of one fact. A part that is not in `parts` is not known. */
 export interface FactValue {
   parts: Readonly<Record<string, number | string>>;

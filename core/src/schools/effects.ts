@@ -1,7 +1,8 @@
+import { defaultSchool } from '../rules/book.ts';
 import type { FactId } from '../facts/catalogue.ts';
 import type { FactBook, FactValue } from '../facts/index.ts';
 import { when } from '../facts/index.ts';
-import type { PullStepDef, StepChanges } from '../pull/types.ts';
+import type { StepDef, StepChanges } from '../pull/types.ts';
 import { schoolQuestions } from './data/schools.ts';
 import type { SchoolChoice } from './types.ts';
 
@@ -15,7 +16,7 @@ export interface SchoolEffect extends StepChanges {
 
 const poweredMoves = ['rm-module-scan', 'rm-seats-move', 'rm-glass-roof', 'rm-latches', 'rm-battery-reach'];
 
-const feedByLeads: PullStepDef = {
+const feedByLeads: StepDef = {
   id: 'rm-feed-by-leads',
   phase: 'while power is still on',
   title: 'Feed seats, latches and control units by fused leads from a separate battery',
@@ -99,6 +100,9 @@ export const schoolEffects: readonly SchoolEffect[] = [
   assume('sch-ac-b', 'cho-ac', 'later'),
   assume('sch-ac-c', 'cho-ac', 'deleted'),
   assume('sch-oil-control-c', 'cho-sump', 'dry-sump'),
+  byDefault('sch-open-used-a', 'cho-engine-depth', 'closed'),
+  byDefault('sch-open-used-b', 'cho-engine-depth', 'resealed'),
+  byDefault('sch-open-used-c', 'cho-engine-depth', 'stripped'),
 ];
 
 const bySide = new Map(schoolEffects.map((effect) => [effect.id, effect]));
@@ -134,7 +138,7 @@ export function withSchools(facts: FactBook, choice: SchoolChoice): FactBook {
         parts: { value },
         typed: {},
         source: 'assumed',
-        by: from === 'default' ? 'default school' : 'school',
+        by: from === 'default' ? defaultSchool : 'school',
         note: side,
       });
   }

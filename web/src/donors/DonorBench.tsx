@@ -171,7 +171,7 @@ export default function DonorBench() {
             })}
           </ul>
         )}
-        {tab === 'order' && <StepList plan={plan.harvestSteps} prefix="donor-" />}
+        {tab === 'order' && <StepList plan={plan.harvestSteps} of="donor" />}
         {tab === 'labels' && (
           <div className="grid-2">
             <div className="panel">

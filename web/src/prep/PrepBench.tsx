@@ -1,7 +1,7 @@
 import { fates, knockOnChains, variantFeatures, whileOut } from '@bay/core/prep';
+import { StepList } from '../pull/index.ts';
 import { useJob } from '../sheet/index.ts';
 import { Tabs, useTab } from '../ui/index.ts';
-import { BuildUp } from './BuildUp.tsx';
 import { Findings } from './Findings.tsx';
 import { Sheets } from './Sheets.tsx';
 import { Torques } from './Torques.tsx';
@@ -43,7 +43,7 @@ function Table({ heads, rows }: { heads: readonly string[]; rows: readonly (read
 
 /** Knowing the engine, measuring it, building it up. */
 export default function PrepBench() {
-  const { sheet } = useJob();
+  const { sheet, plan } = useJob();
   const [tab, setTab] = useTab(tabs, 'sheets');
   const engine = sheet.units.find((u) => u.role === 'engine');
   return (
@@ -55,7 +55,7 @@ export default function PrepBench() {
       <Tabs names={tabs} at={tab} to={setTab}>
         {tab === 'sheets' && <Sheets />}
         {tab === 'torques' && <Torques />}
-        {tab === 'build' && <BuildUp />}
+        {tab === 'build' && <StepList plan={plan.build} of="prep" />}
         {tab === 'out' && (
           <Table
             heads={['What', 'Do it when', 'Minutes now', 'Minutes later', 'Failing later costs']}

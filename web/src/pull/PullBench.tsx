@@ -20,7 +20,7 @@ export default function PullBench() {
       <JobSchools
         ids={['sch-battery-order', 'sch-fuel-release', 'sch-fuel-open-when', 'sch-out-together', 'sch-sealed-aside']}
       />
-      <StepList plan={plan.pull} />
+      <StepList plan={plan.pull} of="pull" />
     </>
   );
 }

@@ -5,7 +5,7 @@ import { becauseWords } from '@bay/core/facts';
 import { provedLines } from '@bay/core/commissioning';
 import { holdWords, shortTitleOf, titleOf } from '@bay/core/plan';
 import { harmNear, stands, stepStates, workStates } from '@bay/core/pull';
-import type { PullLine, PullPlan, StepState, TaskRecord } from '@bay/core/pull';
+import type { StepLine, StepPlan, StepState, TaskRecord } from '@bay/core/pull';
 import { useCrew } from '../api/index.ts';
 import { GateView } from '../commissioning/index.ts';
 import { SecondSignature } from '../crew/index.ts';
@@ -52,6 +52,15 @@ function unmetWords(state: StepState): string[] {
     return `Needs "${titleOf(u.state)}", and nothing brings it about. Usual: ${givers(u.state)}.${facts}`;
   });
 }
+
+const sentences = (parts: readonly (string | undefined)[]): string => parts.filter(Boolean).join('. ');
+
+/** Whose steps a list shows: how their records and steps begin, and the gate that stands before them. */
+const lists = {
+  pull: { prefix: '', family: 'rm-', gate: 'High voltage' },
+  donor: { prefix: 'donor-', family: 'donor-', gate: 'Donor high voltage' },
+  prep: { prefix: '', family: 'bld-', gate: undefined },
+} as const;
 
 type Question = 'waive' | 'hand-over' | 'danger' | 'anyway';
 type Write = (status: TaskRecord['status'], extra?: Record<string, unknown>) => void;
@@ -180,11 +189,11 @@ function Step({
   recordKey,
   pull,
 }: {
-  line: PullLine;
+  line: StepLine;
   state: StepState;
   record: TaskRecord | undefined;
   recordKey: string;
-  pull: PullPlan;
+  pull: StepPlan;
 }) {
   const { sheet, plan, mayWrite } = useJob();
   const put = usePut();
@@ -205,8 +214,13 @@ function Step({
           {def.title} <span className="skip">{words[state.status]}</span>
         </p>
         <p className="meta">
-          {def.minutes[0]}–{def.minutes[1]} min (estimate){def.support ? `. ${def.support}` : ''}
-          {def.thenWait ? `. ${def.thenWait}` : ''}
+          {sentences([
+            def.minutes && `${def.minutes[0]}–${def.minutes[1]} min (estimate)`,
+            def.how,
+            def.why && `Why here: ${def.why}`,
+            def.support,
+            def.thenWait,
+          ])}
           {def.onlyIf ? <span className="ochre">. Only if: {def.onlyIf}</span> : null}
         </p>
         {state.status === 'held' && <p className="meta ochre">Held: {heldWords(state)}</p>}
@@ -347,7 +361,8 @@ function Step({
 }
 
 /** Steps in their computed order, with what is free now, what holds the others, and what contradicts itself. */
-export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: string }) {
+export function StepList({ plan, of }: { plan: StepPlan; of: keyof typeof lists }) {
+  const { prefix, family, gate } = lists[of];
   const { plan: whole } = useJob();
   const tasks = useRecords('task');
   const own = Object.fromEntries(plan.lines.map((l) => [l.def.id, tasks[prefix + l.def.id]]));
@@ -369,9 +384,9 @@ export function StepList({ plan, prefix = '' }: { plan: PullPlan; prefix?: strin
     [...states.values()].filter((s) => wanted.includes(s.status)).length;
   const known = new Set(plan.lines.map((l) => prefix + l.def.id));
   const dropped = Object.entries(tasks).filter(
-    ([key, t]) => key.startsWith(prefix === '' ? 'rm-' : prefix) && t.status === 'done' && !known.has(key),
+    ([key, t]) => key.startsWith(family) && t.status === 'done' && !known.has(key),
   );
-  const high = whole.gates.find((g) => g.gate === (prefix === '' ? 'High voltage' : 'Donor high voltage'));
+  const high = whole.gates.find((g) => g.gate === gate);
   return (
     <>
       {high && !high.opens && (

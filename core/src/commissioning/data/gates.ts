@@ -32,31 +32,31 @@ export const gateLines: readonly GateLineDef[] = [
     proof: [{ record: true }, { signature: true }], proofWords: 'record, signature', why: 'sludge judged by eye is a guess',
   },
   {
-    id: 'gate-cu-plugs', gate: 'Engine closed up', mustBe: 'Gallery, core and end plugs counted: taken out = put in', when: when('eng-condition = rebuilt'), proof: [{ record: true }, { photo: true }], proofWords: 'record, photo',
+    id: 'gate-cu-plugs', gate: 'Engine closed up', mustBe: 'Gallery, core and end plugs counted: taken out = put in', when: when('eng-condition = rebuilt or cho-engine-depth = stripped'), proof: [{ record: true }, { photo: true }], proofWords: 'record, photo',
     why: 'a missing plug lets oil take the short way',
   },
   {
-    id: 'gate-cu-pickup', gate: 'Engine closed up', mustBe: 'Pick-up bolted and braced, new ring, distance to sump floor read', when: when('cho-sump != donor-sump or eng-condition in {rebuilt, stood}'),
+    id: 'gate-cu-pickup', gate: 'Engine closed up', mustBe: 'Pick-up bolted and braced, new ring, distance to sump floor read', when: when('cho-sump != donor-sump or eng-condition = rebuilt or cho-engine-depth = stripped or eng-condition = stood and cho-engine-depth = resealed'),
     proof: [{ reading: [{ key: 'gap', label: 'Screen to sump floor', bands: [{ unit: 'mm', min: 6, max: 10 }] }] }, { photo: true }], proofWords: 'reading 6 to 10 mm (common practice; the manual first), photo', why: 'torn ring sucks air',
   },
   {
-    id: 'gate-cu-fasteners', gate: 'Engine closed up', mustBe: 'Every inside fastener group has value, source, who, witness mark; none "unknown"', when: when('eng-condition in {rebuilt, stood}'), proof: [{ record: true }], proofWords: 'record',
+    id: 'gate-cu-fasteners', gate: 'Engine closed up', mustBe: 'Every inside fastener group has value, source, who, witness mark; none "unknown"', when: when('eng-condition = rebuilt or cho-engine-depth = stripped or eng-condition = stood and cho-engine-depth = resealed'), proof: [{ record: true }], proofWords: 'record',
     why: 'reach is lost',
   },
   {
     id: 'gate-cu-timing', gate: 'Engine closed up', mustBe: 'All marks agree after two full turns by hand; top dead centre by positive stop',
-    when: when('kit-timing-set fitted or eng-cam-drive missing or eng-condition = rebuilt'), proof: [{ photo: true }, { reading: [{ key: 'first', label: 'Stop, one way round', bands: [{ unit: 'deg', min: -180, max: 180 }] }, { key: 'second', label: 'Stop, the other way round', bands: [{ unit: 'deg', min: -180, max: 180 }] }] }], proofWords: 'photo, reading: mean of two stops', why: 'a mark can lie, two proofs cannot both',
+    when: when('kit-timing-set fitted or eng-cam-drive missing or eng-condition = rebuilt or cho-engine-depth = stripped'), proof: [{ photo: true }, { reading: [{ key: 'first', label: 'Stop, one way round', bands: [{ unit: 'deg', min: -180, max: 180 }] }, { key: 'second', label: 'Stop, the other way round', bands: [{ unit: 'deg', min: -180, max: 180 }] }] }], proofWords: 'photo, reading: mean of two stops', why: 'a mark can lie, two proofs cannot both',
   },
   {
-    id: 'gate-cu-lash', gate: 'Engine closed up', mustBe: 'Valve lash table filled, found and set', when: when('eng-cam-follower in {flat-tappet, finger, bucket}'), proof: [{ record: true }], proofWords: 'record per valve, limits of the manual',
+    id: 'gate-cu-lash', gate: 'Engine closed up', mustBe: 'Valve lash table filled, found and set', when: when('eng-cam-follower in {flat-tappet, finger, bucket} and eng-lash-adjuster != hydraulic and cho-engine-depth != closed'), proof: [{ record: true }], proofWords: 'record per valve, limits of the manual',
     why: 'tight valves read as low compression',
   },
   {
-    id: 'gate-cu-oiled', gate: 'Engine closed up', mustBe: 'Surfaces that stood dry are oiled before anything turns', when: when('don-storage-months > 2 or eng-condition = rebuilt'), proof: [{ signature: true }], proofWords: 'signature',
+    id: 'gate-cu-oiled', gate: 'Engine closed up', mustBe: 'Surfaces that stood dry are oiled before anything turns', when: when('don-storage-months > 2 or eng-condition = rebuilt or cho-engine-depth = stripped'), proof: [{ signature: true }], proofWords: 'signature',
     why: 'first turn scuffs',
   },
   { id: 'gate-cu-turns', gate: 'Engine closed up', mustBe: 'Engine turns two turns by hand, torque even', when: when('always'), proof: [{ reading: [{ key: 'least', label: 'Least torque over two turns', bands: [{ unit: 'N·m', min: 0, max: 80 }] }, { key: 'most', label: 'Most torque over two turns', bands: [{ unit: 'N·m', min: 0, max: 80 }] }] }], proofWords: 'reading N·m, no hard stop', why: 'something forgotten inside' },
-  { id: 'gate-cu-seal', gate: 'Engine closed up', mustBe: 'Sealant points on the photo ticked, cure time over', when: when('always'), proof: [{ photo: true }, { record: true }], proofWords: 'photo, timer (product\'s sheet)', why: 'leaks at the corners' },
+  { id: 'gate-cu-seal', gate: 'Engine closed up', mustBe: 'Sealant points on the photo ticked, cure time over', when: when('cho-engine-depth in {resealed, stripped} or cho-sump != donor-sump or kit-timing-set fitted'), proof: [{ photo: true }, { record: true }], proofWords: 'photo, timer (product\'s sheet)', why: 'leaks at the corners' },
   {
     id: 'gate-cu-count', gate: 'Engine closed up', mustBe: 'Rags, tools, caps counted, nothing inside; every opening covered, covers numbered', when: when('always'), proof: [{ record: true }, { signature: true }], proofWords: 'record, signature',
     why: 'one rag in the sump, one nut down a port',

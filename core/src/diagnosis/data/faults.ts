@@ -189,7 +189,7 @@ export const faults: readonly FaultDef[] = [
     raisedBy: [when('eng-diesel-stop = vacuum-shutoff')], fix: 'valve, vacuum line, second stop means',
   },
   {
-    id: 'f-valves-tight', title: 'Valve lash closed up', system: 'engine', prior: 0.04, onlyWhen: when('eng-cam-follower in {flat-tappet, finger, bucket}'), raisedBy: [when('eng-fuel = diesel')],
+    id: 'f-valves-tight', title: 'Valve lash closed up', system: 'engine', prior: 0.04, onlyWhen: when('eng-cam-follower in {flat-tappet, finger, bucket} and eng-lash-adjuster != hydraulic'), raisedBy: [when('eng-fuel = diesel')],
     fix: 'set lash, then compression again',
   },
   {

@@ -63,6 +63,16 @@ export const choicesFacts = [
     howTo: 'Yes where an engine is exchanged for a sister and clutch, gearbox and shaft are left as they are', neededBy: ['kit-gearbox-mount', 'kit-clutch-set', 'kit-propshaft'],
   },
   {
+    id: 'cho-engine-depth', subject: 'choice', group: 'Choices', label: 'How far the engine is opened',
+    parts: [{ key: 'value', label: '', options: ['closed', 'resealed', 'stripped'] }],
+    howTo: 'Closed: nothing comes off. Resealed: covers, sump and outer seals. Stripped: measured and built up from the bare block', neededBy: ['bld-crank', 'bld-sump', 'gate-cu-lash', 'gate-cu-seal'],
+  },
+  {
+    id: 'cho-stand', subject: 'choice', group: 'Choices', label: 'Engine stand',
+    parts: [{ key: 'value', label: '', options: ['bell-face', 'sides', 'cradle', 'none'] }],
+    howTo: 'Where it holds the engine: what it holds by cannot go on until the engine is off it', neededBy: ['bld-stand-off', 'bld-flywheel'],
+  },
+  {
     id: 'cho-sump', subject: 'choice', group: 'Choices', label: 'Sump',
     parts: [{ key: 'value', label: '', options: ['donor-sump', 'recipient-variant', 'aftermarket', 'modified', 'dry-sump'] }],
     howTo: 'After trial fit; changes depth, pick-up, dipstick, drain', neededBy: ['fit-sump-crossmember', 'fit-turbo-drain', 'kit-sump', 'kit-dipstick', 'kit-pickup', 'gate-cu-pickup', 'f-oil-level-low', 'f-oil-pickup-leak'],

@@ -391,6 +391,11 @@ export const engineFacts = [
     howTo: 'Manual or look', neededBy: ['kit-engine-oil', 'gate-cu-lash', 'f-valves-tight', 'seq-hold-speed'],
   },
   {
+    id: 'eng-lash-adjuster', subject: 'engine', group: 'Oil, coolant, accessories, condition', label: 'Valve lash adjuster',
+    parts: [{ key: 'value', label: '', options: ['by-hand', 'hydraulic'] }],
+    howTo: 'Screw or shim: set by hand. Hydraulic followers take up their own lash: there is nothing to set', neededBy: ['gate-cu-lash', 'f-valves-tight'],
+  },
+  {
     id: 'eng-condition', subject: 'engine', group: 'Oil, coolant, accessories, condition', label: 'Engine condition',
     parts: [
       { key: 'value', label: '', options: ['proven-running', 'stood', 'rebuilt', 'new', 'not-known'] }, { key: 'compression-table', label: 'Compression table', text: true }, { key: 'leak-down-table', label: 'Leak-down table', text: true },

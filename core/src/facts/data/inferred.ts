@@ -22,5 +22,7 @@ export const inferences: readonly Inference[] = [
   { fact: 'gbx-control', value: 'none', when: when('gbx-kind in {manual, transaxle-manual}'), reason: 'a hand shifts it' },
   { fact: 'gbx-control', value: 'hydraulic-governor', when: when('gbx-kind = automatic-hydraulic'), reason: 'a hydraulic automatic shifts itself' },
   { fact: 'gbx-throttle-link', value: 'none', when: when('gbx-kind in {manual, transaxle-manual}'), reason: 'a hand shifts it' },
+  { fact: 'cho-engine-depth', value: 'stripped', when: when('eng-condition = rebuilt'), reason: 'it is rebuilt here' },
+  { fact: 'cho-engine-depth', value: 'closed', when: when('eng-condition = new'), reason: 'a new engine stays as its maker closed it' },
   { fact: 'cho-gearbox-control', value: 'none', when: when('gbx-kind in {manual, transaxle-manual}'), reason: 'a hand shifts it' },
 ];

@@ -1,8 +1,8 @@
 import { when } from '../../facts/index.ts';
-import type { PullStepDef } from '../types.ts';
+import type { StepDef } from '../types.ts';
 
 /** Harvesting a donor and pulling the car's own engine: one set of steps for both. In after and before, ~ marks an order that only saves work. Minutes are estimates for one practised person. */
-export const pullSteps: readonly PullStepDef[] = [
+export const pullSteps: readonly StepDef[] = [
   {
     id: 'rm-identify', phase: 'before a fastener turns', title: 'Read vehicle and engine numbers, castings, gearbox tag, odometer, count of keys; photograph plates', short: 'Read the numbers', when: when('always'), after: [],
     before: ['rm-baseline-run', 'rm-fate-list'], needs: ['st-key'], support: 'mirror, cleaner', caution: 'An engine original to the car is not sold or scrapped without the owner\'s word', alsoWithoutEngine: true, minutes: [15, 30],
