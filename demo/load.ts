@@ -19,6 +19,7 @@ import { readHead } from '../server/src/jobs/store.ts';
 import { develop, keepPhoto } from '../server/src/logbook/photos.ts';
 import { writeLine } from '../server/src/logbook/lines.ts';
 import { findRecord, writeRecord } from '../server/src/records/store.ts';
+import { passGate } from './gates.ts';
 import { camper } from './camper.ts';
 import { flatbed } from './flatbed.ts';
 import { coupe, pickup, saloon } from './others.ts';
@@ -120,6 +121,9 @@ async function act(tx: Tx, callers: ReadonlyMap<string, Caller>, jobId: string, 
     await keepPhoto(tx, caller, photo, { jobId, photoId, caption, about, at });
   } else if ('pullUpTo' in a) {
     await pullUpTo(tx, caller, jobId, a, at);
+  } else if ('passGate' in a) {
+    const people = { by: caller, manager: callers.get('MH')!, second: callers.get(a.second)! };
+    await passGate(tx, people, jobId, { gate: a.passGate, photoId: a.photoId }, at);
   } else if ('line' in a) {
     await writeLine(tx, caller, jobId, a.line, at.toISOString().slice(0, 10), { at });
   } else {
@@ -128,7 +132,11 @@ async function act(tx: Tx, callers: ReadonlyMap<string, Caller>, jobId: string, 
       tx,
       caller,
       jobId,
-      { signStation: a.sign, ...('station' in a ? { station: a.station } : {}) },
+      {
+        signStation: a.sign,
+        ...('station' in a ? { station: a.station } : {}),
+        ...(a.despite === undefined ? {} : { despite: a.despite }),
+      },
       head.revision,
       at,
     );

@@ -1,4 +1,3 @@
-import { gatesPassed } from './proofs.ts';
 import { round } from './types.ts';
 import type { DemoJob } from './types.ts';
 
@@ -45,12 +44,18 @@ export const coupe: DemoJob = {
   acts: [
     ...round([59, '09:00'], 'MH', 'looked-up', 'engine', { 'eng-code': 'SL27, serial 9914', 'eng-power': '120 kW', 'eng-fuel': 'petrol', 'eng-fuelling': 'port-injection' }),
     ...round([59, '09:30'], 'MH', 'assumed', 'job', { 'cho-goal': 'road-going', 'cho-control': 'donor-unit-trimmed-loom' }),
+    { when: [20, '07:20'], by: 'OT', fact: ['job', 'cho-oil-priming', 'external-pressure', 'measured'] },
     { when: [20, '07:30'], by: 'OT', record: ['priming', '00000000-0000-4000-8000-000000000601', { way: 'external-pressure', bar: 3.4, seconds: 0 }] },
     { when: [24, '07:50'], by: 'OT', photo: [coupePhoto, 'bay', 'Engine bay before the sling came off', 'gate-ei-hidden'] },
-    ...gatesPassed(24, 20, 'OT', coupePhoto),
+    { when: [24, '08:00'], by: 'OT', passGate: 'Engine closed up', second: 'JV', photoId: coupePhoto },
+    { when: [24, '13:00'], by: 'OT', passGate: 'Engine in', second: 'JV', photoId: coupePhoto },
+    { when: [20, '08:00'], by: 'OT', passGate: 'First crank', second: 'JV', photoId: coupePhoto },
+    { when: [20, '12:00'], by: 'OT', passGate: 'First start', second: 'JV', photoId: coupePhoto },
     { when: [20, '14:40'], by: 'OT', record: ['attempt', '1', { number: 1, seconds: 3, result: 'runs', volts: 11.8 }] },
     { when: [5, '10:00'], by: 'MH', record: ['follow-up', '00000000-0000-4000-8000-000000000602', { what: 'Early oil change, filter cut open', atKm: 500 }] },
-    { when: [5, '10:10'], by: 'MH', record: ['signature', 'hand-over', { what: 'Hand over', statement: 'Job book given, follow-ups told' }] },
-    { when: [5, '10:15'], by: 'MH', sign: 'hand-over', station: 'hand-over' },
+    { when: [6, '08:00'], by: 'OT', passGate: 'First drive', second: 'JV', photoId: coupePhoto },
+    { when: [5, '10:05'], by: 'OT', passGate: 'Hand over', second: 'JV', photoId: coupePhoto },
+    { when: [5, '11:30'], by: 'MH', record: ['signature', 'hand-over', { what: 'Hand over', statement: 'Job book given, follow-ups told' }] },
+    { when: [5, '11:35'], by: 'MH', sign: 'hand-over', station: 'hand-over' },
   ],
 };

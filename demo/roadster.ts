@@ -1,9 +1,28 @@
-import { gatesPassed } from './proofs.ts';
 import { round } from './types.ts';
 import type { Act, DemoJob } from './types.ts';
 
 const bayPhoto = '00000000-0000-4000-8000-000000000531';
 const caseId = '00000000-0000-4000-8000-000000000501';
+const filled: Act[] = (
+  [
+    ['engine-oil', 5.8, '5W-40'],
+    ['coolant', 8.2, 'Glycol and water 50/50'],
+    ['gearbox', 1.8, '75W-80'],
+    ['final-drive', 1.1, '75W-90 for limited slip'],
+    ['steering', 1.2, 'Hydraulic fluid of the rack'],
+    ['clutch', 0.4, 'DOT 4'],
+    ['fuel', 20, 'Petrol, 98 octane, from the pump today'],
+  ] as const
+).map(([system, litres, what], i): Act => ({
+  when: [3, `14:${String(10 + i * 6)}`],
+  by: 'JV',
+  record: ['fluid', `00000000-0000-4000-8000-00000000052${i}`, { way: 'filled', system, litres, what }],
+}));
+const tested: Act[] = ['bt-inhibitor', 'bt-fan', 'bt-injector', 'bt-coil'].map((id, i): Act => ({
+  when: [3, `15:${String(10 + i * 9)}`],
+  by: 'JV',
+  record: ['task', id, { status: 'done' }],
+}));
 const circuits: Act[] = (
   [
     ['main relay to engine unit', 'relay R1', 'unit plug A', 8, 2.4, 2.5, 15, 'E1'],
@@ -45,19 +64,25 @@ export const roadster: DemoJob = {
     }),
     ...round([24, '14:00'], 'JV', 'measured', 'engine', { 'eng-fan-reach': { 'pulley-face': '612 mm', 'pump-kind': 'belt' }, 'eng-flywheel': { kind: 'solid', bolts: '8', circle: '78 mm', thickness: '24 mm', 'original-thickness': '28 mm', 'friction-size': '228 mm' }, 'eng-crank-flange': { bolts: '8', circle: '78 mm' }, 'eng-width': { 'left-at-covers-and-coils': '262 mm', 'right-at-covers-and-coils': '288 mm' }, 'eng-bell-pattern': 'Orlin eight-bolt' }),
     ...round([24, '15:00'], 'JV', 'measured', 'gearbox', { 'gbx-kind': 'manual', 'gbx-bell-pattern': 'Orlin eight-bolt', 'gbx-rating': '280 Nm', 'gbx-ratios': { first: '3.55', top: '0.81' }, 'gbx-source-layout': 'rear-drive', 'gbx-mass': '41 kg', 'gbx-speed-signal': 'pulse-sensor', 'gbx-output': { 'output-slope-tail-down': '2.4 deg', 'shaft-length': '960 mm', 'tube-outside-diameter': '70 mm', 'tube-wall': '2 mm' }, 'gbx-input-shaft': { 'spline-count': '22', 'disc-spline-count': '22', 'disc-diameter': '228 mm' }, 'gbx-release-kind': 'external-slave', 'gbx-switches': { 'start-inhibitor': 'present', 'reverse-lamp': 'present' } }),
-    ...round([24, '08:30'], 'MH', 'assumed', 'job', { 'cho-goal': 'road-going', 'cho-control': 'donor-unit-trimmed-loom', 'cho-unit-lift': 'engine-and-gearbox', 'cho-fuel-system': 'return-regulator-on-rail', 'cho-pump-place': 'in-tank', 'cho-mount-material': 'polyurethane', 'cho-heater': 'kept', 'cho-ps': 'kept-hydraulic', 'cho-ac': 'deleted', 'cho-sump': 'donor-sump', 'cho-loom': { length: 'lengthened', splices: '6', 'labelled-ends': '6' }, 'cho-oil-filter': 'on-engine' }),
-    ...round([24, '10:00'], 'JV', 'measured', 'donor', { 'don-proof-of-running': 'ran-in-donor', 'don-mileage': { value: '54000 mi', source: 'odometer' }, 'don-storage-months': '2', 'don-ecu-set': { 'engine-unit': 'present', pedal: 'none', key: 'none', reader: 'none' }, 'don-harness-state': { 'cut-plugs': '2', 'missing-branches': '0' }, 'don-emission-set': { catalysts: 'present', 'oxygen-sensors': 'present', 'purge-valve-and-canister': 'present', 'recirculation-valve': 'none' } }),
+    ...round([24, '08:30'], 'MH', 'assumed', 'job', { 'cho-goal': 'road-going', 'cho-control': 'donor-unit-trimmed-loom', 'cho-unit-lift': 'engine-and-gearbox', 'cho-fuel-system': 'return-regulator-on-rail', 'cho-pump-place': 'in-tank', 'cho-mount-material': 'polyurethane', 'cho-heater': 'kept', 'cho-ps': 'kept-hydraulic', 'cho-ac': 'deleted', 'cho-sump': 'donor-sump', 'cho-loom': { length: 'lengthened', splices: '6', 'labelled-ends': '6' }, 'cho-oil-filter': 'on-engine', 'cho-coolant-amount': { engine: '4.6 L', radiator: '2.9 L', heater: '0.8 L' }, 'cho-stand': 'bell-face' }),
+    ...round([24, '10:00'], 'JV', 'measured', 'donor', { 'rec-hv-system': 'no', 'don-proof-of-running': 'ran-in-donor', 'don-mileage': { value: '54000 mi', source: 'odometer' }, 'don-storage-months': '2', 'don-ecu-set': { 'engine-unit': 'present', pedal: 'none', key: 'none', reader: 'none' }, 'don-harness-state': { 'cut-plugs': '2', 'missing-branches': '0' }, 'don-emission-set': { catalysts: 'present', 'oxygen-sensors': 'present', 'purge-valve-and-canister': 'present', 'recirculation-valve': 'none' } }),
     { when: [22, '08:00'], by: 'MH', station: 'donor', sign: 'scope' },
     { when: [20, '08:00'], by: 'MH', station: 'pull', sign: 'donor' },
     { when: [15, '08:00'], by: 'MH', station: 'prep', sign: 'pull' },
-    { when: [9, '08:00'], by: 'MH', station: 'fit', sign: 'prep' },
+    { when: [9, '08:00'], by: 'MH', station: 'fit', sign: 'prep', despite: 'Closed up after the trial fit; the lines are proved on that day' },
     { when: [8, '10:00'], by: 'JV', record: ['fit', 'fit-crank-trigger', { resolution: { text: 'Lighter flywheel kept, sensor bracket to be set by feeler', kit: ['kit-trigger'], asked: ['fit-sensor-plugs', 'fit-ecu-engine'] } }] },
-    { when: [6, '08:00'], by: 'MH', station: 'connect', sign: 'fit' },
+    { when: [6, '08:00'], by: 'MH', station: 'connect', sign: 'fit', despite: 'Loom is laid on the engine before it goes in for good' },
     ...circuits,
     { when: [4, '07:50'], by: 'JV', photo: [bayPhoto, 'bay', 'Bay from the front, engine going in', 'gate-ei-hidden'] },
-    ...gatesPassed(4, 1, 'JV', bayPhoto),
+    { when: [4, '08:00'], by: 'JV', passGate: 'Engine closed up', second: 'OT', photoId: bayPhoto },
+    { when: [4, '13:00'], by: 'JV', passGate: 'Engine in', second: 'OT', photoId: bayPhoto },
+    ...filled,
+    ...tested,
     { when: [2, '16:00'], by: 'MH', station: 'start', sign: 'connect' },
+    { when: [1, '08:10'], by: 'JV', fact: ['job', 'cho-oil-priming', 'crank-without-fuel-and-spark', 'measured'] },
+    { when: [1, '08:20'], by: 'JV', passGate: 'First crank', second: 'OT', photoId: bayPhoto },
     { when: [1, '12:20'], by: 'JV', record: ['priming', '00000000-0000-4000-8000-000000000502', { way: 'crank-without-fuel-and-spark', bar: 3.1, seconds: 22 }] },
+    { when: [1, '13:00'], by: 'JV', passGate: 'First start', second: 'OT', photoId: bayPhoto },
     { when: [1, '15:02'], by: 'JV', record: ['attempt', '1', { number: 1, seconds: 8, result: 'cranks-no-fire', volts: 11.2, heard: 'even cranking, no cough' }] },
     { when: [1, '15:20'], by: 'JV', line: 'battery charged to 12.7 V. One change' },
     { when: [1, '15:24'], by: 'JV', record: ['attempt', '2', { number: 2, seconds: 10, result: 'cranks-no-fire', volts: 11.4, change: 'battery charged', heard: 'no smell of fuel' }] },

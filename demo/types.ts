@@ -1,3 +1,4 @@
+import type { GateName } from '@bay/core/commissioning';
 import type { StationId } from '@bay/core/jobs';
 import type { RecordKind } from '@bay/contract/records';
 import type { UnitRole } from '@bay/contract/jobs';
@@ -17,9 +18,11 @@ export type Act =
   | { when: When; by: string; line: string }
   /** Does the steps of the pull that lead to this one, in the order of the plan, each so many minutes on the clock. */
   | { when: When; by: string; pullUpTo: string; minutes: number }
+  /** Passes a gate, a second person signing where two are wanted; one photo of the job shows what is to be seen. */
+  | { when: When; by: string; passGate: GateName; second: string; photoId: string }
   | { when: When; by: string; photo: readonly [key: string, scene: Scene, caption: string, about?: string] }
-  | { when: When; by: string; station: StationId; sign?: StationId }
-  | { when: When; by: string; sign: StationId };
+  | { when: When; by: string; station: StationId; sign?: StationId; despite?: string }
+  | { when: When; by: string; sign: StationId; despite?: string };
 
 export interface DemoUnit {
   role: UnitRole;

@@ -3,6 +3,9 @@ import { z } from 'zod';
 import { gateLines } from '@bay/core/commissioning';
 import { isFactId, readFact, typedSources } from '@bay/core/facts';
 import type { FactBook, FactValue } from '@bay/core/facts';
+import { fluidSystemIds, fluidWays } from '@bay/core/fluids';
+import type { FluidRecord } from '@bay/core/fluids';
+import { parseMeasure } from '@bay/core/units';
 import { taskStatuses } from '@bay/core/pull';
 import type { TaskRecord } from '@bay/core/pull';
 import { emptyInput } from '@bay/core/plan';
@@ -47,6 +50,15 @@ const gate = z.strictObject({
   second: z.strictObject(stamp).optional(),
 });
 
+const fluid = z.strictObject({
+  system: z.enum(fluidSystemIds),
+  way: z.enum(fluidWays),
+  /** With its unit; nothing where it is not needed. */
+  amount: z.string().optional(),
+  what: z.string().optional(),
+  ...stamp,
+});
+
 /** The fields of a file of facts. */
 export const factsFile = z.strictObject({
   facts: z.union([bySubject, typedFacts]).optional(),
@@ -61,6 +73,7 @@ export const factsFile = z.strictObject({
   tasks: z.record(z.string(), task).optional(),
   donorTasks: z.record(z.string(), task).optional(),
   gates: z.record(z.string(), gate).optional(),
+  fluids: z.array(fluid).optional(),
 });
 export type FactsFile = z.infer<typeof factsFile>;
 
@@ -121,9 +134,11 @@ function schoolsOf(schools: FactsFile['schools']): Record<string, string> {
   return schools ?? {};
 }
 
+/** When what a file tells without a time began. */
+const begin = Date.UTC(2026, 0, 1);
+
 /** Tasks of a file as records; one written as a word alone is stamped in the order of the file. */
 export function tasksOf(tasks: FactsFile['tasks']): Record<string, TaskRecord> {
-  const begin = Date.UTC(2026, 0, 1);
   return Object.fromEntries(
     Object.entries(tasks ?? {}).map(([id, t], i) => {
       const at = new Date(begin + i * 60_000).toISOString();
@@ -131,6 +146,20 @@ export function tasksOf(tasks: FactsFile['tasks']): Record<string, TaskRecord> {
     }),
   );
 }
+
+/** Fluids of a file as records, in the order of the file. */
+const fluidsOf = (fluids: FactsFile['fluids']): FluidRecord[] =>
+  (fluids ?? []).map(({ amount, what, ...f }, i) => {
+    const read = amount === undefined ? undefined : parseMeasure(amount, 'L');
+    if (read && !read.ok) stop(`fluids.${i}.amount: ${read.sentence}`);
+    if (!read && f.way !== 'not-needed') stop(`fluids.${i}: say how much, with its unit.`);
+    return {
+      at: new Date(begin + i * 60_000).toISOString(),
+      ...f,
+      what: what ?? f.system,
+      ...(read ? { litres: read.measure.value } : {}),
+    };
+  });
 
 /** What a plan is computed from, as the file says it. */
 export function inputOf(file: FactsFile): PlanInput {
@@ -140,6 +169,7 @@ export function inputOf(file: FactsFile): PlanInput {
     const made = tasksOf(tasks)['rm-hv-make-safe'];
     return made?.status === 'done' ? made.at : undefined;
   };
+  const fluids = fluidsOf(file.fluids);
   return emptyInput({
     facts: book(flat(file.facts), file),
     outgoing: book(file.own ?? file.outgoing, file),
@@ -147,8 +177,14 @@ export function inputOf(file: FactsFile): PlanInput {
     withDonor: file.donor !== undefined,
     shopSchools: schoolsOf(file.schools),
     gates: file.gates ?? {},
+    fluids,
     gateInputs: {
       ...emptyInput().gateInputs,
+      records: {
+        ...emptyInput().gateInputs.records,
+        tasks: tasksOf(file.tasks),
+        fuel: fluids.filter((f) => f.system === 'fuel').at(-1),
+      },
       // What the file calls a photo is one: there is no job to look it up in.
       photoIds: new Set(Object.values(file.gates ?? {}).flatMap((g) => g.photos ?? [])),
       plugOutAt: { own: plugOut(file.tasks), donor: plugOut(file.donorTasks) },

@@ -13,10 +13,12 @@ import { planShape, print } from './shown.ts';
  * docs/formats/facts.schema.json).
  */
 
-/** What was done, of steps that are in the plans. */
-function doneIn(plans: readonly StepPlan[], tasks: FactsFile['tasks']): ReturnType<typeof tasksOf> {
+const idsOf = (lines: readonly { def: { id: string } }[]): string[] => lines.map((l) => l.def.id);
+
+/** What was done, of steps that are in the plan. */
+function doneIn(known: ReadonlySet<string>, tasks: FactsFile['tasks']): ReturnType<typeof tasksOf> {
   const records = tasksOf(tasks);
-  const strange = Object.keys(records).find((id) => !plans.some((p) => p.lines.some((l) => l.def.id === id)));
+  const strange = Object.keys(records).find((id) => !known.has(id));
   if (strange !== undefined) stop(`"${strange}" is not a step of this plan.`);
   return records;
 }
@@ -53,7 +55,10 @@ function stepsOf(plan: Plan, pull: StepPlan, records: ReturnType<typeof tasksOf>
 /** The plan as it is printed. */
 export function planShown(file: FactsFile): object {
   const plan = computePlan(inputOf(file));
-  const tasks = doneIn([plan.pull, plan.build], file.tasks);
+  const tasks = doneIn(
+    new Set([...idsOf(plan.pull.lines), ...idsOf(plan.build.lines), ...idsOf(plan.benchTests)]),
+    file.tasks,
+  );
   const inferred = [...plan.facts].filter(([, v]) => v.source === 'inferred');
   return {
     inferred: inferred.map(([id, v]) => ({ id, value: showFact(id, v), because: v.note })),
@@ -78,7 +83,11 @@ export function planShown(file: FactsFile): object {
     ...(file.donor === undefined
       ? {}
       : {
-          donorSteps: stepsOf(plan, plan.harvestSteps, doneIn([plan.harvestSteps], file.donorTasks)),
+          donorSteps: stepsOf(
+            plan,
+            plan.harvestSteps,
+            doneIn(new Set(idsOf(plan.harvestSteps.lines)), file.donorTasks),
+          ),
           harvest: plan.harvest.map((l) => l.part.id),
         }),
     gates: plan.gates.map((g) => ({
@@ -99,8 +108,19 @@ export function planShown(file: FactsFile): object {
         taken: l.proof
           ? readingsOf(l.def, l.proof, plan.facts).map(({ point, ...r }) => ({ key: point.key, ...r }))
           : [],
+        ...(l.record ? { byRecord: l.record.missing.length === 0 } : {}),
         blockers: l.blockers.map((b) => b.sentence),
       })),
+    })),
+    tests: idsOf(plan.benchTests),
+    fills: plan.fills.map(({ system, state, grade, rows, missing, holds, putIn }) => ({
+      system,
+      state,
+      ...(grade === undefined ? {} : { grade }),
+      rows,
+      missing,
+      ...(holds === undefined ? {} : { holds }),
+      ...(putIn === undefined ? {} : { putIn }),
     })),
     circuits: plan.circuits.map((c) => c.def.id),
     waitingFor: Object.fromEntries(plan.waitingFor),

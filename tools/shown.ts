@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { fluidSystemIds } from '@bay/core/fluids';
 import { stepStatuses } from '@bay/core/pull';
 import { factSources } from '@bay/core/facts';
 
@@ -83,6 +84,8 @@ const gateShown = z.object({
           pointsTo: z.string().optional(),
         }),
       ),
+      /** There where a record proves the line and nobody's words do; true where it proves it. */
+      byRecord: z.boolean().optional(),
       blockers: words,
     }),
   ),
@@ -113,6 +116,18 @@ export const planShape = z.object({
   donorSteps: z.array(stepShown).optional(),
   harvest: words.optional(),
   gates: z.array(gateShown),
+  tests: words,
+  fills: z.array(
+    z.object({
+      system: z.enum(fluidSystemIds),
+      state: z.enum(['agrees', 'filled', 'not-needed', 'not-said', 'dry', 'short', 'over']),
+      grade: z.string().optional(),
+      rows: z.array(z.object({ label: z.string(), litres: z.number() })),
+      missing: words,
+      holds: z.number().optional(),
+      putIn: z.number().optional(),
+    }),
+  ),
   circuits: words,
   waitingFor: z.record(z.string(), words),
 });

@@ -195,6 +195,8 @@ export const changeJob = endpoint({
     promised: isoDate.nullable().optional(),
     station: z.enum(stationIds).optional(),
     signStation: z.enum(stationIds).optional(),
+    /** Why a station is signed with lines of its gates open. */
+    despite: line(500).min(10, 'Say it in a sentence.').optional(),
     wish: line(500).optional(),
     faults: z.string().trim().max(1000).optional(),
   }),

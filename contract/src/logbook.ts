@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { askSorts, fluidSystemIds, logKinds, pinSorts } from '@bay/core/logbook';
+import { askSorts, logKinds, pinSorts } from '@bay/core/logbook';
 import { stationIds } from '@bay/core/jobs';
 import { command, endpoint, fileReply, id, isoDate, line, longestAgoMs } from './endpoint.ts';
 import { act, amount, kind, text } from './kind.ts';
@@ -15,15 +15,6 @@ export const logbookKinds = {
       acts: ['released'],
       signed: 'once',
     },
-  ),
-  fluid: kind<'fluid'>(
-    z.object({
-      way: z.enum(['drained', 'filled']),
-      litres: amount.positive().max(1000),
-      what: text(120).min(2, 'Say which fluid.'),
-      system: z.enum(fluidSystemIds).optional(),
-      note: text(300).optional(),
-    }),
   ),
   decision: kind<'decision'>(
     z.object({

@@ -4,6 +4,7 @@ import { commissioningKinds } from './commissioning.ts';
 import { diagnosisKinds } from './diagnosis.ts';
 import { command, endpoint, id } from './endpoint.ts';
 import { fitKinds } from './fit.ts';
+import { fluidKinds } from './fluids.ts';
 import { handoverKinds } from './handover.ts';
 import { storedSchema } from './kind.ts';
 import type { KindSchema, RecordInput } from './kind.ts';
@@ -28,6 +29,7 @@ export const kinds: { readonly [K in RecordKind]: KindSchema<K> } = {
   ...commissioningKinds,
   ...diagnosisKinds,
   ...fitKinds,
+  ...fluidKinds,
   ...handoverKinds,
   ...kitKinds,
   ...logbookKinds,

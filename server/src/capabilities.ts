@@ -13,6 +13,7 @@ import type { Db } from './db/connection.ts';
 import { diagnosisKinds } from './diagnosis/kinds.ts';
 import { factRoutes } from './facts/routes.ts';
 import { fitKinds } from './fit/kinds.ts';
+import { fluidKinds } from './fluids/kinds.ts';
 import { floorRoutes } from './floor/routes.ts';
 import { handoverKinds } from './handover/kinds.ts';
 import { linkRoutes } from './handover/links.ts';
@@ -41,6 +42,7 @@ for (const kinds of [
   commissioningKinds,
   diagnosisKinds,
   fitKinds,
+  fluidKinds,
   handoverKinds,
   kitKinds,
   logbookKinds,

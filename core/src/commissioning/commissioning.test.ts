@@ -23,12 +23,37 @@ const inputs: GateInputs = {
   knockOnOpen: [],
   photoIds: new Set(['photo']),
   primedBar: 3,
+  records: {
+    ...emptyInput().gateInputs.records,
+    fills: [],
+    toDo: new Set(),
+    fuel: { way: 'filled', litres: 20, what: 'petrol 98', system: 'fuel' },
+    lash: ['1', '2', '3', '4'].map((place) => ({
+      sheet: 'lash',
+      place,
+      readings: { intake: 0.2, exhaust: 0.3 },
+      typed: {},
+    })),
+    lashLimits: {
+      limits: {
+        'intake-least': 0.15,
+        'intake-largest': 0.25,
+        'exhaust-least': 0.25,
+        'exhaust-largest': 0.35,
+      },
+      source: 'manual, sheet 12',
+    },
+    followUps: { dated: 3, undated: [] },
+  },
 };
-const gate = (name: string, over: Partial<GateInputs> = {}, proofs = {}, facts = {}) =>
-  gatesOf({ own: truthsOf(bookFrom(facts)), donor: truthsOf(new Map()) }, bookFrom(facts), proofs, {
+const chosen = { 'cho-oil-priming': 'external-pressure', 'eng-layout': 'inline-4' };
+const gate = (name: string, over: Partial<GateInputs> = {}, proofs = {}, facts = {}) => {
+  const book = bookFrom({ ...chosen, ...facts });
+  return gatesOf({ own: truthsOf(book), donor: truthsOf(new Map()) }, book, proofs, {
     ...inputs,
     ...over,
   }).find((g) => g.gate === name)!;
+};
 const line = (name: string, id: string, over: Partial<GateInputs> = {}, proofs = {}) =>
   gate(name, over, proofs).lines.find((l) => l.def.id === id)!;
 const proof = { text: 'looked', by: 'A', at: '2026-01-01' };

@@ -3,7 +3,12 @@ import { formatMeasure, parseMeasure } from '../units/index.ts';
 import { countGate, lineState } from '../rules/gate.ts';
 import type { Blocker, GateCount, LineState } from '../rules/gate.ts';
 import type { TruthOf } from '../rules/truths.ts';
+import type { BoltedRole } from '../prep/records.ts';
 import { gateLines } from './data/gates.ts';
+import { againstFill, withPutIn } from '../fluids/fills.ts';
+import type { Fill } from '../fluids/fills.ts';
+import { notYetDone, primingChosen, provedByRecord } from './record-lines.ts';
+import type { LineRecords, ShownByRecord } from './record-lines.ts';
 import type { ProvisionalItem } from './provisional.ts';
 import { refuseProof, standingOf, wantsPhoto } from './proof.ts';
 import type { GateProof } from './records.ts';
@@ -29,7 +34,8 @@ export interface OpenMatter {
 }
 
 type Proofs = Readonly<Record<string, GateProof | undefined>>;
-export type GateLineState = LineState<GateLineDef, GateProof>;
+/** `record` is there where the line is proved by a record, and by nobody's words. */
+export type GateLineState = LineState<GateLineDef, GateProof> & { record?: ShownByRecord };
 
 export interface GateState extends GateCount {
   gate: GateName;
@@ -55,8 +61,10 @@ export interface GateInputs {
   /** Bolts whose torque was written without the source of its value. */
   unsourced: readonly string[];
   unlabelled: readonly string[];
-  /** Systems that were drained and not filled since. */
-  dry: readonly string[];
+  /** What proves lines by itself. */
+  records: LineRecords;
+  /** Joints of which not every bolt is written as tight, with what they are on. */
+  untightened: readonly { on: BoltedRole; what: string }[];
   /** Oil pressure of the last priming, bar, or undefined when none was logged. */
   primedBar?: number | undefined;
   openEnds: readonly string[];
@@ -72,6 +80,7 @@ const leastWaitMinutes = 5;
 
 /** What the blockers of a line look at. */
 interface Looking {
+  facts: FactBook;
   proof: GateProof | undefined;
   proofs: Proofs;
   inputs: GateInputs;
@@ -92,6 +101,21 @@ function waited(proof: GateProof | undefined, waiting: GateProof | undefined, pl
 const block = (items: readonly string[], say: (words: string) => string): string[] =>
   items.length > 0 ? [say(listed(items))] : [];
 
+const untightened = (inputs: GateInputs, on?: BoltedRole): string[] =>
+  block(
+    inputs.untightened.filter((j) => on === undefined || j.on === on).map((j) => j.what),
+    (w) => `Not every bolt is written as tight: ${w}.`,
+  );
+
+/** The oil that was put in, by its records or else by the reading of the line, against what its circuit holds. */
+function oilAgainst(proof: GateProof | undefined, fills: readonly Fill[]): string[] {
+  const oil = fills.find((f) => f.system === 'engine-oil');
+  if (!oil) return [];
+  if (oil.state !== 'not-said') return [againstFill(oil) ?? []].flat();
+  const read = parseMeasure(proof?.readings?.['oil'] ?? '', 'L');
+  return read.ok && !proof?.override ? [againstFill(withPutIn(oil, read.measure.value)) ?? []].flat() : [];
+}
+
 /** What records say against a line without anyone's signature, by the line. */
 const againstLine: Readonly<Record<string, (at: Looking) => string[]>> = {
   'gate-hv-wait': ({ proof, inputs }) => waited(proof, proof, inputs.plugOutAt.own),
@@ -104,12 +128,19 @@ const againstLine: Readonly<Record<string, (at: Looking) => string[]>> = {
     ...block(inputs.notMeasured, (w) => `Not measured, and nobody goes on without it by name: ${w}.`),
     ...block(inputs.knockOnOpen, (w) => `Touched by a way out and not looked at again: ${w}.`),
   ],
-  'gate-fc-loose': ({ inputs }) => block(inputs.loosened, (w) => `Taken off and not tightened again: ${w}.`),
+  'gate-fc-loose': ({ inputs }) => [
+    ...block(inputs.loosened, (w) => `Taken off and not tightened again: ${w}.`),
+    ...untightened(inputs),
+  ],
+  'gate-fc-oil-level': ({ proof, inputs }) => oilAgainst(proof, inputs.records.fills),
+  'gate-fc-priming': ({ facts }) => primingChosen(facts),
+  'gate-fs-coolant': ({ inputs }) =>
+    inputs.records.fills.flatMap((f) => (f.system === 'coolant' ? (againstFill(f) ?? []) : [])),
   'gate-cu-fasteners': ({ inputs }) => [
+    ...untightened(inputs, 'engine'),
     ...block(inputs.loosened, (w) => `Taken off and not tightened again: ${w}.`),
     ...block(inputs.unsourced, (w) => `Nobody said where the value is from: ${w}.`),
   ],
-  'gate-fc-fluids': ({ inputs }) => block(inputs.dry, (w) => `Drained and not filled since: ${w}.`),
   'gate-fc-rollcall': ({ inputs }) => block(inputs.unlabelled, (w) => `Labels missing or double: ${w}.`),
   'gate-fs-oil-pressure': ({ inputs }) =>
     inputs.primedBar === undefined || inputs.primedBar <= 0 ? ['No oil pressure logged: no number, no start.'] : [],
@@ -151,13 +182,18 @@ export function gatesOf(
     const truthOf = truthsOf[def.of ?? 'own'];
     if (truthOf === undefined) return [];
     const proof = proofs[def.id];
+    const record = provedByRecord[def.id]?.(inputs.records, facts);
     const against = [
+      ...(record?.missing ?? []),
+      ...notYetDone(def.id, inputs.records),
       ...unproved(def, proof, facts, inputs.photoIds),
       ...stillOpen(def, inputs),
-      ...(againstLine[def.id]?.({ proof, proofs, inputs }) ?? []),
+      ...(againstLine[def.id]?.({ facts, proof, proofs, inputs }) ?? []),
     ];
     const blockers = against.map((sentence) => ({ lineId: def.id, sentence }));
-    return lineState(def, truthOf, proof, standingOf(def, proof), blockers) ?? [];
+    const shown = record !== undefined && record.missing.length === 0 && !proof?.override;
+    const line = lineState(def, truthOf, proof, shown ? 'proved' : standingOf(def, proof), blockers);
+    return line ? { ...line, ...(record === undefined ? {} : { record }) } : [];
   });
   return gateNames.flatMap((gate) => {
     const own = lines.filter((l) => l.def.gate === gate);

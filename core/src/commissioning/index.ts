@@ -1,5 +1,6 @@
 export * from './types.ts';
 export * from './gates.ts';
+export type { LineRecords, ShownByRecord } from './record-lines.ts';
 export { gateLines } from './data/gates.ts';
 export { followUpDefs, heatCycles, primingWays, roadTest, startSequence, warmUpWatch } from './data/start.ts';
 export * from './provisional.ts';

@@ -1,3 +1,4 @@
+import type { StationId } from '../jobs/stations.ts';
 import type { Condition } from '../rules/condition.ts';
 
 export interface GateLineDef {
@@ -105,6 +106,18 @@ export const gateNames = [
   'Hand over',
 ] as const;
 export type GateName = (typeof gateNames)[number];
+
+/** The gates that are behind a station when it is signed. */
+export const gatesOfStation: Readonly<Record<StationId, readonly GateName[]>> = {
+  scope: [],
+  donor: ['Donor high voltage'],
+  pull: ['High voltage'],
+  prep: ['Engine closed up'],
+  fit: ['Engine in'],
+  connect: [],
+  start: ['First crank', 'First start'],
+  'hand-over': ['First drive', 'Hand over'],
+};
 
 export const provisionalKindIds = [
   'offered-up',

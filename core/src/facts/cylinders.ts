@@ -1,3 +1,5 @@
+import type { FactBook } from '../rules/book.ts';
+
 /** Cylinders of a layout, as the fact names it; nothing where it does not say. */
 const counts: Readonly<Record<string, number>> = {
   'inline-4': 4,
@@ -10,3 +12,9 @@ const counts: Readonly<Record<string, number>> = {
 };
 
 export const cylindersOf = (layout: string): number | undefined => counts[layout];
+
+/** Cylinders of the engine of a book; nothing where nobody said how they lie. */
+export function cylindersIn(facts: FactBook): number | undefined {
+  const layout = facts.get('eng-layout')?.parts['value'];
+  return typeof layout === 'string' ? cylindersOf(layout) : undefined;
+}

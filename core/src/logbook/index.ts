@@ -1,6 +1,5 @@
 export * from './kinds.ts';
 export * from './days.ts';
-export * from './fluids.ts';
 export * from './words.ts';
 export * from './grammar.ts';
 export * from './suggest.ts';

@@ -1,4 +1,3 @@
-import type { FluidSystemId } from './fluids.ts';
 import type { Act, Stamp } from '../rules/stamp.ts';
 
 export const askSorts = ['question', 'approval', 'signature', 'reading'] as const;
@@ -8,15 +7,6 @@ export interface HoldRecord extends Stamp {
   waitsFor: string;
   due?: string | undefined;
   released?: Act | undefined;
-}
-
-export interface FluidRecord extends Stamp {
-  way: 'drained' | 'filled';
-  litres: number;
-  what: string;
-  /** What it is in, where that was understood. */
-  system?: FluidSystemId | undefined;
-  note?: string | undefined;
 }
 
 export interface DecisionRecord extends Stamp {
@@ -70,7 +60,6 @@ export interface AskRecord extends Stamp {
 
 export interface LogbookRecords {
   hold: HoldRecord;
-  fluid: FluidRecord;
   decision: DecisionRecord;
   tried: TriedRecord;
   photo: PhotoRecord;

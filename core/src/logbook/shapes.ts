@@ -4,8 +4,8 @@ import { factCatalogue, partName } from '../facts/index.ts';
 import { sheetDefs } from '../prep/sheets.ts';
 import { parseMeasure } from '../units/index.ts';
 import { readDay } from './days.ts';
-import { fluidSystemOf, fluidSystems } from './fluids.ts';
-import type { FluidSystemId } from './fluids.ts';
+import { fluidSystemOf, fluidSystems } from '../fluids/index.ts';
+import type { FluidSystemId } from '../fluids/index.ts';
 import { pick, wordsOf } from './words.ts';
 import type { Named, Picked } from './words.ts';
 

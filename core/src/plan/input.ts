@@ -2,10 +2,13 @@ import type { FactBook, FactValue } from '../facts/index.ts';
 import type { OpenMatter } from '../commissioning/gates.ts';
 import type { GateName } from '../commissioning/types.ts';
 import { provisionalRegister } from '../commissioning/provisional.ts';
-import { drySystems } from '../logbook/fluids.ts';
+import { dryByWords } from '../fluids/systems.ts';
 import type { TaskRecord } from '../pull/records.ts';
 import type { UnitRole } from '../jobs/units.ts';
 import { noSource } from '../prep/records.ts';
+import type { BoltedRole } from '../prep/records.ts';
+import { jointState } from '../prep/sheets.ts';
+import type { Stamp } from '../rules/stamp.ts';
 import { recordsOf } from '../records/index.ts';
 import type { Recorded } from '../records/index.ts';
 import { doubleLabels } from '../systems/circuits.ts';
@@ -53,12 +56,27 @@ function openMatters(material: JobMaterial): OpenMatter[] {
   ];
 }
 
+const lastOf = <T extends Stamp>(records: readonly T[]): T | undefined =>
+  [...records].sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1))[0];
+
+/** Joints of which not every bolt is written as tight. */
+function untightenedJoints(material: JobMaterial): { on: BoltedRole; what: string }[] {
+  const torques = Object.values(recordsOf(material, 'torque'));
+  return Object.values(recordsOf(material, 'joint')).flatMap(({ name, on, bolts }) => {
+    const own = torques.filter((t) => t.on === on && t.joint.toLowerCase() === name.toLowerCase());
+    const { done, said } = jointState(own, bolts);
+    return done ? [] : [{ on, what: `${name}, ${said}` }];
+  });
+}
+
 /** Sorts a job's facts and records into what the plan reads. */
 export function planInputOf(material: JobMaterial): PlanInput {
   const circuits = Object.entries(recordsOf(material, 'circuit'));
   const double = doubleLabels(circuits.map(([id, circuit]) => ({ id, circuit }))).map((d) => d.label);
   const missing = circuits.filter(([, c]) => c.labelA.trim() === '' || c.labelB.trim() === '').map(([, c]) => c.title);
   const followUps = Object.values(recordsOf(material, 'follow-up'));
+  const undated = followUps.filter((f) => !f.done && !f.on && !f.atKm);
+  const fluids = Object.values(recordsOf(material, 'fluid'));
   const primings = Object.values(recordsOf(material, 'priming')).sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1));
   const torques = Object.values(recordsOf(material, 'torque'));
   return {
@@ -94,14 +112,23 @@ export function planInputOf(material: JobMaterial): PlanInput {
       loosened: torques.filter((t) => t.voided).map((t) => `${t.joint}, bolt ${t.bolt}`),
       unsourced: torques.filter((t) => !t.voided && t.source === noSource).map((t) => `${t.joint}, bolt ${t.bolt}`),
       unlabelled: [...double, ...missing],
-      dry: drySystems(Object.values(recordsOf(material, 'fluid'))),
-      openEnds: followUps.filter((f) => !f.done && !f.on && !f.atKm).map((f) => f.what),
+      untightened: untightenedJoints(material),
+      records: {
+        dryByWords: dryByWords(fluids),
+        fuel: lastOf(fluids.filter((f) => f.system === 'fuel')),
+        tasks: recordsOf(material, 'task'),
+        lash: Object.values(recordsOf(material, 'sheet')).filter((s) => s.sheet === 'lash'),
+        lashLimits: recordsOf(material, 'limits')['lash'],
+        followUps: { dated: followUps.filter((f) => !undated.includes(f)).length, undated: undated.map((f) => f.what) },
+      },
+      openEnds: undated.map((f) => f.what),
       primedBar: primings[0]?.bar,
       plugOutAt: {
         own: plugOut(recordsOf(material, 'task')['rm-hv-make-safe']),
         donor: plugOut(recordsOf(material, 'task')['donor-rm-hv-make-safe']),
       },
     },
+    fluids,
     attempts: Object.keys(recordsOf(material, 'attempt')).length,
     withDonor: material.units.some((u) => u.role === 'donor'),
   };
@@ -124,10 +151,17 @@ export const emptyInput = (over: Partial<PlanInput> = {}): PlanInput => ({
     loosened: [],
     unsourced: [],
     unlabelled: [],
-    dry: [],
+    untightened: [],
+    records: {
+      dryByWords: [],
+      tasks: {},
+      lash: [],
+      followUps: { dated: 0, undated: [] },
+    },
     openEnds: [],
     plugOutAt: {},
   },
+  fluids: [],
   attempts: 0,
   withDonor: false,
   ...over,

@@ -1,6 +1,10 @@
 import { approvalsOf } from '../commissioning/approvals.ts';
 import { gatesOf } from '../commissioning/gates.ts';
 import type { GateInputs, GateState, OpenMatter } from '../commissioning/gates.ts';
+import { fillsOf } from '../fluids/fills.ts';
+import type { Fill } from '../fluids/fills.ts';
+import type { LineRecords } from '../commissioning/record-lines.ts';
+import type { FluidRecord } from '../fluids/records.ts';
 import type { ProvisionalItem } from '../commissioning/provisional.ts';
 import type { GateProof } from '../commissioning/records.ts';
 import { harvestPlan } from '../donors/harvest.ts';
@@ -42,7 +46,10 @@ export interface PlanInput {
   fits: Readonly<Record<string, FitRecord | undefined>>;
   kit: Readonly<Record<string, KitRecord | undefined>>;
   gates: Readonly<Record<string, GateProof | undefined>>;
-  gateInputs: Omit<GateInputs, 'openClashes' | 'unresolvedAdapts' | 'notMeasured' | 'knockOnOpen'>;
+  gateInputs: Omit<GateInputs, 'openClashes' | 'unresolvedAdapts' | 'notMeasured' | 'knockOnOpen' | 'records'> & {
+    records: Omit<LineRecords, 'fills' | 'toDo'>;
+  };
+  fluids: readonly FluidRecord[];
   attempts: number;
   /** A donor car is on the job. */
   withDonor: boolean;
@@ -76,6 +83,8 @@ export interface Plan {
   gates: readonly GateState[];
   circuits: readonly Applying<CircuitDef>[];
   benchTests: readonly Applying<BenchTest>[];
+  /** What each system holds, and what was put in. */
+  fills: readonly Fill[];
   /** What is not final now: loose, tacked, borrowed, capped. */
   provisional: readonly ProvisionalItem[];
   /** For each fact nobody knows: the verdicts and lines that wait for it. */
@@ -215,6 +224,9 @@ export class Planner {
     const kit = kitPlan(this.own.of, facts, kitAskers(fits, input.fits));
     const titlesOf = (word: FitLine['verdict']['word']): string[] =>
       fits.filter((l) => l.verdict.word === word && !l.resolved && !l.waived).map((l) => l.def.title);
+    const build = this.build.get(buildStandsOn(this.own.of), () => buildPlan(this.own.of));
+    const tests = applying(benchTests, this.own.of);
+    const fills = fillsOf(facts, input.fluids, this.own.of);
     const gates = gatesOf(
       { own: this.own.of, ...(input.withDonor ? { donor: this.donor.of } : {}) },
       facts,
@@ -226,9 +238,9 @@ export class Planner {
         notMeasured: titlesOf('not-measured'),
         knockOnOpen: knockOnTitles(fits),
         open: [...input.gateInputs.open, ...missingParts(kit, input.kit)],
+        records: { ...input.gateInputs.records, fills, toDo: new Set([...tests, ...build.lines].map((l) => l.def.id)) },
       },
     );
-    const build = this.build.get(buildStandsOn(this.own.of), () => buildPlan(this.own.of));
     return {
       schools,
       facts,
@@ -242,7 +254,8 @@ export class Planner {
       harvest: harvestPlan(this.donor.of),
       gates,
       circuits: applying(usualCircuits, this.own.of),
-      benchTests: applying(benchTests, this.own.of),
+      benchTests: tests,
+      fills,
       provisional: input.gateInputs.provisional,
       waitingFor: waitingLines(fits, kit, gates, build),
     };

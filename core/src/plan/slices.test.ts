@@ -99,6 +99,7 @@ describe('nothing of what a plan is computed from is without effect', () => {
       plan.harvestSteps.lines.map((l) => l.def.id),
       plan.gates.flatMap((g) => g.lines.map((l) => [l.def.id, l.state, l.applies, l.blockers])),
       plan.circuits.map((c) => [c.def.id, c.waits]),
+      plan.fills,
       startWeights(plan.scope, {}),
       plan.fits.map((l) => [l.def.id, l.verdict.word, l.verdict.headline, l.stale, l.resolved]),
     ]);
@@ -125,6 +126,7 @@ describe('nothing of what a plan is computed from is without effect', () => {
         loosened: ['head, bolt 3'],
       },
     },
+    fluids: { fluids: [{ way: 'filled', litres: 4, what: 'gear oil', system: 'gearbox' }] },
     attempts: { attempts: 3 },
     withDonor: { withDonor: true },
   };

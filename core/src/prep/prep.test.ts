@@ -107,6 +107,17 @@ describe('ring gaps and lash', () => {
       ).word,
     ).toBe('out-of-limits');
   });
+  it('an exhaust valve at the lash of an intake valve is too tight', () => {
+    const limits = {
+      'intake-least': 0.15,
+      'intake-largest': 0.25,
+      'exhaust-least': 0.25,
+      'exhaust-largest': 0.35,
+    };
+    expect(judgeSheet('lash', { intake: 0.2, exhaust: 0.3 }, limits).word).toBe('in-limits');
+    expect(judgeSheet('lash', { intake: 0.2, exhaust: 0.2 }, limits).word).toBe('out-of-limits');
+    expect(judgeSheet('lash', { intake: 0.3, exhaust: 0.3 }, limits).word).toBe('out-of-limits');
+  });
   it('every sheet has its row in the table of measurements', () =>
     expect(sheetDefs.map((d) => d.measurement)).toEqual([
       'msr-bore',

@@ -1,4 +1,4 @@
-import { cylindersOf } from '../facts/index.ts';
+import { cylindersIn } from '../facts/index.ts';
 import type { FactBook } from '../facts/index.ts';
 import { bearingClearanceMm, ringGapMm } from '../sums/index.ts';
 import { formatMeasure } from '../units/index.ts';
@@ -93,13 +93,17 @@ export interface SheetLimits {
   'least-clearance'?: number;
   'largest-clearance'?: number;
   'nominal-bore'?: number;
+  'intake-least'?: number;
+  'intake-largest'?: number;
+  'exhaust-least'?: number;
+  'exhaust-largest'?: number;
 }
 
 export const limitNames: Record<SheetDef['id'], readonly (keyof SheetLimits)[]> = {
   bore: ['least-size', 'largest-size', 'out-of-round', 'taper'],
   journal: ['least-size', 'largest-size', 'out-of-round', 'taper', 'least-clearance', 'largest-clearance'],
   'ring-gap': ['nominal-bore', 'least-size', 'largest-size'],
-  lash: ['least-size', 'largest-size'],
+  lash: ['intake-least', 'intake-largest', 'exhaust-least', 'exhaust-largest'],
 };
 
 export type SheetWord = 'in-limits' | 'doubtful' | 'out-of-limits' | 'no-limit' | 'not-read';
@@ -307,8 +311,9 @@ function judgeRings(r: Readings, limits: SheetLimits): SheetFinding[] {
   });
 }
 
+/** Intake and exhaust have limits of their own; one pair for both is what shops entered before they had. */
 const judgeLash = (r: Readings, limits: SheetLimits): SheetFinding[] =>
-  ['intake', 'exhaust'].flatMap((valve) => {
+  (['intake', 'exhaust'] as const).flatMap((valve) => {
     const lash = r[valve];
     return lash === undefined
       ? []
@@ -317,8 +322,8 @@ const judgeLash = (r: Readings, limits: SheetLimits): SheetFinding[] =>
             `${valve === 'intake' ? 'Intake' : 'Exhaust'} lash`,
             lash,
             mm(lash),
-            limits['least-size'],
-            limits['largest-size'],
+            limits[`${valve}-least`] ?? limits['least-size'],
+            limits[`${valve}-largest`] ?? limits['largest-size'],
           ),
         ];
   });
@@ -372,8 +377,7 @@ export function doubtOf(
   sheet: { sheet: string; place: string; readings: Readonly<Record<string, number>> },
   facts: FactBook,
 ): { refused?: string; ask?: string } {
-  const layout = facts.get('eng-layout')?.parts['value'];
-  const cylinders = typeof layout === 'string' ? cylindersOf(layout) : undefined;
+  const cylinders = cylindersIn(facts);
   const def = sheetOf(sheet.sheet);
   const number = Number.parseInt(sheet.place, 10);
   if (def.place === 'cylinder' && cylinders !== undefined && (number > cylinders || number < 1))

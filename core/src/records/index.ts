@@ -1,6 +1,7 @@
 import type { CommissioningRecords } from '../commissioning/records.ts';
 import type { DiagnosisRecords } from '../diagnosis/records.ts';
 import type { FitRecords } from '../fit/records.ts';
+import type { FluidRecords } from '../fluids/records.ts';
 import type { HandoverRecords } from '../handover/records.ts';
 import type { UnitRole } from '../jobs/units.ts';
 import { stayingRoles } from '../jobs/units.ts';
@@ -18,6 +19,7 @@ export interface StoredRecords
     CommissioningRecords,
     DiagnosisRecords,
     FitRecords,
+    FluidRecords,
     HandoverRecords,
     KitRecords,
     LogbookRecords,

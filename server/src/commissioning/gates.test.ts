@@ -111,21 +111,100 @@ describe('the line of the verdicts', () => {
   });
 });
 
-describe('a system that was drained', () => {
+describe('the line of the fluids', () => {
+  const id = 'gate-fc-fluids';
   const say = (line: string) =>
     shop.manager.good(writeLog, {
       params: { jobId },
       body: { commandId: commandId(), line, today: '2026-11-27' },
     });
-  it('keeps the engine from being cranked until it is filled, whatever it was called', async () => {
-    await say('drained 6.2 l coolant');
-    const answer = await put('gate', 'gate-fc-fluids', { text: 'all filled' });
+  it('takes no words for a system of which nobody wrote anything', async () => {
+    const answer = await put('gate', id, { text: 'all filled' });
     expect(answer.status).toBe(409);
-    expect(answer.problem.title).toBe('Drained and not filled since: coolant.');
-    await say('filled 6 l antifreeze 50/50');
-    expect((await put('gate', 'gate-fc-fluids', { text: 'all filled' })).status).toBe(200);
-    await say('drained 1.9 l transmission fluid');
-    expect((await lineNow('gate-fc-fluids')).state).toBe('blocked');
+    expect(answer.problem.title).toMatch(/^Coolant: nobody wrote what was put in/);
+  });
+  it('"not needed" is somebody\'s word, with why', async () => {
+    const way = { way: 'not-needed', what: 'coolant', system: 'coolant' };
+    expect((await put('fluid', randomUUID(), way)).problem.fields).toMatchObject({
+      note: expect.any(String) as string,
+    });
+    expect((await put('fluid', randomUUID(), { ...way, note: 'no' })).status).toBe(422);
+    expect(
+      (await put('fluid', randomUUID(), { ...way, system: undefined, note: 'air-cooled' })).status,
+    ).toBe(422);
+    expect(
+      (await put('fluid', randomUUID(), { way: 'filled', what: 'coolant', system: 'coolant' }))
+        .status,
+    ).toBe(422);
+  });
+  it('is proved by the records alone, and falls when one system is drained', async () => {
+    for (const line of [
+      'filled 6 l antifreeze 50/50',
+      'filled 1.9 l transmission fluid',
+      'filled 1 l power steering oil',
+      'filled 1.1 l diff oil',
+    ])
+      await say(line);
+    for (const { system } of (await planNow()).fills.filter(
+      (f) => f.state === 'not-said' && f.system !== 'engine-oil',
+    ))
+      expect(
+        (
+          await put('fluid', randomUUID(), {
+            way: 'not-needed',
+            what: system,
+            system,
+            note: 'the car has none',
+          })
+        ).status,
+      ).toBe(200);
+    expect(await lineNow(id)).toMatchObject({ state: 'proved', record: { missing: [] } });
+    await say('drained 6 l coolant');
+    expect((await lineNow(id)).blockers.map((b) => b.sentence)).toEqual([
+      'Drained and not filled since: coolant.',
+    ]);
+  });
+  it('oil that was drained keeps the engine from being cranked, whatever the reading says', async () => {
+    await say('drained 4 l engine oil');
+    const answer = await put('gate', 'gate-fc-oil-level', { text: '', readings: { oil: '4.5 L' } });
+    expect(answer.problem.title).toBe('Drained and not filled since: engine oil.');
+    await say('filled 4.5 l 10w40');
+    expect(
+      (await put('gate', 'gate-fc-oil-level', { text: '', readings: { oil: '4.5 L' } })).status,
+    ).toBe(200);
+  });
+});
+
+describe('a line that a test of the bench proves', () => {
+  it('takes no words, and falls with the test', async () => {
+    const fan = 'gate-fs-fan';
+    expect((await lineNow(fan)).state).toBe('blocked');
+    const refused = await put('gate', fan, { text: 'it blows' });
+    expect(refused.status).toBe(409);
+    expect(refused.problem.title).toContain('Not done on the bench of Connect');
+    const done = await put('task', 'bt-fan', { status: 'done' });
+    expect(done.status).toBe(200);
+    expect((await lineNow(fan)).state).toBe('proved');
+    await put('task', 'bt-fan', { status: 'open' }, 1);
+    expect((await lineNow(fan)).state).toBe('blocked');
+  });
+});
+
+describe('lines that steps and choices stand before', () => {
+  it("the way of priming is chosen by somebody: the default is nobody's choice", async () => {
+    const text = 'external pump, jug and hose ready';
+    expect((await put('gate', 'gate-fc-priming', { text })).problem.title).toMatch(
+      /^Nobody chose the way of priming/,
+    );
+    expect((await put('school', 'sch-prime', { side: 'sch-prime-b', reason: 'stood for three years' })).status).toBe(200);
+    expect((await put('gate', 'gate-fc-priming', { text })).status).toBe(200);
+  });
+  it('a joint of which a bolt is not written stands before the crank', async () => {
+    expect(
+      (await put('joint', randomUUID(), { name: 'Bell', on: 'car', bolts: 2 })).status,
+    ).toBe(200);
+    const said = (await lineNow('gate-fc-loose')).blockers.map((b) => b.sentence);
+    expect(said).toEqual(['Not every bolt is written as tight: Bell, 0 of 2 bolts.']);
   });
 });
 

@@ -1,11 +1,11 @@
 import { recordsOf } from '@bay/core/records';
 import { computePlan, planInputOf } from '@bay/core/plan';
-import type { Plan } from '@bay/core/plan';
 import { formatMeasure } from '@bay/core/units';
 import { gateLines, readingWords, refuseProof, wantsSecond } from '@bay/core/commissioning';
 import type { Deviation, GateName, GateProof } from '@bay/core/commissioning';
 import type { Tx } from '../db/connection.ts';
 import { jobMaterial, planNow } from '../plan/material.ts';
+import { signedDespite, standBefore, standWords } from './standing.ts';
 import type { WriteContext } from '../records/kind.ts';
 import { may } from '@bay/contract/rights';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
@@ -36,14 +36,6 @@ async function provenNow(tx: Tx, data: GateProof, { key, jobId }: WriteContext<'
   return data;
 }
 
-/** Lines that stand before these gates. */
-function standBefore(plan: Plan, gates: readonly GateName[]): string[] {
-  return plan.gates
-    .filter((g) => (gates as readonly string[]).includes(g.gate))
-    .flatMap((g) => g.lines.filter((l) => l.state !== 'proved' && l.state !== 'overridden'))
-    .map((l) => l.def.mustBe);
-}
-
 /** Nobody cranks or starts past a gate that is shut, unless they say why; then it is kept with what stood, and two people sign it. */
 async function pastGates<T extends { deviation?: Deviation | undefined }>(
   tx: Tx,
@@ -58,11 +50,9 @@ async function pastGates<T extends { deviation?: Deviation | undefined }>(
   const against = standBefore((await planNow(tx, jobId)).plan, gates);
   if (against.length === 0) return plain as unknown as T;
   if (!deviation)
-    throw new Refusal(
-      409,
-      `${against.length} ${against.length === 1 ? 'line stands' : 'lines stand'} before ${gates.map((g) => `"${g}"`).join(' and ')}: ${against.slice(0, 2).join('; ')}${against.length > 2 ? ' and more' : ''}. If it was done all the same, write why.`,
-      { fields: { deviation: 'Say in a sentence why it was done all the same.' } },
-    );
+    throw new Refusal(409, `${standWords(against, gates)} If it was done all the same, write why.`, {
+      fields: { deviation: 'Say in a sentence why it was done all the same.' },
+    });
   return { ...plain, deviation: { ...deviation, stoodOn: { against, harm: true } } } as unknown as T;
 }
 
@@ -126,6 +116,7 @@ export const commissioningKinds = [
     logKind: 'gate',
     // A start is signed for when it ran, and through open gates.
     complete: async (tx, data, { jobId, key }) => {
+      if (key === 'hand-over') await signedDespite(tx, jobId, 'hand-over', undefined);
       if (key !== 'first-start') return data;
       const { material, plan } = await planNow(tx, jobId);
       const against = standBefore(plan, ['First crank', 'First start']);

@@ -3,6 +3,7 @@ import { sql } from 'kysely';
 import * as contract from '@bay/contract/jobs';
 import { stationName } from '@bay/core/jobs';
 import { checkIdentity } from '@bay/core/sums';
+import { signedDespite } from '../commissioning/standing.ts';
 import { noteChange, runCommand, writeLogEntry } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
@@ -100,6 +101,7 @@ export interface JobChange {
   promised?: string | null | undefined;
   station?: contract.JobHead['station'] | undefined;
   signStation?: contract.JobHead['station'] | undefined;
+  despite?: string | undefined;
   wish?: string | undefined;
   faults?: string | undefined;
 }
@@ -140,7 +142,8 @@ export async function updateJob(
   }
   if (change.signStation && !now.signedStations.includes(change.signStation)) {
     set['signed'] = JSON.stringify([...now.signedStations, change.signStation]);
-    said.push(`signed: ${stationName(change.signStation)}`);
+    const despite = await signedDespite(tx, jobId, change.signStation, change.despite);
+    said.push(`signed: ${stationName(change.signStation)}${despite}`);
     if (change.signStation === 'hand-over') set['closed_at'] = at ?? new Date();
   }
   if (change.station && change.station !== now.station) {

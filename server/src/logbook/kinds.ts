@@ -1,6 +1,5 @@
 import type { pinSorts } from '@bay/core/logbook';
 import type { RecordData } from '@bay/contract/records';
-import { formatMeasure } from '@bay/core/units';
 import { Refusal } from '../http/problem.ts';
 import { kindRule } from '../records/kind.ts';
 
@@ -26,12 +25,6 @@ export const logbookKinds = [
       data.released
         ? `released: ${data.waitsFor}`
         : `held: waits for ${data.waitsFor}${data.due ? `, due ${data.due}` : ''}`,
-  }),
-  kindRule({
-    kind: 'fluid',
-    logKind: 'fluid',
-    describe: (data) =>
-      `${data.way}: ${formatMeasure(data.litres, 'L')} ${data.what}${data.note ? ` (${data.note})` : ''}`,
   }),
   kindRule({
     kind: 'decision',

@@ -2,12 +2,12 @@ import { Select } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { Suspense, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { stationName, stations } from '@bay/core/jobs';
-import type { StationId } from '@bay/core/jobs';
+import { stations } from '@bay/core/jobs';
 import { sentenceOf, useMe, useRights } from '../api/index.ts';
 import { Running } from '../clock/index.ts';
 import { LogBar, Logbook } from '../logbook/index.ts';
 import { dayWords, Failed, fromToday, Loading, StationMark, stationState, Trouble } from '../ui/index.ts';
+import { StationFoot } from './StationFoot.tsx';
 import { benchOf, besideViews, viewOf } from './benches.ts';
 import { ConflictDialog, JobCtx, progressOf, useChangeJob, useJob, usePlanOf, useSheet } from '../sheet/index.ts';
 import type { Conflict } from '../sheet/index.ts';
@@ -90,46 +90,6 @@ function Line({ view }: { view: string }) {
         ))}
       </div>
     </nav>
-  );
-}
-
-function StationFoot({ view }: { view: string }) {
-  const { sheet, mayWrite } = useJob();
-  const changing = useChangeJob();
-  const at = stations.findIndex((s) => s.id === view);
-  if (at < 0 || !mayWrite || view === 'hand-over') return null;
-  const station = view as StationId;
-  const signed = sheet.job.signedStations.includes(station);
-  const next = stations[at + 1];
-  return (
-    <div className="row-actions no-print" style={{ marginTop: 22 }}>
-      {!signed && (
-        <button
-          type="button"
-          className="plain-button bare"
-          onClick={() =>
-            changing.mutate({
-              signStation: station,
-              ...(sheet.job.station === station && next ? { station: next.id } : {}),
-            })
-          }
-        >
-          Sign {stationName(view)}
-          {sheet.job.station === station && next ? ` and go on to ${next.name}` : ''}
-        </button>
-      )}
-      {sheet.job.station !== station && !signed && (
-        <button type="button" className="plain-button bare" onClick={() => changing.mutate({ station })}>
-          The job stands here
-        </button>
-      )}
-      {signed && <span className="quiet">{stationName(view)} is signed.</span>}
-      {changing.isError && (
-        <span role="alert" className="oxide">
-          {sentenceOf(changing.error)}
-        </span>
-      )}
-    </div>
   );
 }
 

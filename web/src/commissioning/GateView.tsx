@@ -80,7 +80,8 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
     initial: {
       text: line.proof?.text ?? '',
       ...Object.fromEntries(points.map(({ key }) => [fieldOf(key), line.proof?.readings?.[key] ?? ''])),
-      overriding: false,
+      // What a record proves no words prove: there is only the way past it.
+      overriding: line.record !== undefined,
       reason: '',
     },
     sent: proofOf,
@@ -138,7 +139,7 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
             {...(points.length > 0 || wantsPhoto(line.def) ? {} : { 'data-autofocus': true })}
           />
         )}
-        {isManager && (
+        {isManager && !line.record && (
           <Checkbox
             mt="sm"
             label="Override this line"
@@ -161,7 +162,7 @@ function ProofForm({ line, close }: { line: GateLineState; close: () => void }) 
 
 /** One gate: every line with what proves it, what blocks it, and why it applies. */
 export function GateView({ gate }: { gate: GateState }) {
-  const { sheet, plan, mayWrite } = useJob();
+  const { sheet, plan, mayWrite, isManager } = useJob();
   const [open, setOpen] = useState<string>();
   const put = usePut();
   const line = gate.lines.find((l) => l.def.id === open);
@@ -209,7 +210,14 @@ export function GateView({ gate }: { gate: GateState }) {
                   {b.sentence}
                 </p>
               ))}
-              {l.proof && !l.proof.voided && (
+              {l.record?.missing.length === 0 && (
+                <p className="meta">
+                  By the record: {l.record.says}
+                  {l.record.stamp?.by ? `, ${l.record.stamp.by}` : ''}
+                  {l.record.stamp?.at ? `, ${dayWords(l.record.stamp.at)} ${timeWords(l.record.stamp.at)}` : ''}
+                </p>
+              )}
+              {l.proof && !l.proof.voided && (!l.record || l.proof.override) && (
                 <p className="meta">
                   {[readingWords(l.def, l.proof), photoWords(l.proof.photos), l.proof.text].filter(Boolean).join(', ')}{' '}
                   {l.proof.override ? `Overridden: ${l.proof.override.reason}.` : ''} {l.proof.by},{' '}
@@ -220,7 +228,7 @@ export function GateView({ gate }: { gate: GateState }) {
               {l.state === 'half-signed' && mayWrite && <SecondSignature of={halfSigned(l)} />}
               {l.proof?.voided && <p className="meta ochre">Void: {l.proof.voided.why}</p>}
             </div>
-            {mayWrite && (
+            {mayWrite && (!l.record || l.proof?.override || (l.state !== 'proved' && isManager)) && (
               <div className="actions">
                 {l.state === 'proved' || l.state === 'overridden' || l.state === 'half-signed' ? (
                   <button
@@ -247,10 +255,10 @@ export function GateView({ gate }: { gate: GateState }) {
                   <button
                     type="button"
                     className="plain-button small"
-                    aria-label={`Prove: ${l.def.mustBe}`}
+                    aria-label={`${l.record ? 'Override' : 'Prove'}: ${l.def.mustBe}`}
                     onClick={() => setOpen(l.def.id)}
                   >
-                    Prove it
+                    {l.record ? 'Override' : 'Prove it'}
                   </button>
                 )}
               </div>

@@ -6,6 +6,7 @@ import { heatCycles, primingWayIds, primingWays, roadTest, startSequence, warmUp
 import { formatMeasure } from '@bay/core/units';
 import { SecondSignature } from '../crew/index.ts';
 import { Diagnosis } from '../diagnosis/index.ts';
+import { Fluids } from '../fluids/index.ts';
 import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
 import { JobSchools } from '../schools/index.ts';
 import { dayWords, Form, FormDialog, measured, MeasuredInput, Tabs, timeWords, words } from '../ui/index.ts';
@@ -307,6 +308,7 @@ export default function StartBench() {
   const to = (next: Record<string, string>) => setParams(next, { replace: true });
   const tabs = {
     gates: 'Gates',
+    fluids: 'Fluids',
     attempts: 'Pressure and attempts',
     find: 'Find the fault',
     ...listTabs,
@@ -317,6 +319,7 @@ export default function StartBench() {
         <h2>{tab === 'find' ? 'Why does it not run?' : 'Oil before spark, spark before load'}</h2>
       </div>
       <Tabs names={tabs} at={tab} to={(id) => to({ tab: id })}>
+        {tab === 'fluids' && <Fluids />}
         {tab === 'gates' && (
           <>
             <div className="counts">

@@ -53,7 +53,8 @@ function unmetWords(state: StepState): string[] {
   });
 }
 
-const sentences = (parts: readonly (string | undefined)[]): string => parts.filter(Boolean).join('. ');
+const sentences = (parts: readonly (string | undefined)[]): string =>
+  parts.flatMap((p) => (p ? p.charAt(0).toUpperCase() + p.slice(1) : [])).join('. ');
 
 /** Whose steps a list shows: how their records and steps begin, and the gate that stands before them. */
 const lists = {

@@ -169,6 +169,7 @@ export function useChangeJob() {
       promised?: string | null;
       station?: JobSheet['job']['station'];
       signStation?: JobSheet['job']['station'];
+      despite?: string;
       wish?: string;
       faults?: string;
     }) =>

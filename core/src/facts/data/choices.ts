@@ -63,7 +63,7 @@ export const choicesFacts = [
     howTo: 'Yes where an engine is exchanged for a sister and clutch, gearbox and shaft are left as they are', neededBy: ['kit-gearbox-mount', 'kit-clutch-set', 'kit-propshaft'],
   },
   {
-    id: 'cho-engine-depth', subject: 'choice', group: 'Choices', label: 'How far the engine is opened',
+    id: 'cho-engine-depth', subject: 'choice', group: 'Choices', label: 'Engine opened',
     parts: [{ key: 'value', label: '', options: ['closed', 'resealed', 'stripped'] }],
     howTo: 'Closed: nothing comes off. Resealed: covers, sump and outer seals. Stripped: measured and built up from the bare block', neededBy: ['bld-crank', 'bld-sump', 'gate-cu-lash', 'gate-cu-seal'],
   },
@@ -76,6 +76,20 @@ export const choicesFacts = [
     id: 'cho-sump', subject: 'choice', group: 'Choices', label: 'Sump',
     parts: [{ key: 'value', label: '', options: ['donor-sump', 'recipient-variant', 'aftermarket', 'modified', 'dry-sump'] }],
     howTo: 'After trial fit; changes depth, pick-up, dipstick, drain', neededBy: ['fit-sump-crossmember', 'fit-turbo-drain', 'kit-sump', 'kit-dipstick', 'kit-pickup', 'gate-cu-pickup', 'f-oil-level-low', 'f-oil-pickup-leak'],
+  },
+  {
+    id: 'cho-oil-amount', subject: 'choice', group: 'Choices', label: 'Oil beside the engine\'s own',
+    parts: [
+      { key: 'sump', label: 'Sump and filter as changed', unit: 'L' }, { key: 'lines', label: 'Lines', unit: 'L' }, { key: 'cooler', label: 'Cooler', unit: 'L' }, { key: 'accumulator', label: 'Accumulator', unit: 'L' },
+    ],
+    howTo: 'Lines by bore and length (calculators); cooler and accumulator by their maker', neededBy: ['gate-fc-oil-level', 'gate-fc-filter'],
+  },
+  {
+    id: 'cho-coolant-amount', subject: 'choice', group: 'Choices', label: 'Coolant of the circuit as built',
+    parts: [
+      { key: 'engine', label: 'Engine', unit: 'L' }, { key: 'radiator', label: 'Radiator and tank', unit: 'L' }, { key: 'heater', label: 'Heater', unit: 'L' }, { key: 'lines', label: 'Hoses and pipes', unit: 'L' },
+    ],
+    howTo: 'Manuals of both cars; a radiator is weighed dry and full', neededBy: ['gate-fc-fluids', 'gate-fs-coolant'],
   },
   {
     id: 'cho-oil-filter', subject: 'choice', group: 'Choices', label: 'Oil filter place',

@@ -125,7 +125,7 @@ export const gearboxFacts = [
   {
     id: 'gbx-fluid', subject: 'gearbox', group: 'Gearbox', label: 'Fluid',
     parts: [
-      { key: 'value', label: '', text: true }, { key: 'capacity', label: 'Capacity', unit: 'L' }, { key: 'level-method', label: 'Level method', text: true },
+      { key: 'value', label: '', text: true }, { key: 'capacity', label: 'Capacity', unit: 'L' }, { key: 'cooler-and-lines', label: 'Cooler and lines', unit: 'L' }, { key: 'level-method', label: 'Level method', text: true },
     ],
     kindNote: 'grade, capacity, fill and level method',
     howTo: 'Manual', neededBy: ['kit-gearbox-fluid', 'gate-fc-fluids', 'f-gearbox-fluid-low'],

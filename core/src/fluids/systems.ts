@@ -16,27 +16,17 @@ export const fluidSystems = [
 export type FluidSystemId = (typeof fluidSystems)[number]['id'];
 export const fluidSystemIds = fluidSystems.map((s) => s.id) as [FluidSystemId, ...FluidSystemId[]];
 
+export const fluidWays = ['drained', 'filled', 'not-needed'] as const;
+export type FluidWay = (typeof fluidWays)[number];
+
 /** The system that somebody means by these words; nothing where they name none. */
 export const fluidSystemOf = (words: string): FluidSystemId | undefined =>
   fluidSystems.find((s) => s.words.test(words.toLowerCase()))?.id;
 
-/** An engine is not turned while one of these is dry; the rest does not matter to it. Common practice, no source. */
-const wantedForCrank = new Set<FluidSystemId>([
-  'engine-oil',
-  'coolant',
-  'gearbox',
-  'transfer',
-  'final-drive',
-  'steering',
-  'clutch',
-]);
-
-/** Systems that were drained and not filled since, in words. What names no system is told by its own words. */
-export function drySystems(fluids: readonly FluidRecord[]): string[] {
+/** Fluids that name no system, drained and not filled again by the same words. */
+export function dryByWords(fluids: readonly FluidRecord[]): string[] {
   const last = new Map<string, FluidRecord>();
   for (const fluid of [...fluids].sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1)))
-    last.set(fluid.system ?? fluid.what.toLowerCase(), fluid);
-  return [...last.values()]
-    .filter((f) => f.way === 'drained' && (f.system === undefined || wantedForCrank.has(f.system)))
-    .map((f) => fluidSystems.find((s) => s.id === f.system)?.title ?? f.what);
+    if (fluid.system === undefined) last.set(fluid.what.toLowerCase(), fluid);
+  return [...last.values()].filter((f) => f.way === 'drained').map((f) => f.what);
 }

@@ -1,0 +1,3 @@
+export * from './systems.ts';
+export * from './fills.ts';
+export * from './records.ts';

@@ -1,0 +1,1 @@
+export { Fluids } from './Fluids.tsx';
