@@ -4,18 +4,18 @@ import { amountOfMoney } from './money.ts';
 
 const verdictWord = z.enum(['bolts-up', 'adapt', 'clash']);
 
+const reading = z.object({
+  word: verdictWord,
+  gapMm: amount.optional(),
+  place: text(120).min(2, 'Say where it was read.'),
+  condition: z.enum(['cold', 'hot']),
+});
+
 export const fitKinds = {
   fit: kind<'fit'>(
     z.object({
       judged: z.object({ word: verdictWord, why: text(300).min(3, 'Say why.') }).optional(),
-      trial: z
-        .object({
-          word: verdictWord,
-          gapMm: amount.optional(),
-          place: text(120).min(2, 'Say where it was read.'),
-          condition: z.enum(['cold', 'hot']),
-        })
-        .optional(),
+      trial: reading.optional(),
       waived: z
         .object({ why: text(300).min(10, 'Say in a sentence why it goes on without being measured.') })
         .optional(),
@@ -28,6 +28,14 @@ export const fitKinds = {
         .optional(),
     }),
     { acts: ['judged', 'trial', 'waived', 'resolution'], signed: 'once' },
+  ),
+  gap: kind<'gap'>(
+    z.object({
+      interfaceId: z.string().max(60),
+      read: reading,
+      withdrawn: z.object({ why: text(300).min(3, 'Say why it no longer counts.') }).optional(),
+    }),
+    { acts: ['read', 'withdrawn'], signed: 'once' },
   ),
   candidate: kind<'candidate'>(z.object({ cost: amountOfMoney.optional(), note: text(300).optional() }), {
     money: 'cost',

@@ -45,14 +45,10 @@ const stamp = { byId: z.uuid().optional(), by: z.string().optional(), at: z.stri
 export function storedSchema({ input, acts, people }: KindSchema): z.ZodObject {
   const withStamp = Object.fromEntries(
     acts.map((act) => {
-      const inner = input.shape[act] as z.ZodOptional<z.ZodObject>;
-      return [
-        act,
-        inner
-          .unwrap()
-          .extend({ ...stamp, stoodOn: z.record(z.string(), z.unknown()).optional() })
-          .optional(),
-      ];
+      const sent = input.shape[act];
+      const signed = (inner: unknown) =>
+        (inner as z.ZodObject).extend({ ...stamp, stoodOn: z.record(z.string(), z.unknown()).optional() });
+      return [act, sent instanceof z.ZodOptional ? signed(sent.unwrap()).optional() : signed(sent)];
     }),
   );
   const names = Object.fromEntries(Object.values(people).map((shown) => [shown, z.string().optional()]));

@@ -5,7 +5,7 @@ import type { Blocker, GateCount, LineState } from '../rules/gate.ts';
 import type { TruthOf } from '../rules/truths.ts';
 import type { BoltedRole } from '../prep/records.ts';
 import { gateLines } from './data/gates.ts';
-import { againstFill, withPutIn } from '../fluids/fills.ts';
+import { againstFill, agree, withPutIn } from '../fluids/fills.ts';
 import type { Fill } from '../fluids/fills.ts';
 import { notYetDone, primingChosen, provedByRecord } from './record-lines.ts';
 import type { LineRecords, ShownByRecord } from './record-lines.ts';
@@ -111,9 +111,16 @@ const untightened = (inputs: GateInputs, on?: BoltedRole): string[] =>
 function oilAgainst(proof: GateProof | undefined, fills: readonly Fill[]): string[] {
   const oil = fills.find((f) => f.system === 'engine-oil');
   if (!oil) return [];
-  if (oil.state !== 'not-said') return [againstFill(oil) ?? []].flat();
-  const read = parseMeasure(proof?.readings?.['oil'] ?? '', 'L');
-  return read.ok && !proof?.override ? [againstFill(withPutIn(oil, read.measure.value)) ?? []].flat() : [];
+  const typed = parseMeasure(proof?.readings?.['oil'] ?? '', 'L');
+  const read = typed.ok && !proof?.override ? typed.measure.value : undefined;
+  if (oil.state === 'not-said') return read === undefined ? [] : [againstFill(withPutIn(oil, read)) ?? []].flat();
+  const differ = read !== undefined && oil.putIn !== undefined && !agree(read, oil.putIn);
+  return [
+    ...[againstFill(oil) ?? []].flat(),
+    ...(differ
+      ? [`${formatMeasure(oil.putIn!, 'L')} is written as put in, and ${formatMeasure(read, 'L')} is read here.`]
+      : []),
+  ];
 }
 
 /** What records say against a line without anyone's signature, by the line. */

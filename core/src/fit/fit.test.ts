@@ -1407,6 +1407,65 @@ describe('trial fits and judgements', () => {
     expect(said(10).word).toBe('clash');
     expect(said(40, 'adapt').word).toBe('adapt');
   });
+  describe('several gaps of one place', () => {
+    const gap = (place: string, gapMm: number, over: object = {}) => ({
+      interfaceId: 'fit-bay-width',
+      read: { ...trial, place, gapMm, ...over },
+    });
+    const said = (gaps: ReturnType<typeof gap>[], facts = bookFrom(typed), first?: typeof trial) =>
+      judge(
+        interfaceOf('fit-bay-width'),
+        { job: facts },
+        first ? { trial: first } : undefined,
+        gaps,
+      );
+    it('the worst of them counts, whichever was read last, and none goes by another', () => {
+      const gaps = [gap('left tower', 19), gap('right tower', 40, { at: '2026-02-02' })];
+      for (const order of [gaps, [...gaps].reverse()])
+        expect(said(order).verdict).toMatchObject({
+          word: 'adapt',
+          margin: { value: 19 },
+          headline: expect.stringContaining('left tower, the worst of 2') as string,
+        });
+      expect(
+        said([gap('right tower', 40)], bookFrom(typed), { ...trial, gapMm: 10 }).verdict.word,
+      ).toBe('clash');
+    });
+    it('a later reading of the same spot goes before the earlier one, cold and hot apart', () => {
+      const later = { at: '2026-02-02' };
+      expect(said([gap('left tower', 10), gap('Left tower ', 40, later)]).verdict.word).toBe(
+        'bolts-up',
+      );
+      expect(
+        said([gap('left tower', 10, { condition: 'hot' }), gap('left tower', 40, later)]).verdict
+          .word,
+      ).toBe('clash');
+    });
+    it('one that is withdrawn no longer counts', () =>
+      expect(
+        said([
+          { ...gap('left tower', 10), withdrawn: { why: 'sat on one mount' } } as never,
+          gap('right', 40),
+        ]).verdict.word,
+      ).toBe('bolts-up'));
+    it('one that is to be looked at again does not make the others a go', () => {
+      const moved = bookFrom(typed, '2026-02-15');
+      const line = said(
+        [gap('left tower', 10), gap('right tower', 40, { at: '2026-03-01' })],
+        moved,
+      );
+      expect(line).toMatchObject({ stale: true, verdict: { word: 'clash', basis: 'computed' } });
+      const roomy = bookFrom(
+        { ...typed, 'rec-bay-width': { 'between-towers-at-head-height': '900' } },
+        '2026-02-15',
+      );
+      const worse = said(
+        [gap('left tower', 40), gap('right tower', 10, { at: '2026-03-01' })],
+        roomy,
+      );
+      expect(worse).toMatchObject({ stale: true, verdict: { word: 'clash', basis: 'trial' } });
+    });
+  });
   it('a judgement lapses with what it stood on', () => {
     const judged = { word: 'bolts-up' as const, why: 'spanner goes in', by: 'B', at: '2026-02-01' };
     const facts = bookFrom({ 'cho-exhaust': 'long-tube' }, '2026-03-01');

@@ -10,7 +10,7 @@ import { controlRules } from './rules/control.ts';
 import { drivelineRules } from './rules/driveline.ts';
 import { spaceRules } from './rules/space.ts';
 import { systemRules } from './rules/systems.ts';
-import type { FitRecord, StoodOn } from './records.ts';
+import type { FitRecord, GapRecord, StoodOn, TrialReading } from './records.ts';
 import type { InterfaceDef, Verdict } from './types.ts';
 
 /** Every interface whose verdict is computed; the others are judged by a person against the row's words. */
@@ -108,37 +108,68 @@ export function leastGap(interfaceId: string, books: Books): number | undefined 
  * What a trial reading says: a gap that was typed is held against the least gap of its row, whatever word somebody put to it; the
  * word may be worse than the gap (it knocks when rocked), never better.
  */
-function trialWord(interfaceId: string, trial: NonNullable<FitRecord['trial']>, books: Books): FitWord {
+function trialWord(interfaceId: string, trial: TrialReading, books: Books): TrialReading['word'] {
   const least = leastGap(interfaceId, books);
   if (trial.gapMm === undefined || least === undefined) return trial.word;
   const byGap = trial.gapMm >= least ? 'bolts-up' : trial.gapMm >= least / 2 ? 'adapt' : 'clash';
   return words[Math.min(words.indexOf(byGap), words.indexOf(trial.word))] ?? byGap;
 }
 
+/** How good a verdict is; what nobody measured is better than nothing that was read. */
+const rankOf = (word: FitWord): number => (word === 'not-measured' ? words.length : words.indexOf(word));
+
+/** The readings that stand: of one spot, cold or hot, the last. */
+function standingTrials(first: TrialReading | undefined, gaps: readonly GapRecord[]): TrialReading[] {
+  const all = [...(first ? [first] : []), ...gaps.filter((g) => !g.withdrawn).map((g) => g.read)];
+  const bySpot = new Map<string, TrialReading>();
+  for (const trial of all.sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1)))
+    bySpot.set(`${trial.place.trim().toLowerCase()} ${trial.condition}`, trial);
+  return [...bySpot.values()];
+}
+
+/** What the worst of the readings makes of a verdict. */
+function ofTrial(
+  interfaceId: string,
+  { trial, word }: { trial: TrialReading; word: TrialReading['word'] },
+  books: Books,
+  of: number,
+): Pick<Verdict, 'word' | 'headline' | 'margin' | 'basis' | 'needs' | 'source'> {
+  const { gapMm: gap, condition, place } = trial;
+  const spot = of > 1 ? `, ${place}, the worst of ${of}` : '';
+  return {
+    word,
+    headline:
+      gap === undefined
+        ? `trial fit, ${place}${of > 1 ? `, the worst of ${of}` : ''}`
+        : `${gap} mm in the trial fit, ${condition}${spot}${word === trial.word ? '' : `: ${leastGap(interfaceId, books)} mm is the least`}`,
+    ...(gap === undefined ? {} : { margin: { value: gap, unit: 'mm' } }),
+    basis: 'trial',
+    needs: [],
+    source: `read by ${trial.by ?? 'somebody'}`,
+  };
+}
+
 /** The verdict of one interface: a trial fit overrules the forecast until a fact it stands on changes; a judgement stands where nothing is computed. */
-export function judge(def: InterfaceDef, books: Books, record: FitRecord | undefined): FitLine {
+export function judge(
+  def: InterfaceDef,
+  books: Books,
+  record: FitRecord | undefined,
+  gaps: readonly GapRecord[] = [],
+): FitLine {
   const forecast = forecastOf(def, books);
   const reads = readsOf(def, forecast);
   let verdict = forecast;
   let stale = false;
-  if (record?.trial) {
-    stale = changedSince(record.trial, reads, books);
-    if (!stale) {
-      const gap = record.trial.gapMm;
-      const word = trialWord(def.id, record.trial, books);
-      verdict = {
-        ...forecast,
-        word,
-        headline:
-          gap === undefined
-            ? `trial fit, ${record.trial.place}`
-            : `${gap} mm in the trial fit, ${record.trial.condition}${word === record.trial.word ? '' : `: ${leastGap(def.id, books)} mm is the least`}`,
-        ...(gap === undefined ? {} : { margin: { value: gap, unit: 'mm' } }),
-        basis: 'trial',
-        needs: [],
-        source: `read by ${record.trial.by ?? 'somebody'}`,
-      };
-    }
+  const trials = standingTrials(record?.trial, gaps);
+  if (trials.length > 0) {
+    const fresh = trials.filter((t) => !changedSince(t, reads, books));
+    stale = fresh.length < trials.length;
+    const worst = fresh
+      .map((trial) => ({ trial, word: trialWord(def.id, trial, books) }))
+      .sort((a, b) => words.indexOf(a.word) - words.indexOf(b.word) || (a.trial.gapMm ?? 0) - (b.trial.gapMm ?? 0))[0];
+    // While one of several is to be looked at again, the others may make it worse than the sum and not better.
+    const counts = worst && (!stale || words.indexOf(worst.word) < rankOf(forecast.word));
+    if (counts) verdict = { ...forecast, ...ofTrial(def.id, worst, books, trials.length) };
   } else if (record?.judged && (!ruleById.has(def.id) || forecast.word === 'not-measured')) {
     stale = changedSince(record.judged, reads, books);
     // What somebody judged was another car: it is to be looked at again.
@@ -163,6 +194,13 @@ export function judge(def: InterfaceDef, books: Books, record: FitRecord | undef
 /** All interfaces in the order of the content. */
 export const judgeAll = (books: Books, records: Readonly<Record<string, FitRecord | undefined>>): FitLine[] =>
   interfaces.map((def) => judge(def, books, records[def.id]));
+
+/** Gaps by the place they were read at. */
+export function gapsByPlace(gaps: readonly GapRecord[]): Map<string, GapRecord[]> {
+  const places = new Map<string, GapRecord[]>();
+  for (const gap of gaps) places.set(gap.interfaceId, [...(places.get(gap.interfaceId) ?? []), gap]);
+  return places;
+}
 
 export interface ChainLink {
   from: string;

@@ -6,18 +6,26 @@ type Judgement = Exclude<FitWord, 'not-measured'>;
 /** Facts as they were when somebody judged, by "book:fact": what a verdict stood on. */
 export type StoodOn = Readonly<Record<string, Readonly<Record<string, number | string>> | null>>;
 
+/** What was read at one spot of a place in the trial fit. */
+export type TrialReading = Act<{
+  word: Judgement;
+  gapMm?: number | undefined;
+  place: string;
+  condition: 'cold' | 'hot';
+  stoodOn?: StoodOn | undefined;
+}>;
+
+/** One more gap of a place: each spot has its own, and none overwrites another. */
+export interface GapRecord extends Stamp {
+  interfaceId: string;
+  read: TrialReading;
+  withdrawn?: Act<{ why: string }> | undefined;
+}
+
 /** What people recorded at an interface. */
 export interface FitRecord {
   judged?: Act<{ word: Judgement; why: string; stoodOn?: StoodOn | undefined }> | undefined;
-  trial?:
-    | Act<{
-        word: Judgement;
-        gapMm?: number | undefined;
-        place: string;
-        condition: 'cold' | 'hot';
-        stoodOn?: StoodOn | undefined;
-      }>
-    | undefined;
+  trial?: TrialReading | undefined;
   /** Not measured, and accepted so by name; it counts only as long as nobody knows better. */
   waived?: Act<{ why: string }> | undefined;
   resolution?: Act<{ text: string; kit: readonly string[]; asked: readonly string[] }> | undefined;
@@ -31,5 +39,6 @@ export interface CandidateRecord extends Stamp {
 
 export interface FitRecords {
   fit: FitRecord;
+  gap: GapRecord;
   candidate: CandidateRecord;
 }

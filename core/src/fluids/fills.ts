@@ -101,6 +101,10 @@ export interface Fill {
 
 /** Put in and sum may differ by so much: what stays in the corners, what the level then wants. Common practice, no source. */
 const tolerance = 0.1;
+
+/** Do two amounts of one system agree? Litres, both over zero. */
+export const agree = (a: number, b: number): boolean => Math.abs(a - b) <= tolerance * Math.max(a, b);
+
 const titleOf = (system: FluidSystemId): string => fluidSystems.find((s) => s.id === system)!.title;
 
 function circuit(def: FillDef, facts: FactBook, truthOf: TruthOf): Pick<Fill, 'rows' | 'missing'> {

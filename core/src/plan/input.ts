@@ -99,6 +99,7 @@ export function planInputOf(material: JobMaterial): PlanInput {
     shopSchools: material.shopSchools,
     jobSchools: Object.fromEntries(Object.entries(recordsOf(material, 'school')).map(([q, r]) => [q, r.side])),
     fits: recordsOf(material, 'fit'),
+    gaps: Object.values(recordsOf(material, 'gap')),
     kit: recordsOf(material, 'kit'),
     gates: recordsOf(material, 'gate'),
     gateInputs: {
@@ -142,6 +143,7 @@ export const emptyInput = (over: Partial<PlanInput> = {}): PlanInput => ({
   shopSchools: {},
   jobSchools: {},
   fits: {},
+  gaps: [],
   kit: {},
   gates: {},
   gateInputs: {

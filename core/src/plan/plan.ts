@@ -11,10 +11,10 @@ import { harvestPlan } from '../donors/harvest.ts';
 import type { HarvestLine } from '../donors/harvest.ts';
 import { isFactId, withInferred } from '../facts/index.ts';
 import type { FactBook } from '../facts/index.ts';
-import { interfaceOf, judge } from '../fit/judge.ts';
+import { gapsByPlace, interfaceOf, judge } from '../fit/judge.ts';
 import type { FitLine } from '../fit/judge.ts';
 import { interfaces } from '../fit/data/interfaces.ts';
-import type { FitRecord } from '../fit/records.ts';
+import type { FitRecord, GapRecord } from '../fit/records.ts';
 import { kitLineOf, kitPlan } from '../kit/plan.ts';
 import type { KitLine } from '../kit/plan.ts';
 import type { KitRecord } from '../kit/records.ts';
@@ -44,6 +44,7 @@ export interface PlanInput {
   shopSchools: Readonly<Record<string, string>>;
   jobSchools: Readonly<Record<string, string>>;
   fits: Readonly<Record<string, FitRecord | undefined>>;
+  gaps: readonly GapRecord[];
   kit: Readonly<Record<string, KitRecord | undefined>>;
   gates: Readonly<Record<string, GateProof | undefined>>;
   gateInputs: Omit<GateInputs, 'openClashes' | 'unresolvedAdapts' | 'notMeasured' | 'knockOnOpen' | 'records'> & {
@@ -111,9 +112,13 @@ function tasksOf(fits: readonly FitLine[]): FitTask[] {
 class FitSlice {
   private books: Books = { job: new Map(), outgoing: new Map() };
   private records: PlanInput['fits'] = {};
+  private gaps: ReadonlyMap<string, readonly GapRecord[]> = new Map();
   private readonly kept = new Map<string, FitLine>();
 
-  compute(books: Required<Books>, records: PlanInput['fits']): FitLine[] {
+  compute(books: Required<Books>, records: PlanInput['fits'], all: readonly GapRecord[]): FitLine[] {
+    const gaps = gapsByPlace(all);
+    const gapsBefore = this.gaps;
+    this.gaps = gaps;
     const changed = {
       job: changedFacts(this.books.job, books.job),
       outgoing: changedFacts(this.books.outgoing!, books.outgoing),
@@ -126,10 +131,11 @@ class FitSlice {
       if (
         known &&
         !known.reads.some((r) => changed[r.book].has(r.factId)) &&
-        sameValue(before[def.id], records[def.id])
+        sameValue(before[def.id], records[def.id]) &&
+        sameValue(gapsBefore.get(def.id), gaps.get(def.id))
       )
         return known;
-      const line = judge(def, books, records[def.id]);
+      const line = judge(def, books, records[def.id], gaps.get(def.id));
       this.kept.set(def.id, line);
       return line;
     });
@@ -195,7 +201,7 @@ export class Planner {
     const { job: facts, outgoing } = books;
     const donor = withInferred(input.donor);
     const effects = effectsOf(schools);
-    const fits = this.fitSlice.compute(books, input.fits);
+    const fits = this.fitSlice.compute(books, input.fits, input.gaps);
     const fitted = new Set(
       Object.entries(input.kit).flatMap(([id, record]) => (record?.status === 'fitted' ? [id] : [])),
     );

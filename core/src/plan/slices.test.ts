@@ -118,6 +118,19 @@ describe('nothing of what a plan is computed from is without effect', () => {
     shopSchools: { shopSchools: { 'sch-sealed-aside': 'sch-sealed-aside-b' } },
     jobSchools: { jobSchools: { 'sch-sealed-aside': 'sch-sealed-aside-b' } },
     fits: { fits: {} },
+    gaps: {
+      gaps: [
+        {
+          interfaceId: 'fit-hood',
+          read: {
+            word: 'clash',
+            place: 'brace',
+            condition: 'cold',
+            at: '2026-01-02T00:00:00.000Z',
+          },
+        },
+      ],
+    },
     kit: { kit: { 'kit-steering-shaft': { status: 'fitted' } } },
     gates: { gates: { 'gate-fc-loose': { text: 'looked' } } },
     gateInputs: {

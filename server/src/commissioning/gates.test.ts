@@ -196,13 +196,16 @@ describe('lines that steps and choices stand before', () => {
     expect((await put('gate', 'gate-fc-priming', { text })).problem.title).toMatch(
       /^Nobody chose the way of priming/,
     );
-    expect((await put('school', 'sch-prime', { side: 'sch-prime-b', reason: 'stood for three years' })).status).toBe(200);
+    expect(
+      (await put('school', 'sch-prime', { side: 'sch-prime-b', reason: 'stood for three years' }))
+        .status,
+    ).toBe(200);
     expect((await put('gate', 'gate-fc-priming', { text })).status).toBe(200);
   });
   it('a joint of which a bolt is not written stands before the crank', async () => {
-    expect(
-      (await put('joint', randomUUID(), { name: 'Bell', on: 'car', bolts: 2 })).status,
-    ).toBe(200);
+    expect((await put('joint', randomUUID(), { name: 'Bell', on: 'car', bolts: 2 })).status).toBe(
+      200,
+    );
     const said = (await lineNow('gate-fc-loose')).blockers.map((b) => b.sentence);
     expect(said).toEqual(['Not every bolt is written as tight: Bell, 0 of 2 bolts.']);
   });

@@ -1,11 +1,25 @@
 import { interfaceOf, interfaces, stoodOn } from '@bay/core/fit';
+import type { TrialReading } from '@bay/core/fit';
+import type { Tx } from '../db/connection.ts';
 import { sameValue } from '@bay/core/rules';
 import { fitBooks, planInputOf } from '@bay/core/plan';
-import { notFound } from '../http/problem.ts';
+import { badInput, notFound } from '../http/problem.ts';
 import { jobMaterial } from '../plan/material.ts';
 import { kindRule } from '../records/kind.ts';
 
 const words = { 'bolts-up': 'Bolts up', adapt: 'Adapt', clash: 'Clash' } as const;
+
+/** Was it written just now, so that what it stands on is still to be kept with it? */
+const fresh = <T extends { at?: string | undefined; stoodOn?: unknown }>(
+  act: T | undefined,
+  at: string | undefined,
+): act is T => act !== undefined && act.at === at && act.stoodOn === undefined;
+
+const stoodOnNow = async (tx: Tx, jobId: string, interfaceId: string) =>
+  stoodOn(interfaceId, fitBooks(planInputOf(await jobMaterial(tx, jobId))));
+
+const readWords = (title: string, { gapMm, place, condition, word }: TrialReading): string =>
+  `trial fit, ${title}: ${gapMm === undefined ? '' : `${gapMm} mm, `}${place}, ${condition}. ${words[word]}`;
 
 export const fitKinds = [
   kindRule({
@@ -17,20 +31,17 @@ export const fitKinds = [
     },
     // What a reading or a judgement stands on is kept with it, so that it is known to be stale when any of that changes.
     complete: async (tx, data, { jobId, key, at }) => {
-      const fresh = (act: { at?: string | undefined; stoodOn?: unknown } | undefined): boolean =>
-        act !== undefined && act.at === at && act.stoodOn === undefined;
-      if (!fresh(data.trial) && !fresh(data.judged)) return data;
-      const stood = stoodOn(key, fitBooks(planInputOf(await jobMaterial(tx, jobId))));
+      if (!fresh(data.trial, at) && !fresh(data.judged, at)) return data;
+      const stood = await stoodOnNow(tx, jobId, key);
       return {
         ...data,
-        ...(data.trial && fresh(data.trial) ? { trial: { ...data.trial, stoodOn: stood } } : {}),
-        ...(data.judged && fresh(data.judged) ? { judged: { ...data.judged, stoodOn: stood } } : {}),
+        ...(fresh(data.trial, at) ? { trial: { ...data.trial, stoodOn: stood } } : {}),
+        ...(fresh(data.judged, at) ? { judged: { ...data.judged, stoodOn: stood } } : {}),
       };
     },
     describe: (data, { key, before }) => {
       const title = interfaceOf(key).title;
-      if (data.trial && !sameValue(data.trial.gapMm, before?.trial?.gapMm))
-        return `trial fit, ${title}: ${data.trial.gapMm === undefined ? '' : `${data.trial.gapMm} mm, `}${data.trial.place}, ${data.trial.condition}. ${words[data.trial.word]}`;
+      if (data.trial && !sameValue(data.trial.gapMm, before?.trial?.gapMm)) return readWords(title, data.trial);
       if (data.waived && data.waived.why !== before?.waived?.why)
         return `goes on without being measured, ${title}: ${data.waived.why}`;
       if (data.resolution && data.resolution.text !== before?.resolution?.text)
@@ -43,6 +54,27 @@ export const fitKinds = [
         return `judged, ${title}: ${words[data.judged.word]}, ${data.judged.why}`;
       return before?.resolution && !data.resolution ? `way out withdrawn: ${title}` : `changed: ${title}`;
     },
+  }),
+  kindRule({
+    kind: 'gap',
+    logKind: 'fit',
+    station: 'fit',
+    check: (data, { before }) => {
+      if (!interfaces.some((i) => i.id === data.interfaceId)) throw notFound('This interface');
+      if (before && before.interfaceId !== data.interfaceId)
+        throw badInput({ interfaceId: 'A reading stays at the place where it was read.' });
+    },
+    complete: async (tx, data, { jobId, at }) =>
+      fresh(data.read, at)
+        ? { ...data, read: { ...data.read, stoodOn: await stoodOnNow(tx, jobId, data.interfaceId) } }
+        : data,
+    describe: (data) => {
+      const { title } = interfaceOf(data.interfaceId);
+      return data.withdrawn
+        ? `reading withdrawn, ${title}, ${data.read.place}: ${data.withdrawn.why}`
+        : readWords(title, data.read);
+    },
+    about: (data) => data.interfaceId,
   }),
   kindRule({
     kind: 'candidate',

@@ -36,6 +36,14 @@ export const samples: Record<RecordKind, Sample> = {
       resolution: { text: 'adapter plate', kit: [], asked: [] },
     },
   },
+  gap: {
+    key: uuid,
+    data: { interfaceId: 'fit-hood' },
+    acts: {
+      read: { word: 'bolts-up', place: 'rear brace', condition: 'cold' },
+      withdrawn: { why: 'engine sat on one mount' },
+    },
+  },
   candidate: { key: uuid, data: { note: 'from the yard' } },
   gate: {
     key: 'gate-fc-hand-turn',

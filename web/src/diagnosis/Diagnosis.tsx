@@ -334,7 +334,7 @@ function OpenedCase({ caseId, record }: { caseId: string; record: CaseRecord }) 
           />
         </div>
         <div>
-          <div className={`row-button ${styles['suspect']} ${styles['head']}`}>
+          <div className={`${styles['suspect']} ${styles['head']}`}>
             <h3>Suspects</h3>
             <span className="figure">before</span>
             <span className="figure">now</span>

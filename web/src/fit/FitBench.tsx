@@ -4,7 +4,8 @@ import type { FitLine, FitWord } from '@bay/core/fit';
 import { formatMeasure, units } from '@bay/core/units';
 import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { Trouble, VerdictMark, verdictWords } from '../ui/index.ts';
-import { FitCard } from './FitCard.tsx';
+import { FitCard, leansOn } from './FitCard.tsx';
+import { sourceWords } from '../facts/index.ts';
 
 const order: readonly FitWord[] = ['bolts-up', 'adapt', 'clash', 'not-measured'];
 const symbols = new Set(units.map((u) => u.symbol));
@@ -135,6 +136,9 @@ export default function FitBench() {
                       <span className="quiet">{line.resolved ? 'way out chosen' : line.verdict.headline}</span>
                       {line.verdict.basis === 'judged' && <span className="tag"> judged by a person</span>}
                       {line.verdict.basis === 'trial' && <span className="tag teal"> trial fit</span>}
+                      {line.verdict.weakest && leansOn.has(line.verdict.weakest) && (
+                        <span className="tag ochre"> {sourceWords[line.verdict.weakest].toLowerCase()} fact</span>
+                      )}
                       {line.stale && <span className="tag ochre"> facts changed since</span>}
                     </span>
                     <span className="figure">{figureOf(line)}</span>

@@ -1,10 +1,11 @@
 import { Button, Checkbox, Select, TextInput, Textarea } from '@mantine/core';
 import { useState } from 'react';
 import { interfaceOf, knockOnChain, withGaps } from '@bay/core/fit';
-import type { FitLine, FitRecord } from '@bay/core/fit';
+import type { FitLine, FitRecord, TrialReading } from '@bay/core/fit';
+import { formatMeasure } from '@bay/core/units';
 import { partName } from '@bay/core/facts';
 import { kitLineOf } from '@bay/core/kit';
-import { FactEditor, usualBearer } from '../facts/index.ts';
+import { FactEditor, sourceWords, usualBearer } from '../facts/index.ts';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { History } from '../logbook/index.ts';
 import {
@@ -23,6 +24,9 @@ import { KnockOnDrawing } from './KnockOnDrawing.tsx';
 const judgedWords = ['bolts-up', 'adapt', 'clash'] as const;
 const wordOptions = judgedWords.map((value) => ({ value, label: verdictWords[value] }));
 type JudgedWord = (typeof judgedWords)[number];
+
+/** Sources that a verdict shows when it leans on one. */
+export const leansOn: ReadonlySet<string> = new Set(['inferred', 'assumed']);
 
 /** A form that writes into one line of the fit. */
 interface Writing {
@@ -77,26 +81,24 @@ function WayOut({ line, record, close }: Writing) {
   );
 }
 
-function Trial({ line, record, close }: Writing) {
+function Trial({ line, close }: Pick<Writing, 'line' | 'close'>) {
   // Verdict and cold or hot are said by whoever read it: nothing is taken for granted.
   const form = useRecordForm({
-    kind: 'fit',
-    key: line.def.id,
+    kind: 'gap',
     about: `trial ${line.def.id}`,
-    merges: true,
     initial: { gap: '', place: '', word: null as JudgedWord | null, condition: null as 'cold' | 'hot' | null },
     sent: ({ gap, ...v }) => {
       const gapMm = measured(gap, 'mm');
       return {
-        ...record,
-        trial: { ...v, gapMm: typeof gapMm === 'number' ? Number(gapMm.toFixed(3)) : gapMm },
+        interfaceId: line.def.id,
+        read: { ...v, gapMm: typeof gapMm === 'number' ? Number(gapMm.toFixed(3)) : gapMm },
       };
     },
     names: {
-      'trial.gapMm': 'gap',
-      'trial.place': 'place',
-      'trial.word': 'word',
-      'trial.condition': 'condition',
+      'read.gapMm': 'gap',
+      'read.place': 'place',
+      'read.word': 'word',
+      'read.condition': 'condition',
     },
   });
   return (
@@ -107,8 +109,47 @@ function Trial({ line, record, close }: Writing) {
         <Select label="Cold or hot" data={['cold', 'hot']} {...form.field('condition')} />
         <Select label="Verdict" data={wordOptions} {...form.field('word')} />
       </div>
-      <p className="quiet">A reading overrules the sum until a fact it stands on changes.</p>
+      <p className="quiet">
+        A reading overrules the sum until a fact it stands on changes. Each spot has its own; the worst of them counts.
+      </p>
     </Form>
+  );
+}
+
+/** What was read in the trial fit, spot by spot. */
+function Readings({ interfaceId, first }: { interfaceId: string; first: TrialReading | undefined }) {
+  const { mayWrite } = useJob();
+  const put = usePut();
+  const gaps = Object.entries(useRecords('gap')).filter(([, g]) => g.interfaceId === interfaceId && !g.withdrawn);
+  if (gaps.length + (first ? 1 : 0) === 0) return null;
+  const words = ({ gapMm, place, condition, word, by, at }: TrialReading): string =>
+    `${place}, ${condition}: ${gapMm === undefined ? '' : `${formatMeasure(gapMm, 'mm')}, `}${verdictWords[word].toLowerCase()}. ${by ?? ''}${at ? `, ${dayWords(at)}` : ''}`;
+  return (
+    <section aria-label="Read in the trial fit">
+      <h4>Read in the trial fit</h4>
+      <ul>
+        {first && <li className="meta">{words(first)}</li>}
+        {gaps.map(([key, gap]) => (
+          <li key={key} className="meta">
+            {words(gap.read)}{' '}
+            {mayWrite && (
+              <button
+                type="button"
+                className="plain-button small bare"
+                aria-label={`Does not count any more: ${gap.read.place}`}
+                disabled={put.isPending}
+                onClick={() =>
+                  put.mutate({ kind: 'gap', key, data: { ...gap, withdrawn: { why: 'taken back at the card' } } })
+                }
+              >
+                Take back
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      <Trouble of={put} />
+    </section>
   );
 }
 
@@ -199,7 +240,11 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
           </div>
         </div>
       )}
+      <Readings interfaceId={def.id} first={record.trial} />
       <Because ids={verdict.because} facts={plan.facts} source={verdict.source} />
+      {verdict.weakest && leansOn.has(verdict.weakest) && (
+        <p className="ochre">The weakest fact under this is {sourceWords[verdict.weakest].toLowerCase()}.</p>
+      )}
       <History jobId={sheet.job.id} about={def.id} title={def.title} />
       {line.forecast && line.forecast.basis === 'computed' && line.forecast.word !== 'not-measured' && (
         <p className="quiet">
