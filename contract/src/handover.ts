@@ -9,6 +9,7 @@ export const handoverKinds = {
       what: text(200).min(2, 'Say what is to be done.'),
       on: isoDate.optional(),
       atKm: amount.positive().optional(),
+      occasion: text(120).min(3, 'Say in a few words what brings it.').optional(),
       done: z.object({ note: text(300).optional() }).optional(),
     }),
     { acts: ['done'], signed: 'once' },

@@ -3,6 +3,7 @@ import { calcRoutes } from './calc/routes.ts';
 import { clockRoutes } from './clock/routes.ts';
 import { commandRoutes } from './commands/routes.ts';
 import { commissioningKinds } from './commissioning/kinds.ts';
+import { signedDespite } from './commissioning/standing.ts';
 import { benchRoutes } from './crew/bench.ts';
 import { countersignRoutes } from './crew/countersign.ts';
 import { peopleRoutes } from './crew/people.ts';
@@ -19,6 +20,7 @@ import { handoverKinds } from './handover/kinds.ts';
 import { linkRoutes } from './handover/links.ts';
 import { takeoverRoutes } from './handover/takeover.ts';
 import type { Registry } from './http/register.ts';
+import { registerSigningRule } from './jobs/signing.ts';
 import { jobRoutes } from './jobs/routes.ts';
 import { kitKinds } from './kit/kinds.ts';
 import { supplierRoutes } from './kit/suppliers.ts';
@@ -53,6 +55,7 @@ for (const kinds of [
   systemsKinds,
 ])
   registerKinds(kinds);
+registerSigningRule(signedDespite);
 
 /** What the capabilities bring: the handlers of their endpoints. */
 export function registerRoutes(on: Registry, db: Db, tries: Tries, photos: PhotoStore): void {

@@ -25,7 +25,7 @@ export interface LineRecords {
   toDo: ReadonlySet<string>;
   lash: readonly SheetRecord[];
   lashLimits?: LimitsRecord | undefined;
-  /** Follow-ups that have their day or distance, and what has neither. */
+  /** Follow-ups that have their day, distance or occasion, and what has none. */
   followUps: { dated: number; undated: readonly string[] };
 }
 
@@ -101,14 +101,15 @@ const fuel: Look = ({ fuel: last }) => ({
 
 const followUps: Look = ({ followUps: { dated, undated } }) => ({
   missing: [
-    ...(dated === 0 ? ['No follow-up has its day or its distance.'] : []),
-    ...undated.map((what) => `Neither day nor distance: ${what}.`),
+    ...(dated === 0 ? ['No follow-up has its day, its distance or its occasion.'] : []),
+    ...undated.map((what) => `Neither day nor distance nor occasion: ${what}.`),
   ],
   says: `${dated} dated`,
 });
 
 export const provedByRecord: Readonly<Record<string, Look>> = {
   'gate-cu-lash': lash,
+  'gate-ei-loom': tested({ 'bt-dry-run': 'the whole loom on the engine outside the car' }),
   'gate-fc-fluids': fluids,
   'gate-fc-output-test': tested({ 'bt-injector': 'each injector by cylinder', 'bt-coil': 'each coil by cylinder' }),
   'gate-fs-fan': tested({ 'bt-fan': 'the way the fan blows, and its override' }),

@@ -60,6 +60,7 @@ const byFact: Readonly<Record<string, Range>> = {
   'rec-axle-ratio value': { least: 1, most: 15 },
   'eng-rail-pressure high-side': { least: 0, most: 3500 },
   'don-storage-months value': { least: 0, most: 1200 },
+  'eng-stood-months value': { least: 0, most: 1200 },
   'rec-speedo-constant value': { least: 100, most: 100_000 },
   'eng-mass value': { least: 20, most: 1500 },
   'gbx-mass value': { least: 10, most: 600 },

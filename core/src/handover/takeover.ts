@@ -83,12 +83,13 @@ function inTheMiddle({ steps, sheets, joints, torques }: TakeoverParts, running:
     .map((r): InTheMiddle => ({ title: r.title, how: 'on it now', by: r.person, since: r.startedAt }));
   const begun = sheets.flatMap((s): InTheMiddle[] => {
     const def = sheetOf(s.sheet);
-    const read = Object.keys(s.readings).length;
-    if (read === 0 || read >= def.readings.length) return [];
+    const wanted = def.readings.filter((r) => !r.ifNeeded);
+    const read = wanted.filter((r) => s.readings[r.key] !== undefined).length;
+    if (read === 0 || read >= wanted.length) return [];
     return [
       {
         title: `${def.title}, ${def.place} ${s.place}`,
-        how: `${read} of ${def.readings.length} read`,
+        how: `${read} of ${wanted.length} read`,
         by: s.by ?? '',
         since: s.at,
       },

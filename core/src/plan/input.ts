@@ -75,7 +75,7 @@ export function planInputOf(material: JobMaterial): PlanInput {
   const double = doubleLabels(circuits.map(([id, circuit]) => ({ id, circuit }))).map((d) => d.label);
   const missing = circuits.filter(([, c]) => c.labelA.trim() === '' || c.labelB.trim() === '').map(([, c]) => c.title);
   const followUps = Object.values(recordsOf(material, 'follow-up'));
-  const undated = followUps.filter((f) => !f.done && !f.on && !f.atKm);
+  const undated = followUps.filter((f) => !f.done && !f.on && !f.atKm && !f.occasion);
   const fluids = Object.values(recordsOf(material, 'fluid'));
   const primings = Object.values(recordsOf(material, 'priming')).sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1));
   const torques = Object.values(recordsOf(material, 'torque'));

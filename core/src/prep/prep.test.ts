@@ -118,6 +118,20 @@ describe('ring gaps and lash', () => {
     expect(judgeSheet('lash', { intake: 0.2, exhaust: 0.2 }, limits).word).toBe('out-of-limits');
     expect(judgeSheet('lash', { intake: 0.3, exhaust: 0.3 }, limits).word).toBe('out-of-limits');
   });
+  it('lash that was found out of limits and set is in limits, and both are said', () => {
+    const limits = {
+      'intake-least': 0.15,
+      'intake-largest': 0.25,
+      'exhaust-least': 0.25,
+      'exhaust-largest': 0.35,
+    };
+    const set = judgeSheet('lash', { intake: 0.1, exhaust: 0.3, 'intake-set': 0.2 }, limits);
+    expect(set).toMatchObject({ word: 'in-limits', open: [] });
+    expect(set.findings[0]!.sum).toBe('found 0.1 mm, set to 0.2 mm');
+    expect(judgeSheet('lash', { 'intake-set': 0.4, intake: 0.2, exhaust: 0.3 }, limits).word).toBe(
+      'out-of-limits',
+    );
+  });
   it('every sheet has its row in the table of measurements', () =>
     expect(sheetDefs.map((d) => d.measurement)).toEqual([
       'msr-bore',

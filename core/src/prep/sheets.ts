@@ -18,7 +18,7 @@ export interface SheetDef {
   place: string;
   unit: string;
   /** The readings of one place, in the order they are taken. */
-  readings: readonly { key: string; label: string }[];
+  readings: readonly { key: string; label: string; /** Only where the one before wants it. */ ifNeeded?: true }[];
 }
 
 export const sheetDefs: readonly SheetDef[] = [
@@ -71,6 +71,8 @@ export const sheetDefs: readonly SheetDef[] = [
     readings: [
       { key: 'intake', label: 'Intake, found' },
       { key: 'exhaust', label: 'Exhaust, found' },
+      { key: 'intake-set', label: 'Intake, set', ifNeeded: true },
+      { key: 'exhaust-set', label: 'Exhaust, set', ifNeeded: true },
     ],
   },
 ];
@@ -314,14 +316,16 @@ function judgeRings(r: Readings, limits: SheetLimits): SheetFinding[] {
 /** Intake and exhaust have limits of their own; one pair for both is what shops entered before they had. */
 const judgeLash = (r: Readings, limits: SheetLimits): SheetFinding[] =>
   (['intake', 'exhaust'] as const).flatMap((valve) => {
-    const lash = r[valve];
+    // What it was set to counts; what was found tells of the wear.
+    const set = r[`${valve}-set`];
+    const lash = set ?? r[valve];
     return lash === undefined
       ? []
       : [
           judgeRange(
             `${valve === 'intake' ? 'Intake' : 'Exhaust'} lash`,
             lash,
-            mm(lash),
+            set === undefined || r[valve] === undefined ? mm(lash) : `found ${mm(r[valve])}, set to ${mm(set)}`,
             limits[`${valve}-least`] ?? limits['least-size'],
             limits[`${valve}-largest`] ?? limits['largest-size'],
           ),
@@ -334,7 +338,7 @@ const gravity: readonly SheetWord[] = ['in-limits', 'no-limit', 'doubtful', 'out
 /** What the readings of one place say. Readings and limits in mm; readings not taken are undefined. */
 export function judgeSheet(sheetId: string, readings: Readings, limits: SheetLimits): SheetVerdict {
   const def = sheetOf(sheetId);
-  const open = def.readings.filter((x) => readings[x.key] === undefined).map((x) => x.label);
+  const open = def.readings.filter((x) => !x.ifNeeded && readings[x.key] === undefined).map((x) => x.label);
   const findings = judges[def.id](readings, limits);
   if (findings.length === 0) return { word: 'not-read', findings, open };
   const word = findings.reduce<SheetWord>(

@@ -7,7 +7,9 @@ export const handoverKinds = [
     station: 'hand-over',
     describe: (data, { before }) => {
       if (data.done && !before?.done) return `follow-up done: ${data.what}`;
-      const when = [data.on ? `on ${data.on}` : '', data.atKm ? `at ${data.atKm} km` : ''].filter(Boolean).join(' or ');
+      const when = [data.on ? `on ${data.on}` : '', data.atKm ? `at ${data.atKm} km` : '', data.occasion ?? '']
+        .filter(Boolean)
+        .join(' or ');
       return `follow-up: ${data.what}${when ? `, ${when}` : ''}`;
     },
   }),

@@ -3,11 +3,11 @@ import { sql } from 'kysely';
 import * as contract from '@bay/contract/jobs';
 import { stationName } from '@bay/core/jobs';
 import { checkIdentity } from '@bay/core/sums';
-import { signedDespite } from '../commissioning/standing.ts';
 import { noteChange, runCommand, writeLogEntry } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import type { Caller, Registry } from '../http/register.ts';
+import { signedBy } from './signing.ts';
 import { holdJob, readHead } from './store.ts';
 import { countUnits, insertUnit, putInRole, readUnit, readUnitPage } from './units.ts';
 
@@ -142,7 +142,7 @@ export async function updateJob(
   }
   if (change.signStation && !now.signedStations.includes(change.signStation)) {
     set['signed'] = JSON.stringify([...now.signedStations, change.signStation]);
-    const despite = await signedDespite(tx, jobId, change.signStation, change.despite);
+    const despite = await signedBy(tx, jobId, change.signStation, change.despite);
     said.push(`signed: ${stationName(change.signStation)}${despite}`);
     if (change.signStation === 'hand-over') set['closed_at'] = at ?? new Date();
   }

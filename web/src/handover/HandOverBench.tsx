@@ -57,11 +57,11 @@ function OpenEnds() {
 function FollowUpForm({ have }: { have: ReadonlySet<string> }) {
   const form = useRecordForm({
     kind: 'follow-up',
-    initial: { what: '', on: '', atKm: '' },
-    sent: (v) => ({ what: v.what, on: words(v.on), atKm: measured(v.atKm, 'km') }),
+    initial: { what: '', on: '', atKm: '', occasion: '' },
+    sent: (v) => ({ what: v.what, on: words(v.on), atKm: measured(v.atKm, 'km'), occasion: words(v.occasion) }),
   });
-  const { what, on, atKm } = form.values;
-  const noTrigger = on === '' && atKm.trim() === '';
+  const { what, on, atKm, occasion } = form.values;
+  const noTrigger = on === '' && atKm.trim() === '' && occasion.trim() === '';
   return (
     <Form
       of={form}
@@ -70,12 +70,13 @@ function FollowUpForm({ have }: { have: ReadonlySet<string> }) {
       disabled={noTrigger}
       send={form.send}
       after={form.startAnew}
-      beside={what && noTrigger && <span className="ochre">A follow-up needs a date or a distance.</span>}
+      beside={what && noTrigger && <span className="ochre">A follow-up needs a date, a distance or an occasion.</span>}
     >
       <div className="fields">
         <TextInput label="What" {...form.field('what')} />
         <DateField label="On" {...form.field('on')} />
         <MeasuredInput label="Or at" unit="km" {...form.field('atKm')} />
+        <TextInput label="Or when" placeholder="the engine is out again" {...form.field('occasion')} />
       </div>
       <p className="quiet">Usual ones: </p>
       <div className="row-actions" style={{ marginTop: 0 }}>
@@ -92,6 +93,7 @@ function FollowUpForm({ have }: { have: ReadonlySet<string> }) {
                   what: d.what.slice(0, 200),
                   atKm: d.atKm === undefined ? '' : `${d.atKm} km`,
                   on: d.afterDays === undefined ? '' : dayAfter(d.afterDays),
+                  occasion: d.atKm === undefined && d.afterDays === undefined ? d.trigger : '',
                 })
               }
             >
@@ -116,10 +118,14 @@ function FollowUps() {
             <span style={{ flex: 1 }}>
               {f.what}{' '}
               <span className="quiet">
-                {[f.on ? `${dayWords(f.on)}, ${fromToday(f.on)}` : '', f.atKm ? `at ${f.atKm} km` : '']
+                {[
+                  f.on ? `${dayWords(f.on)}, ${fromToday(f.on)}` : '',
+                  f.atKm ? `at ${f.atKm} km` : '',
+                  f.occasion ?? '',
+                ]
                   .filter(Boolean)
                   .join(' or ')}
-                {f.done ? ` done, ${f.done.by}` : !f.on && !f.atKm ? ' no trigger: an open end' : ''}
+                {f.done ? ` done, ${f.done.by}` : !f.on && !f.atKm && !f.occasion ? ' no trigger: an open end' : ''}
               </span>
             </span>
             {!f.done && mayWrite && (

@@ -52,7 +52,7 @@ export const gateLines: readonly GateLineDef[] = [
     why: 'tight valves read as low compression',
   },
   {
-    id: 'gate-cu-oiled', gate: 'Engine closed up', mustBe: 'Surfaces that stood dry are oiled before anything turns', when: when('don-storage-months > 2 or eng-condition = rebuilt or cho-engine-depth = stripped'), proof: [{ signature: true }], proofWords: 'signature',
+    id: 'gate-cu-oiled', gate: 'Engine closed up', mustBe: 'Surfaces that stood dry are oiled before anything turns', when: when('don-storage-months > 2 or eng-stood-months > 2 or eng-condition = rebuilt or cho-engine-depth = stripped'), proof: [{ signature: true }], proofWords: 'signature',
     why: 'first turn scuffs',
   },
   { id: 'gate-cu-turns', gate: 'Engine closed up', mustBe: 'Engine turns two turns by hand, torque even', when: when('always'), proof: [{ reading: [{ key: 'least', label: 'Least torque over two turns', bands: [{ unit: 'N·m', min: 0, max: 80 }] }, { key: 'most', label: 'Most torque over two turns', bands: [{ unit: 'N·m', min: 0, max: 80 }] }] }], proofWords: 'reading N·m, no hard stop', why: 'something forgotten inside' },
@@ -83,6 +83,7 @@ export const gateLines: readonly GateLineDef[] = [
     proof: [{ reading: [{ key: 'gap', label: 'Gap from converter to flexplate', bands: [{ unit: 'mm', min: 3, max: 5 }] }] }], proofWords: 'reading 3 to 5 mm (common practice; the manual first)', why: 'pump broken at the bell bolts',
   },
   { id: 'gate-ei-fragile', gate: 'Engine in', mustBe: 'Protruding and rear fittings off or guarded', when: when('always'), proof: [{ photo: true }], proofWords: 'photo', why: 'crushed on the firewall' },
+  { id: 'gate-ei-loom', gate: 'Engine in', mustBe: 'Whole loom plugged on the engine outside the car, every plug mated and counted', when: when('cho-control != mechanical-diesel'), proof: [{ record: true }], proofWords: 'the dry run among the tests of the bench', why: 'a branch too short is found hanging' },
   { id: 'gate-ei-final-units', gate: 'Engine in', mustBe: 'Changes made on mock-up units copied to the real ones; provisional parts listed', when: when('always'), proof: [{ record: true }], proofWords: 'record', why: 'drilled after paint' },
   { id: 'gate-ei-bare', gate: 'Engine in', mustBe: 'Paint off earth points, flywheel, bell and sensor faces', when: when('kit-clean-paint fitted'), proof: [{ photo: true }], proofWords: 'photo', why: 'no earth, no true running' },
   { id: 'gate-ei-last-chance', gate: 'Engine in', mustBe: 'Last-chance sheet read: what is cheap now with hours it costs later', when: when('always'), proof: [{ signature: true }], proofWords: 'signature', why: 'seal, sensor, hose behind the engine' },

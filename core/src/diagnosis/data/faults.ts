@@ -21,7 +21,7 @@ export const faults: readonly FaultDef[] = [
   },
   {
     id: 'f-engine-bound', title: 'Engine will not turn: fluid in cylinder, converter forced, locked part', system: 'engine', prior: 0.012, onlyWhen: when('always'),
-    raisedBy: [when('don-storage-months > 24')], fix: 'stop cranking; plugs out, part the bell, find the hard stop',
+    raisedBy: [when('don-storage-months > 24 or eng-stood-months > 24')], fix: 'stop cranking; plugs out, part the bell, find the hard stop',
   },
   {
     id: 'f-ecu-unpowered', title: 'Engine unit has no feed: fuse, relay, main plug', system: 'control', prior: 0.08,
@@ -183,7 +183,7 @@ export const faults: readonly FaultDef[] = [
     fix: 'clear hose, new washers, bleed',
   },
   { id: 'f-lift-pump-valves', title: 'Lift pump valves worn, drains back', system: 'diesel', prior: 0.05, onlyWhen: when('eng-fuelling = diesel-mechanical'), raisedBy: [when('don-mileage > 200000')], fix: 'valve kit' },
-  { id: 'f-glow-plugs', title: 'Glow plugs or control dead, chambers carboned', system: 'diesel', prior: 0.06, onlyWhen: when('eng-fuel = diesel'), raisedBy: [when('don-storage-months > 12')], fix: 'ream, plugs, relay' },
+  { id: 'f-glow-plugs', title: 'Glow plugs or control dead, chambers carboned', system: 'diesel', prior: 0.06, onlyWhen: when('eng-fuel = diesel'), raisedBy: [when('don-storage-months > 12 or eng-stood-months > 12')], fix: 'ream, plugs, relay' },
   {
     id: 'f-diesel-shutoff', title: 'Stop valve stuck in stop or will not stop', system: 'diesel', prior: 0.05, onlyWhen: when('eng-diesel-stop in {vacuum-shutoff, electric-solenoid}'),
     raisedBy: [when('eng-diesel-stop = vacuum-shutoff')], fix: 'valve, vacuum line, second stop means',
@@ -196,7 +196,7 @@ export const faults: readonly FaultDef[] = [
     id: 'f-alternator-exciter', title: 'Alternator not woken: exciter wire, lamp, resistor', system: 'charging', prior: 0.07, onlyWhen: when('always'),
     raisedBy: [when('rec-charge-lamp in {led-or-cluster, voltmeter, none}')], fix: 'lamp or resistor, right terminal',
   },
-  { id: 'f-alternator-regulator', title: 'Regulator or diodes', system: 'charging', prior: 0.025, onlyWhen: when('always'), raisedBy: [when('don-storage-months > 24')], fix: 'regulator, unit' },
+  { id: 'f-alternator-regulator', title: 'Regulator or diodes', system: 'charging', prior: 0.025, onlyWhen: when('always'), raisedBy: [when('don-storage-months > 24 or eng-stood-months > 24')], fix: 'regulator, unit' },
   {
     id: 'f-belt-line', title: 'Accessory belt out of line, slack or too long', system: 'accessory', prior: 0.04, onlyWhen: when('always'), raisedBy: [when('kit-accessory-brackets fitted'), when('fit-mount-boss says Adapt')],
     fix: 'spacer, belt of computed length',

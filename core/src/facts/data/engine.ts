@@ -391,6 +391,11 @@ export const engineFacts = [
     howTo: 'Manual or look', neededBy: ['kit-engine-oil', 'gate-cu-lash', 'f-valves-tight', 'seq-hold-speed'],
   },
   {
+    id: 'eng-stood-months', subject: 'engine', group: 'Oil, coolant, accessories, condition', label: 'Months the engine stood',
+    parts: [{ key: 'value', label: '', unit: '' }],
+    howTo: 'Since it last ran, wherever it stood', neededBy: ['gate-cu-oiled', 'bld-lube', 'f-glow-plugs'],
+  },
+  {
     id: 'eng-lash-adjuster', subject: 'engine', group: 'Oil, coolant, accessories, condition', label: 'Valve lash adjuster',
     parts: [{ key: 'value', label: '', options: ['by-hand', 'hydraulic'] }],
     howTo: 'Screw or shim: set by hand. Hydraulic followers take up their own lash: there is nothing to set', neededBy: ['gate-cu-lash', 'f-valves-tight'],

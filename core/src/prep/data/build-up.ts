@@ -27,7 +27,7 @@ export const buildSteps: readonly BuildStepDef[] = [
     id: 'bld-threadlock', title: 'Threadlocker on clean dry thread', when: opened, after: ['bld-studs'], why: 'oil makes it useless', how: 'medium to be undone again, high to stay; hold minutes, full about 24 h (common practice), label first',
     caution: 'not on stretch bolts unless the maker says so',
   },
-  { id: 'bld-lube', title: 'Moving parts wetted with oil before any turning', when: when('cho-engine-depth = stripped or eng-condition in {stood, not-known}'), after: ['bld-clean'], why: 'dry rings and cams score; also after weeks of standing', how: 'assembly lubricant on cams and shells' },
+  { id: 'bld-lube', title: 'Moving parts wetted with oil before any turning', when: when('cho-engine-depth = stripped or eng-condition in {stood, not-known} or eng-stood-months > 2 or don-storage-months > 2'), after: ['bld-clean'], why: 'dry rings and cams score; also after weeks of standing', how: 'assembly lubricant on cams and shells' },
   {
     id: 'bld-crank', title: 'Shells, crank, caps, end float; turned after every cap', short: 'Crank in', when: stripped, after: ['bld-lube', 'bld-chase'], why: 'a tight cap is found at once', how: 'oil gap and end float measured; maker\'s stages',
     caution: 'heavy: two people or hoist',
