@@ -341,6 +341,28 @@ export class Browser {
       return document.documentElement.scrollWidth > window.innerWidth + 1 || Boolean(upright && column.scrollWidth > column.clientWidth + 1);`);
   }
 
+  /** Ids of content, marks of a writer and counts that do not agree with their noun, anywhere a person reads or a screen reader speaks. */
+  async codes(known: ReadonlySet<string>): Promise<string[]> {
+    const said = await this.driver.executeScript<string[]>(`
+      const seen = [document.title];
+      const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+      while (walk.nextNode()) if (!walk.currentNode.parentElement.closest('script, style')) seen.push(walk.currentNode.data);
+      for (const e of document.querySelectorAll('[aria-label], [title], [placeholder], [alt]'))
+        for (const name of ['aria-label', 'title', 'placeholder', 'alt']) if (e.hasAttribute(name)) seen.push(e.getAttribute(name));
+      for (const e of document.querySelectorAll('p, li, td, th, h1, h2, h3, h4, button, span, label')) seen.push(e.textContent);
+      return [...new Set(seen.map((s) => s.trim()).filter(Boolean))];`);
+    const marks =
+      /\((?:mk|cp|phys|std-m)\b|\bCP;|\bMAN first|\*|\bundefined\b|\bNaN\b|\[object |\bnull\b/;
+    // One of a thing is not many of it: "1 lines", "0 of 1 bolts".
+    const oneOfMany =
+      /\b1 (?:lines|steps|bolts|photos|facts|checks|cylinders|parts|minutes|days|hours|attempts|readings|records|circuits|jobs|units|sheets|torques|plugs|tests|months|years|people|questions|kits|orders|interfaces)\b/;
+    return said.flatMap((text) => [
+      ...(text.match(/\b[a-z]+(?:-[a-z0-9]+)+\b/g) ?? []).filter((word) => known.has(word)),
+      ...(marks.exec(text)?.slice(0, 1) ?? []),
+      ...(oneOfMany.exec(text)?.slice(0, 1) ?? []),
+    ]);
+  }
+
   /** What the console complained of; a sentence we refused with is not a fault. */
   async complaints(): Promise<string[]> {
     const entries = await this.driver.manage().logs().get('browser');

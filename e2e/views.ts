@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoShop } from '../demo/shop.ts';
+import { allContent } from '../core/src/plan/content-check.ts';
 import { Browser } from './browser.ts';
 import { demoJobs, runShop } from './shop.ts';
 import type { Running } from './shop.ts';
@@ -21,6 +22,9 @@ export const viewsOf = (
   ['fit', `/jobs/${job('Wendling')}/fit?at=fit-bay-width`, 'Because'],
   ['connect', `/jobs/${job('Sorrel')}/connect`, /not built yet/],
   ['start, gates', `/jobs/${job('Sorrel')}/start?tab=gates&gate=First%20crank`, 'Proved'],
+  ['start, fluids', `/jobs/${job('Sorrel')}/start?tab=fluids`, 'Agrees'],
+  ['build-up', `/jobs/${job('Brockhurst')}/prep?tab=build`, 'bare faces oiled'],
+  ['a fact of a place', `/jobs/${job('Wendling')}/facts?of=engine&fact=eng-sump-depth`, 'Facts'],
   ['start, fault', `/jobs/${job('Sorrel')}/start`, 'Next best test'],
   ['hand over', `/jobs/${job('Wendling')}/hand-over`, 'Open ends'],
   ['facts', `/jobs/${job('Wendling')}/facts`, 'known about the car'],
@@ -37,6 +41,9 @@ export const viewsOf = (
   ['waiting', '/waiting', 'may the hatch edge'],
   ['every logbook', '/logbook?q=bag', 'bag 031'],
 ];
+
+/** Every id of the content. */
+const ids = new Set(allContent.flatMap((c) => c.definitions.map((d) => d.id)));
 
 /** A phone, two tablets on end, a desk and the screen on the wall. */
 const sizes = [
@@ -92,6 +99,7 @@ export function lookOver(half: 0 | 1): void {
         "document.documentElement.setAttribute('data-mantine-color-scheme', 'dark')",
       );
       expect(await b.axe(['color-contrast', 'link-in-text-block'], but)).toEqual([]);
+      expect(await b.codes(ids), 'codes and counts').toEqual([]);
       expect(await b.complaints()).toEqual([]);
     });
   });

@@ -1,4 +1,4 @@
-import { formatMeasure, parseMeasure } from '../units/index.ts';
+import { counted, formatMeasure, parseMeasure } from '../units/index.ts';
 import * as sums from '../sums/index.ts';
 
 /** One input of a calculator: a measured value, a number, or one of a few words. */
@@ -213,7 +213,7 @@ export const calculators: readonly Calculator[] = [
           out('Load factor', f, '', 3),
           out('Each leg carries', sums.slingLegKg(v.num('load'), v.num('legs'), v.num('angle')), 'kg'),
         ],
-        because: `${v.num('load')} kg / ${Math.min(v.num('legs'), 2)} legs counted × 1/sin ${v.num('angle')}° (${f.toFixed(3)})`,
+        because: `${v.num('load')} kg / ${counted(Math.min(v.num('legs'), 2), 'leg')} taken × 1/sin ${v.num('angle')}° (${f.toFixed(3)})`,
       };
     },
   },

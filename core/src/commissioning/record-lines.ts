@@ -6,7 +6,7 @@ import { judgeSheet } from '../prep/sheets.ts';
 import type { LimitsRecord, SheetRecord } from '../prep/records.ts';
 import type { TaskRecord } from '../pull/records.ts';
 import type { FluidRecord } from '../fluids/records.ts';
-import { formatMeasure } from '../units/index.ts';
+import { counted, formatMeasure } from '../units/index.ts';
 import { againstFill } from '../fluids/fills.ts';
 import type { Fill } from '../fluids/fills.ts';
 
@@ -59,7 +59,7 @@ const lash: Look = ({ lash: sheets, lashLimits }, facts) => {
         : []),
       ...(outside.length > 0 ? [`Lash out of limits at cylinder ${listed(outside)}.`] : []),
     ],
-    says: `lash of ${String(cylinders)} cylinders inside the limits of ${lashLimits?.source ?? ''}`,
+    says: `lash of ${counted(cylinders ?? 0, 'cylinder')} inside the limits of ${lashLimits?.source ?? ''}`,
     stamp: latest(sheets),
   };
 };

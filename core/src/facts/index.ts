@@ -6,5 +6,7 @@ export * from './words.ts';
 export * from './inferred.ts';
 export * from './sane.ts';
 export * from './cylinders.ts';
+export { axisWords, datumOf, datums } from './data/datums.ts';
+export type { Datum, DatumId } from './data/datums.ts';
 export { factSources, sameFact, typedSources } from '../rules/book.ts';
 export type { FactBook, FactSource, FactValue } from '../rules/book.ts';

@@ -1,3 +1,4 @@
+import { counted } from '../units/index.ts';
 import type { ProvisionalItem } from '../commissioning/provisional.ts';
 import type { GateState } from '../commissioning/gates.ts';
 import { factDef } from '../facts/index.ts';
@@ -102,7 +103,7 @@ function inTheMiddle({ steps, sheets, joints, torques }: TakeoverParts, running:
     return [
       {
         title: j.name,
-        how: `${own.filter((t) => !t.voided).length} of ${j.bolts} bolts tight`,
+        how: `${own.filter((t) => !t.voided).length} of ${counted(j.bolts, 'bolt')} tight`,
         by: last.by ?? '',
         since: last.at,
       },
@@ -141,8 +142,8 @@ export function takeoverSheet(
       .sort(([a, x], [b, y]) => y.length - x.length || (a < b ? -1 : 1))
       .map(([factId, lines]) => ({ what: factDef(factId).label, factId, lines: lines.length })),
   ].slice(0, shownAwaited);
-  const progress = own.length > 0 ? `, ${closed} of ${own.length} steps` : '';
-  const ahead = gate ? `. Next gate: ${gate.gate}, ${gate.of - gate.proved} of ${gate.of} lines open` : '';
+  const progress = own.length > 0 ? `, ${closed} of ${counted(own.length, 'step')}` : '';
+  const ahead = gate ? `. Next gate: ${gate.gate}, ${gate.of - gate.proved} of ${counted(gate.of, 'line')} open` : '';
   return {
     stands: `${stationName(job.station)}${progress}${ahead}`,
     holds: parts.holds.filter((h) => !h.released),

@@ -1,7 +1,7 @@
 import { cylindersIn } from '../facts/index.ts';
 import type { FactBook } from '../facts/index.ts';
 import { bearingClearanceMm, ringGapMm } from '../sums/index.ts';
-import { formatMeasure } from '../units/index.ts';
+import { counted, formatMeasure } from '../units/index.ts';
 import type { TorqueRecord } from './records.ts';
 
 /**
@@ -369,7 +369,7 @@ export function jointState(records: readonly TorqueRecord[], bolts: number): { d
   const voided = records.some((r) => r.voided);
   return {
     done: tight >= bolts && bolts > 0,
-    said: `${tight} of ${bolts} bolts${voided ? ', taken apart since' : ''}`,
+    said: `${tight} of ${counted(bolts, 'bolt')}${voided ? ', taken apart since' : ''}`,
   };
 }
 
@@ -385,7 +385,7 @@ export function doubtOf(
   const def = sheetOf(sheet.sheet);
   const number = Number.parseInt(sheet.place, 10);
   if (def.place === 'cylinder' && cylinders !== undefined && (number > cylinders || number < 1))
-    return { refused: `This engine has ${cylinders} cylinders: there is no ${sheet.place}.` };
+    return { refused: `This engine has ${counted(cylinders, 'cylinder')}: there is no ${sheet.place}.` };
   if (def.id !== 'bore' && def.id !== 'journal') return {};
   const round = Object.entries(sheet.readings).filter(([key]) => key !== 'bearing-bore');
   const values = round.map(([, v]) => v);

@@ -1,3 +1,4 @@
+import { counted } from '@bay/core/units';
 import { gatesOfStation } from '@bay/core/commissioning';
 import type { GateName } from '@bay/core/commissioning';
 import type { StationId } from '@bay/core/jobs';
@@ -16,7 +17,7 @@ export function standBefore(plan: Plan, gates: readonly GateName[]): string[] {
 
 /** '3 lines stand before "First crank": …; … and more.' */
 export const standWords = (against: readonly string[], gates: readonly GateName[]): string =>
-  `${against.length} ${against.length === 1 ? 'line stands' : 'lines stand'} before ${gates.map((g) => `"${g}"`).join(' and ')}: ${against.slice(0, 2).join('; ')}${against.length > 2 ? ' and more' : ''}.`;
+  `${counted(against.length, 'line stands', 'lines stand')} before ${gates.map((g) => `"${g}"`).join(' and ')}: ${against.slice(0, 2).join('; ')}${against.length > 2 ? ' and more' : ''}.`;
 
 /**
  * Nobody signs a station whose gates are shut without a word: the reason stays in the logbook. A job is not handed over past its
@@ -38,5 +39,5 @@ export async function signedDespite(
     throw new Refusal(409, `${words} If the station is signed all the same, write why.`, {
       fields: { despite: 'Say in a sentence why it is signed all the same.' },
     });
-  return `, with ${against.length} lines of a gate open: ${despite}`;
+  return `, with ${counted(against.length, 'line')} of a gate open: ${despite}`;
 }

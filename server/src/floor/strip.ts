@@ -1,3 +1,4 @@
+import { counted } from '@bay/core/units';
 import { faults } from '@bay/core/diagnosis';
 import { caseStanding, curedBy, shortTitleOf } from '@bay/core/plan';
 import type { Plan } from '@bay/core/plan';
@@ -6,8 +7,6 @@ import { provedLines } from '@bay/core/commissioning';
 import { recordsOf } from '@bay/core/records';
 import type { JobHead, Strip } from '@bay/contract/jobs';
 import type { Material } from '../plan/material.ts';
-
-const plural = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
 
 /** What holds a job, in plain words, the most serious first. `today` is an ISO date. */
 export function stateOf(material: Material, plan: Plan, today: string): Strip['state'] {
@@ -39,7 +38,7 @@ export function stateOf(material: Material, plan: Plan, today: string): Strip['s
   const hold = holds[0];
   if (hold) {
     const late = hold.due !== undefined && hold.due < today;
-    const more = holds.length > 1 ? `, and ${plural(holds.length - 1, 'more hold')}` : '';
+    const more = holds.length > 1 ? `, and ${counted(holds.length - 1, 'more hold')}` : '';
     return {
       kind: late ? 'waits' : 'held',
       title: late ? 'Waits for you: overdue' : 'Held',
@@ -51,7 +50,7 @@ export function stateOf(material: Material, plan: Plan, today: string): Strip['s
     return {
       kind: 'waits',
       title: 'Waits for you: choose a way out',
-      sentence: `${plural(clashes.length, 'clash', 'clashes')} open: ${clashes
+      sentence: `${counted(clashes.length, 'clash', 'clashes')} open: ${clashes
         .slice(0, 2)
         .map((c) => c.def.title)
         .join(', ')}`,
@@ -60,7 +59,7 @@ export function stateOf(material: Material, plan: Plan, today: string): Strip['s
   return {
     kind: 'free',
     title: 'Held by nothing',
-    sentence: open > 0 ? `${plural(open, 'place')} not measured` : 'Every place is judged',
+    sentence: open > 0 ? `${counted(open, 'place')} not measured` : 'Every place is judged',
   };
 }
 
@@ -69,29 +68,29 @@ export function doingOf(job: JobHead, material: Material, plan: Plan): string {
   const tasks = recordsOf(material, 'task');
   switch (job.station) {
     case 'scope':
-      return `${plural(plan.waitingFor.size, 'fact')} still asked for`;
+      return `${counted(plan.waitingFor.size, 'fact')} still asked for`;
     case 'donor':
-      return `${Object.keys(recordsOf(material, 'part')).length} of ${plan.harvest.length} parts harvested`;
+      return `${Object.keys(recordsOf(material, 'part')).length} of ${counted(plan.harvest.length, 'part')} harvested`;
     case 'pull': {
       const states = [...stepStates(plan.pull, tasks, provedLines(plan.gates))];
       const next = states.find(([, s]) => s.status === 'on-it') ?? states.find(([, s]) => s.status === 'free');
       const { closed, of } = countSteps(states.map(([, s]) => s));
-      return `${closed} of ${of} steps${next ? `. Next: ${shortTitleOf(next[0])}` : ''}`;
+      return `${closed} of ${counted(of, 'step')}${next ? `. Next: ${shortTitleOf(next[0])}` : ''}`;
     }
     case 'prep':
-      return `${plural(Object.keys(recordsOf(material, 'sheet')).length, 'sheet')} read, ${plural(Object.keys(recordsOf(material, 'torque')).length, 'torque')} on record`;
+      return `${counted(Object.keys(recordsOf(material, 'sheet')).length, 'sheet')} read, ${counted(Object.keys(recordsOf(material, 'torque')).length, 'torque')} on record`;
     case 'fit': {
       const by = (w: string): number => plan.fits.filter((l) => l.verdict.word === w).length;
-      return `${by('bolts-up')} bolt up, ${by('adapt')} to adapt, ${plural(by('clash'), 'clash', 'clashes')}`;
+      return `${by('bolts-up')} bolt up, ${by('adapt')} to adapt, ${counted(by('clash'), 'clash', 'clashes')}`;
     }
     case 'connect':
-      return `${Object.values(recordsOf(material, 'circuit')).filter((c) => c.tested).length} of ${plan.circuits.length} circuits tested`;
+      return `${Object.values(recordsOf(material, 'circuit')).filter((c) => c.tested).length} of ${counted(plan.circuits.length, 'circuit')} tested`;
     case 'start': {
       const gate = plan.gates.find((g) => g.gate === 'First crank')!;
       const attempts = Object.keys(recordsOf(material, 'attempt')).length;
       return attempts > 0 ? `attempt ${attempts}` : `first crank ${gate.proved} of ${gate.of}`;
     }
     case 'hand-over':
-      return `${plural(Object.values(recordsOf(material, 'follow-up')).filter((f) => !f.done).length, 'follow-up')} open`;
+      return `${counted(Object.values(recordsOf(material, 'follow-up')).filter((f) => !f.done).length, 'follow-up')} open`;
   }
 }

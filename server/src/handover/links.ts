@@ -1,3 +1,4 @@
+import { counted } from '@bay/core/units';
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import type { Request } from 'express';
 import { sql } from 'kysely';
@@ -109,7 +110,7 @@ export function linkRoutes(on: Registry, db: Db, tries: Tries): void {
       await writeLogEntry(tx, caller, {
         jobId: params.jobId,
         kind: 'job',
-        text: `link for the customer made, good for ${body.days} days`,
+        text: `link for the customer made, good for ${counted(body.days, 'day')}`,
       });
       return { reply: { link: (await linksOf(tx, params.jobId)).find((l) => l.id === linkId)! }, jobId: params.jobId };
     });

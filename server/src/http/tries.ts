@@ -1,3 +1,4 @@
+import { counted } from '@bay/core/units';
 import type { Request, RequestHandler } from 'express';
 import type pg from 'pg';
 import { Refusal } from './problem.ts';
@@ -56,7 +57,7 @@ export class Tries {
       [key],
     );
     const seconds = Math.max(1, rows[0]?.seconds ?? 1);
-    const wait = seconds < 90 ? `${seconds} seconds` : `${Math.ceil(seconds / 60)} minutes`;
+    const wait = seconds < 90 ? counted(seconds, 'second') : counted(Math.ceil(seconds / 60), 'minute');
     return new Refusal(429, `Too many wrong tries. Wait ${wait}.`);
   }
 

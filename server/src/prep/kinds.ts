@@ -1,4 +1,4 @@
-import { formatMeasure } from '@bay/core/units';
+import { counted, formatMeasure } from '@bay/core/units';
 import { planInputOf } from '@bay/core/plan';
 import { doubtOf, sheetDefs, sheetOf } from '@bay/core/prep';
 import { badInput } from '../http/problem.ts';
@@ -46,7 +46,7 @@ export const prepKinds = [
     bearer: (data) => data.on,
     logKind: 'torque',
     station: 'prep',
-    describe: (data) => `joint: ${data.name}, ${data.bolts} bolts`,
+    describe: (data) => `joint: ${data.name}, ${counted(data.bolts, 'bolt')}`,
   }),
   kindRule({
     kind: 'torque',

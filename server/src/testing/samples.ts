@@ -38,9 +38,9 @@ export const samples: Record<RecordKind, Sample> = {
   },
   gap: {
     key: uuid,
-    data: { interfaceId: 'fit-hood' },
+    data: { interfaceId: 'fit-hood', read: { word: 'bolts-up', place: 'rear brace', condition: 'cold' } },
     acts: {
-      read: { word: 'bolts-up', place: 'rear brace', condition: 'cold' },
+      read: { word: 'adapt', place: 'rear brace', condition: 'cold' },
       withdrawn: { why: 'engine sat on one mount' },
     },
   },

@@ -1,3 +1,4 @@
+import { counted } from '@bay/core/units';
 import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { gatesOfStation } from '@bay/core/commissioning';
@@ -61,7 +62,7 @@ export function StationFoot({ view }: { view: string }) {
           >
             {shut.map((g) => (
               <p key={g.gate} className="oxide">
-                {g.of - g.proved} of {g.of} lines stand before "{g.gate}".
+                {g.of - g.proved} of {counted(g.of, 'line')} before "{g.gate}" not proved.
               </p>
             ))}
             <TextInput

@@ -1,3 +1,4 @@
+import { counted } from '@bay/core/units';
 import { titleOf } from '@bay/core/plan';
 import { Checkbox, TextInput } from '@mantine/core';
 import { useState } from 'react';
@@ -41,7 +42,7 @@ const openFirst = (lines: readonly GateLineState[]): GateLineState[] =>
   [...lines].sort((a, b) => order[a.state] - order[b.state]);
 
 const photoWords = (photos: readonly string[] = []): string =>
-  photos.length === 0 ? '' : photos.length === 1 ? 'one photo' : `${photos.length} photos`;
+  photos.length === 0 ? '' : counted(photos.length, 'photo');
 
 /** What is typed, and a field for each point that is read. */
 interface ProofValues {

@@ -1,3 +1,4 @@
+import { counted } from '@bay/core/units';
 import { Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -83,7 +84,7 @@ export default function DonorBench() {
       <div className="bench-head">
         <h2>Harvest</h2>
         <span className="quiet">
-          {have} of {plan.harvest.length} lines taken off
+          {have} of {counted(plan.harvest.length, 'line')} taken off
         </span>
       </div>
       <div className="panel">

@@ -20,6 +20,7 @@ import {
   verdictWords,
   words,
 } from '../ui/index.ts';
+import { DatumDrawing } from './DatumDrawing.tsx';
 import { useFactRow, usePutFact } from './useFact.ts';
 import type { Bearer } from './useFact.ts';
 
@@ -115,6 +116,7 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
     <Dialog close={close} title={def.label} size="lg">
       <p className="quiet">{def.howTo}</p>
       {def.kindNote && <p className="quiet">Taken: {def.kindNote}.</p>}
+      <DatumDrawing factId={factId} />
       {saving.isSuccess ? (
         <>
           <div className="notice" style={{ marginTop: 12 }}>

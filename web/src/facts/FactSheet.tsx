@@ -1,3 +1,4 @@
+import { counted } from '@bay/core/units';
 import { TextInput } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -142,7 +143,7 @@ export default function FactSheet() {
                                       ,{' '}
                                       {waiting.length === 1
                                         ? `"${titleOf(waiting[0]!)}" waits`
-                                        : `${waiting.length} lines wait`}{' '}
+                                        : `${counted(waiting.length, 'line waits', 'lines wait')}`}{' '}
                                       for it
                                     </span>
                                   )}

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { FitLine, FitWord } from '@bay/core/fit';
-import { formatMeasure, units } from '@bay/core/units';
+import { counted, formatMeasure, units } from '@bay/core/units';
 import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { Trouble, VerdictMark, verdictWords } from '../ui/index.ts';
 import { FitCard, leansOn } from './FitCard.tsx';
@@ -12,8 +12,7 @@ const symbols = new Set(units.map((u) => u.symbol));
 
 function figureOf(line: FitLine): string {
   const { margin, word, needs } = line.verdict;
-  if (word === 'not-measured')
-    return needs.length > 0 ? `${needs.length} ${needs.length === 1 ? 'fact' : 'facts'} wanted` : 'a person judges';
+  if (word === 'not-measured') return needs.length > 0 ? `${counted(needs.length, 'fact')} wanted` : 'a person judges';
   if (!margin || !Number.isFinite(margin.value)) return '';
   const shown = symbols.has(margin.unit)
     ? formatMeasure(Math.abs(margin.value), margin.unit, margin.unit === '' ? 2 : 1)

@@ -1,3 +1,4 @@
+import { counted } from '@bay/core/units';
 import { TextInput, Textarea } from '@mantine/core';
 import { followUpDefs } from '@bay/core/commissioning';
 import { GateView } from '../commissioning/index.ts';
@@ -40,7 +41,8 @@ function OpenEnds() {
         ))}
         {knockOns.map((l) => (
           <li key={l.def.id} className="row-actions">
-            <span className="tag">not looked at</span> {l.knockOnOpen.length} knock-on checks of {l.def.title}
+            <span className="tag">not looked at</span> {counted(l.knockOnOpen.length, 'knock-on check')} of{' '}
+            {l.def.title}
           </li>
         ))}
         {cases.map((c) => (
@@ -171,7 +173,7 @@ function Sign() {
       <h3>Sign the hand over</h3>
       {!gate.opens && (
         <p className="ochre">
-          {gate.of - gate.proved} of {gate.of} lines of the gate are open.
+          {gate.of - gate.proved} of {counted(gate.of, 'line')} of the gate open.
         </p>
       )}
       <Textarea label="What was told and given to the customer" {...form.field('statement')} />

@@ -1,3 +1,4 @@
+import { counted } from '@bay/core/units';
 import { Button } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -115,7 +116,7 @@ export default function TakeoverBench() {
             {s.awaited.map((a) => (
               <li key={a.what}>
                 {a.factId ? <Link to={`/jobs/${job.id}/facts?fact=${a.factId}`}>{a.what}</Link> : a.what}{' '}
-                <span className="quiet">{a.lines > 1 ? `${a.lines} lines wait` : '1 line waits'}</span>
+                <span className="quiet">{counted(a.lines, 'line waits', 'lines wait')}</span>
               </li>
             ))}
           </ul>
@@ -168,7 +169,7 @@ export default function TakeoverBench() {
           </ul>
           {since.data && since.data.more + Math.max(0, fresh.length - 14) > 0 && (
             <p className="quiet">
-              and {since.data.more + Math.max(0, fresh.length - 14)} lines before these, in the logbook.
+              and {counted(since.data.more + Math.max(0, fresh.length - 14), 'line')} before these, in the logbook.
             </p>
           )}
         </Part>

@@ -1,3 +1,4 @@
+import { counted } from '@bay/core/units';
 import { Button, Textarea } from '@mantine/core';
 import { useMutation, useQueries, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
@@ -259,7 +260,9 @@ function AskFirst() {
     <div className="panel">
       <div className="bench-head">
         <h3>Find out first</h3>
-        <span className="quiet">{plan.waitingFor.size} facts are asked for; these decide most</span>
+        <span className="quiet">
+          {counted(plan.waitingFor.size, 'fact is', 'facts are')} asked for; these decide most
+        </span>
         <span className="right">
           <Link to={`/jobs/${sheet.job.id}/facts`}>The whole sheet</Link>
         </span>
@@ -276,7 +279,7 @@ function AskFirst() {
               <b>{factDef(id).label}</b>
               <span className="quiet">{factDef(id).howTo}</span>
               <span className="ochre" style={{ textAlign: 'right' }}>
-                {lines.length === 1 ? '1 line waits' : `${lines.length} lines wait`}
+                {counted(lines.length, 'line waits', 'lines wait')}
               </span>
             </button>
           </li>

@@ -1,3 +1,4 @@
+import { counted } from '@bay/core/units';
 import { Button, TextInput } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
 import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -75,7 +76,7 @@ function Card({ unit }: { unit: Unit }) {
       {tests.length > 0 && (
         <p className="quiet">
           {tests.filter((r) => r.kind === 'sheet').length} measured places and{' '}
-          {tests.filter((r) => r.kind === 'torque').length} torques hang on it.
+          {counted(tests.filter((r) => r.kind === 'torque').length, 'torque hangs', 'torques hang')} on it.
         </p>
       )}
       {facts.data?.facts.length === 0 && (

@@ -1,3 +1,4 @@
+import { counted } from '@bay/core/units';
 import { titleOf } from '@bay/core/plan';
 import { useState } from 'react';
 import { factDef } from '@bay/core/facts';
@@ -31,7 +32,7 @@ export default function KitBench() {
       <div className="bench-head">
         <h2>Kit</h2>
         <span className="quiet">
-          {needed.length} lines.{' '}
+          {counted(needed.length, 'line')}.{' '}
           {paid.length > 0 && (
             <>
               <span className="mono">

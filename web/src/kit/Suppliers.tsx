@@ -1,3 +1,4 @@
+import { counted } from '@bay/core/units';
 import { TextInput } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -45,7 +46,7 @@ export function Suppliers() {
         {suppliers.map((s) => (
           <li key={s.id} className="row-actions" style={{ marginTop: 0 }}>
             <span style={{ flex: 1 }}>
-              {s.name} <span className="quiet">{s.lines === 1 ? '1 line' : `${s.lines} lines`} in all jobs</span>
+              {s.name} <span className="quiet">{counted(s.lines, 'line')} in all jobs</span>
             </span>
             {mayWrite && (
               <button

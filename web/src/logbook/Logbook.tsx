@@ -1,3 +1,4 @@
+import { counted } from '@bay/core/units';
 import { Select, TextInput } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
 import { useVirtualizer } from '@tanstack/react-virtual';
@@ -104,7 +105,7 @@ function Foot() {
   if (next)
     return (
       <>
-        Next gate: <b>{next.gate}</b>, {next.of - next.proved} of {next.of} lines open
+        Next gate: <b>{next.gate}</b>, {next.of - next.proved} of {counted(next.of, 'line')} open
       </>
     );
   return <>Every gate is open.</>;

@@ -1,3 +1,4 @@
+import { counted } from '@bay/core/units';
 import type { Upload, useUploads } from './photos.ts';
 import styles from './logbook.module.css';
 
@@ -19,7 +20,7 @@ export function Uploads({ of: { uploads, again, cancel, clear } }: { of: ReturnT
     <div className={`${styles['uploads']} panel`} role="status" aria-label="Photos on their way">
       <p>
         <b>
-          {over} of {uploads.length} photos
+          {over} of {counted(uploads.length, 'photo')}
         </b>{' '}
         {under > 0 ? (
           <button type="button" className="plain-button small" onClick={cancel}>

@@ -2,7 +2,7 @@ import type { SheetDef, SheetLimits, SheetRecord, SheetWord } from '@bay/core/pr
 import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { doubtOf, judgeSheet, limitNames, measurementDefs, sheetDefs, sheetWords } from '@bay/core/prep';
-import { formatMeasure, parseMeasure } from '@bay/core/units';
+import { counted, formatMeasure, parseMeasure } from '@bay/core/units';
 import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
 import { dayWords, FormDialog, ItIsSo, measured, MeasuredInput, useItIsSo } from '../ui/index.ts';
 
@@ -213,7 +213,7 @@ export function Sheets() {
                               </span>
                             ))}
                             {verdict.open.length > 0 && (
-                              <span className="quiet">{verdict.open.length} readings to take</span>
+                              <span className="quiet">{counted(verdict.open.length, 'reading')} to take</span>
                             )}
                           </td>
                           <td>

@@ -1,3 +1,4 @@
+import { counted } from '@bay/core/units';
 import { recordsOf } from '@bay/core/records';
 import type { StationId } from '@bay/core/jobs';
 import type { Plan } from '@bay/core/plan';
@@ -20,10 +21,10 @@ export function progressOf(sheet: JobSheet, plan: Plan): Record<StationId, { sai
   const say = (id: StationId, said: string, waits = false): { said: string; waits: boolean } =>
     signed(id) ? { said: 'signed', waits: false } : { said, waits };
   return {
-    scope: say('scope', `${sheet.facts.length} facts known`),
-    donor: say('donor', `${count('part')} of ${plan.harvest.length} parts`),
+    scope: say('scope', `${counted(sheet.facts.length, 'fact')} known`),
+    donor: say('donor', `${count('part')} of ${counted(plan.harvest.length, 'part')}`),
     pull: say('pull', `${closed} of ${of}`, plan.pull.contradictions.length > 0),
-    prep: say('prep', `${count('sheet')} sheets, ${count('torque')} torques`),
+    prep: say('prep', `${counted(count('sheet'), 'sheet')}, ${counted(count('torque'), 'torque')}`),
     fit: say('fit', clashes > 0 ? `${clashes} to decide` : `${judged} of ${plan.fits.length} judged`, clashes > 0),
     connect: say(
       'connect',

@@ -1,3 +1,4 @@
+import { counted } from '@bay/core/units';
 import dayjs from 'dayjs';
 import { nowMs } from '../api/now.ts';
 
@@ -33,7 +34,7 @@ export function spanWords(ms: number): string {
       : minutes < 2880 && minutes % 1440 !== 0
         ? [Math.round(minutes / 60), 'hour']
         : [Math.round(minutes / 1440), 'day'];
-  return `${n} ${unit}${n === 1 ? '' : 's'}`;
+  return counted(n, unit);
 }
 
 export const today = (): string => now().format('YYYY-MM-DD');

@@ -93,7 +93,7 @@ export const engineFacts = [
       { key: 'at-front', label: 'At front', unit: 'mm' }, { key: 'at-bowl', label: 'At bowl', unit: 'mm' }, { key: 'drain-plug', label: 'Drain plug', unit: 'mm' },
       { key: 'filter', label: 'Filter', unit: 'mm' },
     ],
-    howTo: 'Upside down on the stand, straight edge across the rails of the block', neededBy: ['fit-sump-crossmember', 'fit-ground-clearance', 'fit-oil-filter'],
+    howTo: 'From the crank axis down, engine level: from the centre of the pulley bolt, or off the rails of the block with the distance from rails to axis added', neededBy: ['fit-sump-crossmember', 'fit-ground-clearance', 'fit-oil-filter'],
   },
   {
     id: 'eng-sump-bowl-place', subject: 'engine', group: 'Envelope, mass, reach', label: 'Sump bowl place',
@@ -417,10 +417,10 @@ export const engineFacts = [
     id: 'eng-crank-flange', subject: 'engine', group: 'Rear end', label: 'Crank flange',
     parts: [
       { key: 'bolts', label: 'Bolts', unit: '' }, { key: 'circle', label: 'Circle', unit: 'mm' }, { key: 'thread', label: 'Thread', text: true },
-      { key: 'register-bore', label: 'Register bore', unit: 'mm' }, { key: 'depth-behind-bell-face', label: 'Depth behind bell face', unit: 'mm' }, { key: 'bolt-engagement', label: 'Bolt engagement', unit: 'mm' },
+      { key: 'register-bore', label: 'Register bore', unit: 'mm' }, { key: 'depth-behind-bell-face', label: 'Set back from the bell face, into the engine', unit: 'mm' }, { key: 'bolt-engagement', label: 'Bolt engagement', unit: 'mm' },
       { key: 'bolt-diameter', label: 'Bolt diameter', unit: 'mm' },
     ],
-    howTo: 'Callipers and depth gauge', neededBy: ['fit-crank-flange', 'kit-flexplate-bolts'],
+    howTo: 'Callipers and depth gauge; straight edge over the bell face: a flange below it is set back, positive', neededBy: ['fit-crank-flange', 'kit-flexplate-bolts'],
   },
   {
     id: 'eng-pilot-bore', subject: 'engine', group: 'Rear end', label: 'Pilot bore',
@@ -435,7 +435,7 @@ export const engineFacts = [
     parts: [
       { key: 'kind', label: 'Kind', options: ['dual-mass', 'solid', 'flexplate'] }, { key: 'bolts', label: 'Bolts', unit: '' }, { key: 'circle', label: 'Circle', unit: 'mm' },
       { key: 'thickness', label: 'Thickness', unit: 'mm' }, { key: 'original-thickness', label: 'Original thickness', unit: 'mm' }, { key: 'friction-size', label: 'Friction size', unit: 'mm' },
-      { key: 'clutch-pattern', label: 'Clutch pattern', text: true }, { key: 'converter-bolt-circle', label: 'Converter bolt circle', unit: 'mm' }, { key: 'pad-depth-behind-bell-face', label: 'Pad depth behind bell face', unit: 'mm' },
+      { key: 'clutch-pattern', label: 'Clutch pattern', text: true }, { key: 'converter-bolt-circle', label: 'Converter bolt circle', unit: 'mm' }, { key: 'pad-depth-behind-bell-face', label: 'Pads stand out of the bell face, towards the gearbox', unit: 'mm' },
       { key: 'balance', label: 'Balance', options: ['internal', 'external'] }, { key: 'crank-balance', label: 'Crank balance', options: ['internal', 'external'] },
     ],
     howTo: 'Callipers; photo of part mark', neededBy: ['fit-crank-flange', 'fit-clutch', 'fit-converter-seat', 'fit-crank-trigger'],

@@ -69,7 +69,7 @@ export const gearboxFacts = [
   {
     id: 'gbx-converter-seat', subject: 'gearbox', group: 'Gearbox', label: 'Converter seat',
     parts: [
-      { key: 'pads-behind-bell-face-when-home', label: 'Pads behind bell face when home', unit: 'mm' }, { key: 'hub-diameter', label: 'Hub diameter', unit: 'mm' }, { key: 'bolt-circle', label: 'Bolt circle', unit: 'mm' },
+      { key: 'pads-behind-bell-face-when-home', label: 'Pads inside the bell when home, back from its face', unit: 'mm' }, { key: 'hub-diameter', label: 'Hub diameter', unit: 'mm' }, { key: 'bolt-circle', label: 'Bolt circle', unit: 'mm' },
       { key: 'stall', label: 'Stall', unit: 'rpm' },
     ],
     howTo: 'Straight edge and rule, converter pushed home and turned', neededBy: ['fit-converter-seat', 'fit-pilot', 'fit-gearing', 'kit-converter', 'f-engine-bound'],

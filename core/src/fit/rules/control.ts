@@ -1,3 +1,4 @@
+import { counted } from '../../units/index.ts';
 import { cylindersOf, optionWords } from '../../facts/index.ts';
 import { marginIn } from '../../rules/evidence.ts';
 import type { Verdict } from '../../rules/verdict.ts';
@@ -46,7 +47,7 @@ export const controlRules = [
     return sureOf(
       e.say(
         cut === 0 && control === 'donor-unit-trimmed-loom' ? 'bolts-up' : 'adapt',
-        cut === 0 ? 'unit and loom of one donor' : `${cut} plugs to splice`,
+        cut === 0 ? 'unit and loom of one donor' : `${counted(cut, 'plug')} to splice`,
         said,
       ),
     );
@@ -245,7 +246,7 @@ export const controlRules = [
       e.want(['eng-model-year'], ['rec-model-year']);
       const newer = e.fact('eng-model-year').minus(e.fact('rec-model-year'));
       if (newer.value < 0)
-        return e.say('clash', `engine is ${-newer.value} years older than the car`, {
+        return e.say('clash', `engine is ${counted(-newer.value, 'year')} older than the car`, {
           sum: newer,
           label: 'Engine newer by years',
           margin: { value: newer.value, unit: '' },

@@ -1,0 +1,259 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { demoShop } from '../demo/shop.ts';
+import { Browser } from './browser.ts';
+import { demoJobs, runShop } from './shop.ts';
+import type { Running } from './shop.ts';
+
+/**
+ * Every form of the program is opened, sent with nothing in it and sent with something wrong in every field: what comes back is a
+ * sentence for people, and what was typed is still there.
+ */
+
+interface AForm {
+  /** The component, so that a form that is added must be added here. */
+  form: string;
+  view: string;
+  /** What is pressed to come to it. */
+  press?: readonly string[];
+  submit: string;
+}
+
+/** On the jobs of the demo, by a word of the car's name. */
+const forms: readonly AForm[] = [
+  { form: 'ClockForm', view: 'Larkfield/hours', press: ['Clock on'], submit: 'Clock on' },
+  { form: 'Correct', view: 'Wendling/hours', press: ['Correct'], submit: 'Correct it' },
+  {
+    form: 'ProofForm',
+    view: 'Wendling/start?tab=gates&gate=First%20crank',
+    press: ['Prove it'],
+    submit: 'Proved, signed',
+  },
+  { form: 'PrimingForm', view: 'Wendling/start?tab=attempts', submit: 'Log the pressure' },
+  {
+    form: 'AttemptForm',
+    view: 'Wendling/start?tab=attempts',
+    press: ['Log an attempt'],
+    submit: 'Write the attempt',
+  },
+  {
+    form: 'FluidForm',
+    view: 'Wendling/start?tab=fluids',
+    press: ['Put in: coolant'],
+    submit: 'Write it',
+  },
+  { form: 'OpenCase', view: 'Wendling/start?tab=find', submit: 'Look for the fault' },
+  { form: 'CloseCase', view: 'Sorrel/start?tab=find', press: ['Found'], submit: 'Close the case' },
+  {
+    form: 'TickOff',
+    view: 'Brockhurst/donor',
+    press: ['Engine ECU with its bracket'],
+    submit: 'Taken off',
+  },
+  { form: 'FactEditor', view: 'Wendling/facts?of=recipient&fact=rec-bay-length', submit: 'Save' },
+  {
+    form: 'WayOut',
+    view: 'Wendling/fit?at=fit-hood',
+    press: ['Choose a way out'],
+    submit: 'Choose this',
+  },
+  {
+    form: 'Trial',
+    view: 'Wendling/fit?at=fit-hood',
+    press: ['Trial fit reading'],
+    submit: 'Write the reading',
+  },
+  {
+    form: 'Judge',
+    view: 'Wendling/fit?at=fit-service-access',
+    press: ['Judge by eye'],
+    submit: 'Judge it so',
+  },
+  {
+    form: 'Waive',
+    view: 'Larkfield/fit?at=fit-service-access',
+    press: ['Go on without it'],
+    submit: 'Go on without it',
+  },
+  { form: 'AskForm', view: 'Wendling/scope', press: ['Ask somebody'], submit: 'Ask' },
+  { form: 'FollowUpForm', view: 'Wendling/hand-over', submit: 'Add the follow-up' },
+  {
+    form: 'ProvisionalForm',
+    view: 'Wendling/hand-over',
+    press: ['Something is provisional'],
+    submit: 'Write it down',
+  },
+  { form: 'BookInPage', view: '/book-in', submit: 'Book in' },
+  { form: 'UnitForm', view: 'Corvane/scope', press: ['Another engine to compare'], submit: 'Add' },
+  { form: 'PriceForm', view: 'Corvane/scope', press: ['Price'], submit: 'Keep' },
+  {
+    form: 'KitForm',
+    view: 'Wendling/kit',
+    press: ['Gearbox mount, angle shims and wedges'],
+    submit: 'Save',
+  },
+  { form: 'FindingForm', view: 'Brockhurst/prep?tab=look', submit: 'Write it down' },
+  { form: 'Settle', view: 'Brockhurst/prep?tab=look', press: ['Settle'], submit: 'Settled' },
+  { form: 'PlaceForm', view: 'Brockhurst/prep', press: ['Bores 1'], submit: 'Save readings' },
+  { form: 'LimitsForm', view: 'Wendling/prep', press: ['Enter limits'], submit: 'Save limits' },
+  { form: 'JointForm', view: 'Brockhurst/prep?tab=torques', submit: 'Add the joint' },
+  {
+    form: 'BoltForm',
+    view: 'Brockhurst/prep?tab=torques',
+    press: ['Tighten a bolt'],
+    submit: 'Tight',
+  },
+  {
+    form: 'TakenApart',
+    view: 'Brockhurst/prep?tab=torques',
+    press: ['Taken off'],
+    submit: 'It is off',
+  },
+  {
+    form: 'Differ',
+    view: 'Wendling/start?tab=attempts',
+    press: ['default'],
+    submit: 'Take this side here',
+  },
+  {
+    form: 'CircuitForm',
+    view: 'Wendling/connect',
+    press: ['A circuit of our own'],
+    submit: 'Save the circuit',
+  },
+  { form: 'AddPerson', view: '/crew', submit: 'Add' },
+  { form: 'ShopCurrency', view: '/crew', submit: 'Count in this' },
+  { form: 'PersonAccess', view: '/crew', press: ['Access'], submit: 'Set the name' },
+];
+
+/** Looked at elsewhere: the door and a PIN in wrong-input.test.ts, the book in shared-record.test.ts, what wants a certain moment in whole-job.test.ts. */
+const elsewhere = new Set([
+  'SignIn',
+  'SetUp',
+  'PinForm',
+  'SignedStart',
+  'Sign',
+  'QuickLine',
+  'MarkForm',
+  'CaptionForm',
+  'PinForm',
+  'Rename',
+  'TakeBack',
+]);
+
+/** The components of the interface that hold a form. */
+function formsOf(folder: string): string[] {
+  return readdirSync(folder, { recursive: true, encoding: 'utf8' })
+    .filter((f) => f.endsWith('.tsx') && !f.endsWith('.test.tsx'))
+    .flatMap((f) => {
+      const text = readFileSync(join(folder, f), 'utf8');
+      return [...text.matchAll(/= use(?:Record)?Form[<(]/g)].map((m) => {
+        const before = [
+          ...text.slice(0, m.index).matchAll(/^(?:export )?(?:default )?function (\w+)/gm),
+        ];
+        return before.at(-1)?.[1] ?? f;
+      });
+    });
+}
+
+/** What only a program would say to a program. */
+const raw =
+  /invalid|expected|received|required|undefined|null|NaN|\[object|must |regex|zod|too (?:small|big)/i;
+const wrong = 'x 1,2,3 ?';
+
+let shop: Running;
+let b: Browser;
+let job: (word: string) => string;
+
+beforeAll(async () => {
+  shop = await runShop(true);
+  job = await demoJobs(shop.server);
+  b = await Browser.open(shop.server.url);
+  await b.signIn(demoShop.manager.email, demoShop.manager.password);
+});
+afterAll(async () => {
+  await b.close();
+  await shop.stop();
+});
+
+const script = <T>(body: string, ...given: unknown[]): Promise<T> =>
+  b.driver.executeScript<T>(body, ...given);
+/** The form that this button sends. */
+const findForm = `const form = [...document.querySelectorAll('form')].filter((f) => f.offsetParent !== null || f.closest('[role=dialog]')).find((f) => [...f.querySelectorAll('button[type=submit]')].some((x) => x.textContent.trim().startsWith(arguments[0])));`;
+
+/** Sends it as a person does, where its button can be pressed; gives what the form says then. */
+async function send(submit: string): Promise<{ gone: boolean; said: string[] }> {
+  await script(
+    `${findForm} const button = form && [...form.querySelectorAll('button[type=submit]')].find((x) => x.textContent.trim().startsWith(arguments[0])); if (button && !button.disabled) button.click();`,
+    submit,
+  );
+  await b.wait(
+    async () =>
+      script<boolean>(
+        `${findForm} return !form || form.querySelector('[data-loading]') === null`,
+        submit,
+      ),
+    25_000,
+    'still sending',
+  );
+  return script(
+    `${findForm} return { gone: !form, said: form ? [...form.querySelectorAll('.mantine-InputWrapper-error, [role=alert], .oxide, .ochre')].map((e) => e.textContent.trim()).filter(Boolean) : [] };`,
+    submit,
+  );
+}
+
+/** Types the same wrong thing into every field of words or numbers; how many there are. */
+const spoil = (submit: string): Promise<number> =>
+  script(
+    `${findForm} if (!form) return 0;
+     const fields = [...form.querySelectorAll('input:not([type=checkbox]):not([type=file]):not([readonly]):not([role=combobox]):not([aria-haspopup]), textarea')].filter((e) => !e.disabled && e.offsetParent !== null && e.type !== 'date' && e.type !== 'hidden');
+     for (const field of fields) {
+       const set = Object.getOwnPropertyDescriptor(Object.getPrototypeOf(field), 'value').set;
+       set.call(field, arguments[1]);
+       field.dispatchEvent(new Event('input', { bubbles: true }));
+     }
+     return fields.length;`,
+    submit,
+    wrong,
+  );
+const kept = (submit: string): Promise<number> =>
+  script(
+    `${findForm} return [...form.querySelectorAll('input, textarea')].filter((e) => e.value === arguments[1]).length;`,
+    submit,
+    wrong,
+  );
+
+const notSentences = (said: readonly string[]): string[] =>
+  said.filter((s) => raw.test(s.replaceAll(wrong, '')));
+
+describe('every form, sent empty and sent wrong', () => {
+  it('is in this list, or looked at elsewhere by name', () => {
+    const here = new Set([...forms.map((f) => f.form), ...elsewhere]);
+    expect([...new Set(formsOf('web/src'))].filter((name) => !here.has(name))).toEqual([]);
+  });
+
+  it.each(forms.map((f) => [f.form, f] as const))(
+    '%s',
+    async (_name, { view, press = [], submit }) => {
+      const [word = '', rest = ''] = view.split(/\/(.*)/);
+      await b.go(view.startsWith('/') ? view : `/jobs/${job(word)}/${rest}`);
+      await b.find('#main');
+      for (const name of press) await b.press(name, '#main');
+      await b.wait(
+        async () => script<boolean>(`${findForm} return form !== undefined`, submit),
+        25_000,
+        `no form "${submit}"`,
+      );
+      const empty = await send(submit);
+      expect(notSentences(empty.said)).toEqual([]);
+      if (empty.gone) return;
+      const fields = await spoil(submit);
+      const answer = await send(submit);
+      expect(notSentences(answer.said)).toEqual([]);
+      // What is refused is still there to be mended; what only wants words may take these.
+      if (!answer.gone && answer.said.length > 0) expect(await kept(submit)).toBe(fields);
+      expect(await b.complaints()).toEqual([]);
+    },
+  );
+});
