@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { contentFaults } from '../plan/index.ts';
+import { bookFrom } from '../plan/testing.ts';
 import {
+  becauseWords,
   factCatalogue,
   factDef,
   factPart,
@@ -93,5 +95,20 @@ describe('reading what was typed', () => {
     expect(partName('rec-bay-length', 'to-core-rear-face')).toBe('Bay length, to core rear face');
     expect(() => factDef('rec-nothing')).toThrow(/Unknown fact/);
     expect(() => factPart('eng-mass', 'nothing')).toThrow(/no part/);
+  });
+});
+
+describe('a fact that decided something', () => {
+  it('is told as it was typed: its sign, and the hyphens of its own name', () => {
+    const facts = bookFrom({
+      'rec-crossmember-place': { 'top-z': '-122 mm', fixing: 'fixed' },
+      'eng-oil-spec': '5W-40',
+      'cho-control': 'donor-unit-trimmed-loom',
+    });
+    expect(becauseWords('rec-crossmember-place', facts)).toBe(
+      'Crossmember place: top z -122 mm, fixing fixed',
+    );
+    expect(becauseWords('eng-oil-spec', facts)).toBe('Oil spec: 5W-40');
+    expect(becauseWords('cho-control', facts)).toBe('Engine control: donor unit trimmed loom');
   });
 });

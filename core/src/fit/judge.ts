@@ -149,6 +149,11 @@ function ofTrial(
   };
 }
 
+/** A forecast without the weakest of its facts: what somebody read or judged does not lean on it. */
+function read({ weakest: _leansOn, ...rest }: Verdict): Verdict {
+  return rest;
+}
+
 /** The verdict of one interface: a trial fit overrules the forecast until a fact it stands on changes; a judgement stands where nothing is computed. */
 export function judge(
   def: InterfaceDef,
@@ -169,14 +174,14 @@ export function judge(
       .sort((a, b) => words.indexOf(a.word) - words.indexOf(b.word) || (a.trial.gapMm ?? 0) - (b.trial.gapMm ?? 0))[0];
     // While one of several is to be looked at again, the others may make it worse than the sum and not better.
     const counts = worst && (!stale || words.indexOf(worst.word) < rankOf(forecast.word));
-    if (counts) verdict = { ...forecast, ...ofTrial(def.id, worst, books, trials.length) };
+    if (counts) verdict = { ...read(forecast), ...ofTrial(def.id, worst, books, trials.length) };
   } else if (record?.judged && (!ruleById.has(def.id) || forecast.word === 'not-measured')) {
     stale = changedSince(record.judged, reads, books);
     // What somebody judged was another car: it is to be looked at again.
     verdict = stale
       ? { ...forecast, headline: 'judged before a fact it stands on changed: look again' }
       : {
-          ...forecast,
+          ...read(forecast),
           word: record.judged.word,
           headline: record.judged.why,
           basis: 'judged',

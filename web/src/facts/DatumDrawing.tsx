@@ -71,14 +71,13 @@ export function DatumDrawing({ factId }: { factId: string }) {
           <text x={x + 7} y={y - 52}>
             z
           </text>
-          <text x={x + 10} y={y + 16}>
-            y towards you
+          <text x={x - 4} y={y + 26}>
+            y to you
           </text>
         </g>
       </svg>
       <figcaption className="quiet">
-        <b>{datum.title}:</b> {datum.origin}. {axisWords.charAt(0).toUpperCase() + axisWords.slice(1)}.
-        {measured.counts ? ` Here: ${measured.counts}.` : ''}
+        <b>{datum.title}:</b> {datum.origin}. Axes: {axisWords}.{measured.counts ? ` Here: ${measured.counts}.` : ''}
       </figcaption>
     </figure>
   );

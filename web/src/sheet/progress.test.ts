@@ -54,7 +54,7 @@ describe('the line of stations', () => {
     );
     expect(p.pull.said).toMatch(/^2 of \d+$/);
     expect(p.donor.said).toMatch(/^1 of \d+ parts$/);
-    expect(p.prep.said).toBe('1 sheets, 1 torques');
+    expect(p.prep.said).toBe('1 sheet, 1 torque');
     expect(p.connect.said).toMatch(/^1 of \d+$/);
     expect(p.start.said).toBe('attempt 1');
     expect(p['hand-over'].said).toBe('1 follow-ups');

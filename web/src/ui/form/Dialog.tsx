@@ -13,7 +13,7 @@ export function Dialog({
 }: Omit<ModalProps, 'opened' | 'onClose' | 'title'> & { title: React.ReactNode; close: () => void }) {
   useReturnFocus();
   return (
-    <Modal opened onClose={close} title={title} {...rest}>
+    <Modal opened onClose={close} title={title} closeButtonProps={{ 'aria-label': 'Shut this' }} {...rest}>
       {children}
     </Modal>
   );
