@@ -127,10 +127,13 @@ const firstDone: Readonly<Record<string, Readonly<Record<string, string>>>> = {
 };
 
 /** What stands against a line that somebody signs, by steps and tests of this job that are not behind it. */
-export const notYetDone = (lineId: string, { tasks, toDo }: LineRecords): string[] =>
-  Object.entries(firstDone[lineId] ?? {})
+export function notYetDone(lineId: string, { tasks, toDo }: LineRecords): string[] {
+  const first = firstDone[lineId];
+  if (first === undefined) return [];
+  return Object.entries(first)
     .filter(([id]) => toDo.has(id) && !['done', 'waived'].includes(tasks[id]?.status ?? 'open'))
     .map(([, name]) => `Not done yet: ${name}.`);
+}
 
 /** The way of priming is chosen by somebody who looked at the engine: what stands there by default is nobody's choice. */
 export function primingChosen(facts: FactBook): string[] {

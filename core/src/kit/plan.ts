@@ -1,5 +1,5 @@
 import { factDef, showFact, when } from '../facts/index.ts';
-import type { FactBook } from '../facts/index.ts';
+import type { FactBook, FactValue } from '../facts/index.ts';
 import type { TruthOf } from '../rules/truths.ts';
 import { kitLines } from './data/lines.ts';
 import type { KitRecord } from './records.ts';
@@ -72,10 +72,18 @@ export function kitPlan(truthOf: TruthOf, facts: FactBook, askers: KitAskers): K
   return lines;
 }
 
+// A fact is told in the same words for as long as it is the same.
+const told = new WeakMap<FactValue, { factId: string; text: string }>();
+
 function fill(from: readonly string[], facts: FactBook): { factId: string; text: string }[] {
   return from.flatMap((factId) => {
     const value = facts.get(factId);
-    return value ? [{ factId, text: `${factDef(factId).label.toLowerCase()} ${showFact(factId, value)}` }] : [];
+    if (!value) return [];
+    const known = told.get(value);
+    if (known?.factId === factId) return [known];
+    const words = { factId, text: `${factDef(factId).label.toLowerCase()} ${showFact(factId, value)}` };
+    told.set(value, words);
+    return [words];
   });
 }
 

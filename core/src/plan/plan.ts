@@ -112,12 +112,14 @@ function tasksOf(fits: readonly FitLine[]): FitTask[] {
 class FitSlice {
   private books: Books = { job: new Map(), outgoing: new Map() };
   private records: PlanInput['fits'] = {};
+  private allGaps: readonly GapRecord[] = [];
   private gaps: ReadonlyMap<string, readonly GapRecord[]> = new Map();
   private readonly kept = new Map<string, FitLine>();
 
   compute(books: Required<Books>, records: PlanInput['fits'], all: readonly GapRecord[]): FitLine[] {
-    const gaps = gapsByPlace(all);
     const gapsBefore = this.gaps;
+    const gaps = all === this.allGaps ? gapsBefore : gapsByPlace(all);
+    this.allGaps = all;
     this.gaps = gaps;
     const changed = {
       job: changedFacts(this.books.job, books.job),
@@ -131,8 +133,8 @@ class FitSlice {
       if (
         known &&
         !known.reads.some((r) => changed[r.book].has(r.factId)) &&
-        sameValue(before[def.id], records[def.id]) &&
-        sameValue(gapsBefore.get(def.id), gaps.get(def.id))
+        (before === records || sameValue(before[def.id], records[def.id])) &&
+        (gapsBefore === gaps || sameValue(gapsBefore.get(def.id), gaps.get(def.id)))
       )
         return known;
       const line = judge(def, books, records[def.id], gaps.get(def.id));
@@ -166,9 +168,15 @@ function waitingLines(
   gates: readonly GateState[],
   build: StepPlan,
 ): Map<string, string[]> {
-  const waiting = new Map<string, Set<string>>();
+  const waiting = new Map<string, string[]>();
   const wait = (facts: readonly string[], line: string): void => {
-    for (const id of facts) if (isFactId(id)) waiting.set(id, (waiting.get(id) ?? new Set()).add(line));
+    for (const id of facts) {
+      if (!isFactId(id)) continue;
+      const lines = waiting.get(id);
+      if (lines === undefined) waiting.set(id, [line]);
+      // A line asks one after the other for all it wants: it stands last where it asked already.
+      else if (lines.at(-1) !== line) lines.push(line);
+    }
   };
   for (const line of fits)
     wait(
@@ -178,7 +186,8 @@ function waitingLines(
   for (const line of kit) wait([...line.needs, ...line.blanks], line.def.id);
   for (const gate of gates) for (const line of gate.lines) wait(line.needs, line.def.id);
   for (const line of build.lines) wait(line.needs, line.def.id);
-  return new Map([...waiting].map(([id, lines]) => [id, [...lines].sort()]));
+  for (const lines of waiting.values()) lines.sort();
+  return waiting;
 }
 
 /**
@@ -191,6 +200,7 @@ export class Planner {
   private readonly pull = new PullSlice('own');
   private readonly harvest = new PullSlice('donor');
   private readonly build = new Kept<StepPlan>();
+  private readonly words = new Kept<Scope['fits']>();
   private readonly own = new Truths();
   private readonly outgoing = new Truths();
   private readonly donor = new Truths();
@@ -207,7 +217,10 @@ export class Planner {
     );
     const bare = scopeOf({
       facts,
-      fits: new Map(fits.map((line) => [line.def.id, { word: line.verdict.word, resolved: line.resolved }])),
+      fits: this.words.get(
+        fits,
+        () => new Map(fits.map((line) => [line.def.id, { word: line.verdict.word, resolved: line.resolved }])),
+      ),
       fitted,
       attempts: input.attempts,
     });

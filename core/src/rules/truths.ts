@@ -10,6 +10,7 @@ export type TruthOf = (condition: Condition) => Truth;
 /** Ids of the facts that are not the same in both books. */
 export function changedFacts(before: FactBook, after: FactBook): Set<string> {
   const changed = new Set<string>();
+  if (before === after) return changed;
   for (const [id, value] of after) if (!sameFact(before.get(id), value)) changed.add(id);
   for (const id of before.keys()) if (!after.has(id)) changed.add(id);
   return changed;
@@ -48,10 +49,12 @@ export class Truths {
     const before = this.scope;
     this.scope = scope;
     const changed = changedFacts(before.facts, scope.facts);
-    for (const id of new Set([...before.fits.keys(), ...scope.fits.keys()]))
-      if (!sameValue(before.fits.get(id), scope.fits.get(id))) changed.add(id);
-    for (const id of new Set([...before.fitted, ...scope.fitted]))
-      if (before.fitted.has(id) !== scope.fitted.has(id)) changed.add(id);
+    if (before.fits !== scope.fits)
+      for (const id of new Set([...before.fits.keys(), ...scope.fits.keys()]))
+        if (!sameValue(before.fits.get(id), scope.fits.get(id))) changed.add(id);
+    if (before.fitted !== scope.fitted)
+      for (const id of new Set([...before.fitted, ...scope.fitted]))
+        if (before.fitted.has(id) !== scope.fitted.has(id)) changed.add(id);
     if (before.attempts !== scope.attempts) changed.add('attempts');
     if (!sameValue(before.approvals, scope.approvals)) changed.add('approval-open');
     if (changed.size === 0) return;
