@@ -353,7 +353,7 @@ export class Browser {
       return [...new Set(seen.map((s) => s.trim()).filter(Boolean))];`);
     const marks =
       /\((?:mk|cp|phys|std-m)\b|\bCP;|\bMAN first|\*|\bundefined\b|\bNaN\b|\[object |\bnull\b/;
-    // One of a thing is not many of it: "1 lines", "0 of 1 bolts".
+    // One of a thing is not many of it: "1 lines", "0 of 1 bolt".
     const oneOfMany =
       /\b1 (?:lines|steps|bolts|photos|facts|checks|cylinders|parts|minutes|days|hours|attempts|readings|records|circuits|jobs|units|sheets|torques|plugs|tests|months|years|people|questions|kits|orders|interfaces)\b/;
     return said.flatMap((text) => [

@@ -192,6 +192,22 @@ describe('a swap from booking-in to a signed first start', () => {
     await b.see('handed over to Tove Lund', '.logbook-book');
   });
 
+  it('the gearbox that comes out is a unit with facts of its own, and its kind changes the pull', async () => {
+    await at('facts?of=own-gearbox');
+    await b.see('This job has no gearbox coming out yet');
+    await b.type('Name', 'three-speed automatic');
+    await b.type('Where it is', 'in the car');
+    await b.press('Add', '#main form');
+    await b.field('Find a fact');
+    await fact('own-gearbox', 'Gearbox kind', {}, { 'Gearbox kind': 'automatic hydraulic' });
+    await at('pull');
+    await b.driver.executeScript(
+      `[...document.querySelectorAll('.counts button')].find((e) => / all:/.test(e.getAttribute('aria-label'))).click()`,
+    );
+    const steps = await b.see('onverter', '.app-bench');
+    expect(steps).not.toContain('Clutch slave');
+  });
+
   it('Donor: a part is ticked off with its label, and the label opens it', async () => {
     await at('donor');
     await b.press('Engine ECU with its bracket', '.app-bench');
@@ -224,17 +240,17 @@ describe('a swap from booking-in to a signed first start', () => {
     await b.type('Then angle, deg', '90');
     await b.type('Value from', 'manual page 12');
     await b.press('Tight', '[role=dialog]');
-    await b.see('1 of 1 bolts');
+    await b.see('1 of 1 bolt');
     await b.press('Taken off', '.app-bench table');
     await b.type('Why', 'gasket seen to weep');
     await b.press('It is off');
-    await b.see('0 of 1 bolts, taken apart since');
+    await b.see('0 of 1 bolt, taken apart since');
     // Left off, it would hold the first crank.
     await b.press('Tighten again');
     await b.type('Stages, N·m', '30 then 40 lbft');
     await b.type('Value from', 'manual page 12');
     await b.press('Tight', '[role=dialog]');
-    await b.see('1 of 1 bolts');
+    await b.see('1 of 1 bolt');
   });
 
   it('Connect: a circuit computes its wire; one label on two ends is an error', async () => {

@@ -6,7 +6,7 @@ import { donorMoneyRules, labelRules } from '@bay/core/donors';
 import { partConditions } from '@bay/core/parts';
 import type { PartCondition, PartRecord } from '@bay/core/parts';
 import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
-import { UnitForm } from '../jobs/index.ts';
+import { UnitForm } from '../units/index.ts';
 import { Because, Form, Tabs, useTab, words } from '../ui/index.ts';
 import { StepList } from '../pull/index.ts';
 

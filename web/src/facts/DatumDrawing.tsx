@@ -27,7 +27,7 @@ const things: Record<DatumId, React.ReactNode> = {
       <text x="244" y="46">
         bell face
       </text>
-      <text x="34" y="74">
+      <text x="6" y="74">
         crank axis
       </text>
     </>
@@ -42,7 +42,7 @@ const things: Record<DatumId, React.ReactNode> = {
       <text x="244" y="42">
         bell face
       </text>
-      <text x="34" y="74">
+      <text x="6" y="74">
         input axis
       </text>
     </>

@@ -7,6 +7,7 @@ import type { FactDef } from '@bay/core/facts';
 import { titleOf } from '@bay/core/plan';
 import type { FactRow } from '@bay/contract/facts';
 import { useJob } from '../sheet/index.ts';
+import { UnitForm } from '../units/index.ts';
 import { dayWords, Tabs } from '../ui/index.ts';
 import { FactEditor, sourceWords } from './FactEditor.tsx';
 import { usualBearer } from './useFact.ts';
@@ -19,6 +20,7 @@ const subjects: readonly { id: string; title: string; bearer: Bearer; of: FactDe
   { id: 'donor', title: 'Donor', bearer: 'donor', of: 'donor' },
   { id: 'choice', title: 'Choices', bearer: 'job', of: 'choice' },
   { id: 'own-engine', title: 'Engine coming out', bearer: 'own-engine', of: 'engine' },
+  { id: 'own-gearbox', title: 'Gearbox coming out', bearer: 'own-gearbox', of: 'gearbox' },
 ];
 
 function Value({ def, row }: { def: FactDef; row: FactRow }) {
@@ -42,7 +44,7 @@ function Value({ def, row }: { def: FactDef; row: FactRow }) {
 
 /** The fact sheet: what is known, what is not, and which verdicts wait for it. */
 export default function FactSheet() {
-  const { sheet, plan } = useJob();
+  const { sheet, plan, mayWrite } = useJob();
   const [params, setParams] = useSearchParams();
   const subject = subjects.find((s) => s.id === params.get('of')) ?? subjects[0]!;
   const [filter, setFilter] = useState('');
@@ -79,10 +81,14 @@ export default function FactSheet() {
         to={(of) => setParams({ of }, { replace: true })}
       >
         {!bearerId ? (
-          <p className="notice ochre-notice">
-            This job has no {subject.title.toLowerCase()} yet. Add it at Scope or Donor, then its facts have something
-            to hang on.
-          </p>
+          <>
+            <p className="notice ochre-notice">
+              This job has no {subject.title.toLowerCase()} yet; its facts hang on it.
+            </p>
+            {mayWrite && subject.bearer !== 'job' && (
+              <UnitForm key={subject.id} jobId={sheet.job.id} role={subject.bearer} label={subject.title} />
+            )}
+          </>
         ) : (
           <>
             <div className="row-actions" style={{ marginTop: 0 }}>

@@ -60,13 +60,11 @@ function FluidForm({ of: { system, title, way, grade }, close }: { of: Asked; cl
         {...(way === 'not-needed' ? { 'data-autofocus': true } : {})}
       />
       {(system === 'brake' || system === 'clutch') && (
-        <p className="caution">Brake fluid eats paint and eyes: gloves, glasses. Never from an open can.</p>
+        <p className="oxide">Brake fluid eats paint and eyes: gloves, glasses. Never from an open can.</p>
       )}
-      {system === 'coolant' && (
-        <p className="caution">Never open a hot system. Coolant is poisonous: none left lying.</p>
-      )}
+      {system === 'coolant' && <p className="oxide">Never open a hot system. Coolant is poisonous: none left lying.</p>}
       {system === 'fuel' && (
-        <p className="caution">Engine cold, battery off, no flame, extinguisher within reach, air moving.</p>
+        <p className="oxide">Engine cold, battery off, no flame, extinguisher within reach, air moving.</p>
       )}
     </FormDialog>
   );

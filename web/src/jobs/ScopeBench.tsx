@@ -17,7 +17,7 @@ import { may } from '@bay/contract/rights';
 import { call, keys, newId, useMe } from '../api/index.ts';
 import { FactEditor, usualBearer } from '../facts/index.ts';
 import { columns, Failed, Trouble, VerdictMark } from '../ui/index.ts';
-import { UnitForm } from './UnitForm.tsx';
+import { UnitForm } from '../units/index.ts';
 import { useChangeJob, useJob, useRecords } from '../sheet/index.ts';
 
 function Wish() {

@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { useJob } from '../sheet/index.ts';
 import { JobSchools } from '../schools/index.ts';
 import { StepList } from './StepList.tsx';
@@ -14,7 +15,8 @@ export default function PullBench() {
       </div>
       {!own && (
         <p className="notice ochre-notice">
-          The car's own engine is not on this job as a unit, so steps that depend on it stay in the list.
+          The car's own engine is not on this job as a unit, so steps that depend on it stay in the list.{' '}
+          <Link to={`/jobs/${sheet.job.id}/facts?of=own-engine`}>Add it at Facts</Link>.
         </p>
       )}
       <JobSchools
