@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { askSorts, logKinds, pinSorts } from '@bay/core/logbook';
+import { gateNames } from '@bay/core/commissioning';
 import { stationIds } from '@bay/core/jobs';
 import { command, endpoint, fileReply, id, isoDate, line, longestAgoMs } from './endpoint.ts';
 import { act, amount, kind, text } from './kind.ts';
@@ -10,7 +11,12 @@ const share = amount.min(0).max(1);
 
 export const logbookKinds = {
   hold: kind<'hold'>(
-    z.object({ waitsFor: text(200).min(2, 'Say what it waits for.'), due: isoDate.optional(), released: act }),
+    z.object({
+      waitsFor: text(200).min(2, 'Say what it waits for.'),
+      due: isoDate.optional(),
+      forbiddenAt: z.enum(gateNames).optional(),
+      released: act,
+    }),
     {
       acts: ['released'],
       signed: 'once',

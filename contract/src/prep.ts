@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { gateNames } from '@bay/core/commissioning';
 import { unitRoles } from '@bay/core/jobs';
 import { boltedRoles } from '@bay/core/prep';
 import { amount, kind, text } from './kind.ts';
@@ -42,6 +43,7 @@ export const prepKinds = {
       what: text(300).min(3, 'Say what was found.'),
       lookedAt: text(40).optional(),
       follows: text(300).optional(),
+      forbiddenAt: z.enum(gateNames).optional(),
       settled: z.object({ how: text(300).min(3, 'Say how it was settled.') }).optional(),
     }),
     { acts: ['settled'], signed: 'once' },

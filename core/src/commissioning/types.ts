@@ -1,5 +1,8 @@
-import type { StationId } from '../jobs/stations.ts';
+import type { GateName } from '../jobs/gates.ts';
 import type { Condition } from '../rules/condition.ts';
+
+export { gateNames, gatesOfStation } from '../jobs/gates.ts';
+export type { GateName } from '../jobs/gates.ts';
 
 export interface GateLineDef {
   id: string;
@@ -93,31 +96,6 @@ export interface FollowUpDef {
   afterDays?: number;
   what: string;
 }
-
-/** Gates in the order of the job. */
-export const gateNames = [
-  'Donor high voltage',
-  'High voltage',
-  'Engine closed up',
-  'Engine in',
-  'First crank',
-  'First start',
-  'First drive',
-  'Hand over',
-] as const;
-export type GateName = (typeof gateNames)[number];
-
-/** The gates that are behind a station when it is signed. */
-export const gatesOfStation: Readonly<Record<StationId, readonly GateName[]>> = {
-  scope: [],
-  donor: ['Donor high voltage'],
-  pull: ['High voltage'],
-  prep: ['Engine closed up'],
-  fit: ['Engine in'],
-  connect: [],
-  start: ['First crank', 'First start'],
-  'hand-over': ['First drive', 'Hand over'],
-};
 
 export const provisionalKindIds = [
   'offered-up',

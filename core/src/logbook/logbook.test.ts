@@ -71,6 +71,11 @@ describe('one line', () => {
       { kind: 'hold', waitsFor: 'coolant neck', due: '2026-11-26' },
     ],
     ['held by paint', { kind: 'hold', waitsFor: 'paint' }],
+    [
+      'held: seat cover, before hand over',
+      { kind: 'hold', waitsFor: 'seat cover', forbiddenAt: 'Hand over' },
+    ],
+    ['held: seat cover, before lunch', { kind: 'hold', waitsFor: 'seat cover, before lunch' }],
     ['hold: engine stand, bay 2', { kind: 'hold', waitsFor: 'engine stand, bay 2' }],
     ['arrived: coolant neck', { kind: 'arrival', what: 'coolant neck' }],
     [

@@ -1,3 +1,4 @@
+import type { GateName } from '../jobs/gates.ts';
 import type { Act, Stamp } from '../rules/stamp.ts';
 
 export const askSorts = ['question', 'approval', 'signature', 'reading'] as const;
@@ -6,6 +7,8 @@ export const pinSorts = ['bag', 'part', 'finding', 'measurement', 'note'] as con
 export interface HoldRecord extends Stamp {
   waitsFor: string;
   due?: string | undefined;
+  /** The first gate at which it may not be open any more, where it is not the usual one. */
+  forbiddenAt?: GateName | undefined;
   released?: Act | undefined;
 }
 

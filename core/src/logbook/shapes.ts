@@ -1,5 +1,6 @@
 import { provisionalKinds } from '../commissioning/data/provisional.ts';
-import type { ProvisionalKindId } from '../commissioning/types.ts';
+import { gateNames } from '../commissioning/types.ts';
+import type { GateName, ProvisionalKindId } from '../commissioning/types.ts';
 import { factCatalogue, partName } from '../facts/index.ts';
 import { sheetDefs } from '../prep/sheets.ts';
 import { parseMeasure } from '../units/index.ts';
@@ -39,7 +40,7 @@ export type LogEntryDraft =
   | ({ kind: 'measurement'; text: string; sheet: string; place: string; valueMm: number } & Understood)
   | ({ kind: 'fact'; text: string; factId: string; partKey: string; typed: string } & Understood)
   | ({ kind: 'torque'; text: string; joint: string; bolt: string; torqueNm: number; angleDeg?: number } & Understood)
-  | ({ kind: 'hold'; text: string; waitsFor: string; due?: string } & Understood)
+  | ({ kind: 'hold'; text: string; waitsFor: string; due?: string; forbiddenAt?: GateName } & Understood)
   | ({ kind: 'release'; text: string; what: string } & Understood)
   | ({ kind: 'arrival'; text: string; what: string; label?: string } & Understood)
   | ({ kind: 'provisional'; text: string; what: string; form: ProvisionalKindId } & Understood)
@@ -229,7 +230,20 @@ const fact: Shape = (text) => {
   };
 };
 
-const hold: Shape = (text, { today }) => {
+/** "…, before first drive": the first gate at which it may no longer be so. */
+function beforeGate(text: string): { rest: string; gate?: GateName; pieces: Piece[] } {
+  const m = Match.of(
+    new RegExp(`^(?<rest>.+?)\\s*[,;]\\s*before\\s+(?:the\\s+)?(?<gate>${gateNames.join('|')})$`, 'di'),
+    text,
+  );
+  const gate = gateNames.find((g) => g.toLowerCase() === m?.must('gate').toLowerCase());
+  return m && gate
+    ? { rest: m.must('rest'), gate, pieces: m.piece('gate', 'before', gate) }
+    : { rest: text, pieces: [] };
+}
+
+const hold: Shape = (line, { today }) => {
+  const { rest: text, gate, pieces } = beforeGate(line);
   const m = Match.of(/^(?:held|hold)\s*(?::|by|for)?\s*(?:waiting for|waits for|by|for)?\s+(?<rest>.+)$/di, text);
   if (!m) return undefined;
   const tail = Match.of(
@@ -241,11 +255,15 @@ const hold: Shape = (text, { today }) => {
   const waitsFor = due ? tail!.must('what') : m.must('rest');
   return {
     kind: 'hold',
-    text,
+    text: line,
     waitsFor,
     ...(due ? { due } : {}),
-    pieces: due ? [...by.piece('what', 'waits for'), ...by.piece('day', 'due', due)] : by.piece('rest', 'waits for'),
-    understood: `hold: waits for ${waitsFor}${due ? `, due ${due}` : ''}`,
+    ...(gate ? { forbiddenAt: gate } : {}),
+    pieces: [
+      ...(due ? [...by.piece('what', 'waits for'), ...by.piece('day', 'due', due)] : by.piece('rest', 'waits for')),
+      ...pieces,
+    ],
+    understood: `hold: waits for ${waitsFor}${due ? `, due ${due}` : ''}${gate ? `, before ${gate.toLowerCase()}` : ''}`,
   };
 };
 

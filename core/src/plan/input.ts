@@ -50,8 +50,8 @@ function openMatters(material: JobMaterial): OpenMatter[] {
   const holds = Object.values(recordsOf(material, 'hold')).filter((h) => !h.released);
   const approvals = Object.values(recordsOf(material, 'ask')).filter((a) => a.ask === 'approval' && !a.answer);
   return [
-    ...findings.map((f) => ({ gate: findingGate(f.on), what: `finding, ${f.what}` })),
-    ...holds.map((h) => ({ gate: 'First crank' as const, what: `held, ${h.waitsFor}` })),
+    ...findings.map((f) => ({ gate: f.forbiddenAt ?? findingGate(f.on), what: `finding, ${f.what}` })),
+    ...holds.map((h) => ({ gate: h.forbiddenAt ?? ('First crank' as const), what: `held, ${h.waitsFor}` })),
     ...approvals.map((a) => ({ gate: 'First drive' as const, what: `approval asked for, ${a.what}` })),
   ];
 }

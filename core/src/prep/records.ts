@@ -1,4 +1,5 @@
 import type { UnitRole } from '../jobs/units.ts';
+import type { GateName } from '../jobs/gates.ts';
 import type { Act, Stamp } from '../rules/stamp.ts';
 
 /** What a bolted joint belongs to. */
@@ -41,6 +42,8 @@ export interface FindingRecord extends Stamp {
   what: string;
   lookedAt?: string | undefined;
   follows?: string | undefined;
+  /** The first gate at which it may not be open any more, where it is not the usual one of its unit. */
+  forbiddenAt?: GateName | undefined;
   settled?: Act<{ how: string }> | undefined;
 }
 

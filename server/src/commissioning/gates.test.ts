@@ -227,6 +227,7 @@ describe('what people left open', () => {
   it('a finding, a hold and an approval stand at their gates until they are settled', async () => {
     await put('finding', randomUUID(), { on: 'car', what: 'rust under the battery tray' });
     await put('hold', randomUUID(), { waitsFor: 'bell gasket' });
+    await put('hold', randomUUID(), { waitsFor: 'seat cover', forbiddenAt: 'Hand over' });
     await put('ask', randomUUID(), {
       ask: 'approval',
       to: 'manager',
@@ -240,8 +241,52 @@ describe('what people left open', () => {
         .join(' ');
     expect(said('First drive')).toContain('finding, rust under the battery tray');
     expect(said('First start')).not.toContain('finding');
+    expect(said('First crank')).not.toContain('seat cover');
+    expect(said('Hand over')).toContain('seat cover');
     expect(said('First crank')).toContain('held, bell gasket');
     expect(said('First drive')).toContain('approval asked for, weld the crossmember');
     expect(said('First start')).not.toContain('approval asked for');
+  });
+});
+
+describe('signing with a gate shut', () => {
+  const sign = async (station: string, despite?: string) => {
+    const { job } = await shop.manager.good(jobs.readJob, { params: { jobId } });
+    return shop.manager.call(jobs.changeJob, {
+      params: { jobId },
+      body: {
+        commandId: commandId(),
+        revision: job.revision,
+        signStation: station,
+        ...(despite === undefined ? {} : { despite }),
+      } as never,
+    });
+  };
+  it('a station wants a sentence, which stays in the book with the open lines', async () => {
+    const answer = await sign('prep');
+    expect(answer.status).toBe(409);
+    expect(answer.problem.title).toMatch(/stand before "Engine closed up"/);
+    expect(answer.problem.fields).toMatchObject({ despite: expect.any(String) as string });
+    expect((await sign('prep', 'too short')).status).toBe(422);
+    expect((await sign('prep', 'closed up for good after the trial fit')).status).toBe(200);
+    const { log } = await shop.manager.good(jobs.readJob, { params: { jobId } });
+    expect(log.map((l) => l.text).join(' ')).toMatch(
+      /signed: Prep, with \d+ lines of a gate open: closed up for good after the trial fit/,
+    );
+  });
+  it('a station without a gate wants none', async () =>
+    expect((await sign('scope')).status).toBe(200));
+  it('a job is not handed over so, by no door', async () => {
+    for (const despite of [undefined, 'the customer stands in the yard']) {
+      const answer = await sign('hand-over', despite);
+      expect(answer.status).toBe(409);
+      expect(answer.problem.title).toMatch(/stand before "First drive" and "Hand over"/);
+    }
+    const signed = await put('signature', 'hand-over', {
+      what: 'Hand over',
+      statement: 'all told',
+    });
+    expect(signed.status).toBe(409);
+    expect((await shop.manager.good(jobs.readJob, { params: { jobId } })).job.closedAt).toBeFalsy();
   });
 });

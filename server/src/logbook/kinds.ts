@@ -24,7 +24,7 @@ export const logbookKinds = [
     describe: (data) =>
       data.released
         ? `released: ${data.waitsFor}`
-        : `held: waits for ${data.waitsFor}${data.due ? `, due ${data.due}` : ''}`,
+        : `held: waits for ${data.waitsFor}${data.due ? `, due ${data.due}` : ''}${data.forbiddenAt ? `, before ${data.forbiddenAt.toLowerCase()}` : ''}`,
   }),
   kindRule({
     kind: 'decision',

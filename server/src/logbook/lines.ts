@@ -179,7 +179,11 @@ export async function writeLine(
         };
       });
     case 'hold':
-      return add(tx, caller, line, 'hold', { waitsFor: draft.waitsFor, due: draft.due });
+      return add(tx, caller, line, 'hold', {
+        waitsFor: draft.waitsFor,
+        due: draft.due,
+        forbiddenAt: draft.forbiddenAt,
+      });
     case 'release':
       if (!(await release(tx, caller, line, draft)))
         await note('release', `${draft.understood}. No hold of that name was open`);

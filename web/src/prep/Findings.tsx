@@ -1,3 +1,5 @@
+import { gateNames } from '@bay/core/commissioning';
+import type { GateName } from '@bay/core/commissioning';
 import type { FindingRecord } from '@bay/core/prep';
 import { Button, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
@@ -30,8 +32,13 @@ function FindingForm({ lookedAt, close }: { lookedAt: string | undefined; close:
       on: roles.some(([r]) => r === 'engine') ? 'engine' : 'car',
       what: '',
       follows: row?.follows ?? '',
+      forbiddenAt: null as GateName | null,
     },
-    sent: (v) => ({ ...v, ...(lookedAt ? { lookedAt } : {}) }),
+    sent: ({ forbiddenAt, ...v }) => ({
+      ...v,
+      ...(forbiddenAt ? { forbiddenAt } : {}),
+      ...(lookedAt ? { lookedAt } : {}),
+    }),
   });
   return (
     <FormDialog
@@ -49,6 +56,13 @@ function FindingForm({ lookedAt, close }: { lookedAt: string | undefined; close:
       <Select label="On" data={roles.map(([value, label]) => ({ value, label }))} {...form.field('on')} />
       <TextInput label="What was found" data-autofocus {...form.field('what')} />
       <TextInput label="What follows" {...form.field('follows')} />
+      <Select
+        label="Settled before"
+        placeholder="As usual for what it is on"
+        clearable
+        data={[...gateNames]}
+        {...form.field('forbiddenAt')}
+      />
     </FormDialog>
   );
 }
