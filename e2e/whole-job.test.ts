@@ -201,6 +201,7 @@ describe('a swap from booking-in to a signed first start', () => {
     await b.field('Find a fact');
     await fact('own-gearbox', 'Gearbox kind', {}, { 'Gearbox kind': 'automatic hydraulic' });
     await at('pull');
+    await b.see('ready or on it', '.app-bench');
     await b.driver.executeScript(
       `[...document.querySelectorAll('.counts button')].find((e) => / all:/.test(e.getAttribute('aria-label'))).click()`,
     );

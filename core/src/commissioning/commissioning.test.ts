@@ -56,7 +56,7 @@ const gate = (name: string, over: Partial<GateInputs> = {}, proofs = {}, facts =
 };
 const line = (name: string, id: string, over: Partial<GateInputs> = {}, proofs = {}) =>
   gate(name, over, proofs).lines.find((l) => l.def.id === id)!;
-const proof = { text: 'looked', by: 'A', at: '2026-01-01' };
+const proof = { text: 'looked at by two', by: 'A', at: '2026-01-01' };
 const proofOf = (id: string) => ({
   ...proof,
   readings: goodReadings(gateLines.find((l) => l.id === id)!),
@@ -72,6 +72,25 @@ const loose = (title: string, forbiddenAt: GateName = 'First crank'): Provisiona
   from: 'person',
   endsWith: 'torqued',
   forbiddenAt,
+});
+
+it('tests of the engine that nobody wrote down stand in the line under the name of whoever signs it', () => {
+  const told = (facts: object) =>
+    gate('Engine closed up', {}, {}, facts).lines.find((l) => l.def.id === 'gate-cu-condition')
+      ?.accepts;
+  expect(told({ 'eng-condition': 'stood' })).toEqual([
+    'compression by cylinder',
+    'leak-down by cylinder',
+  ]);
+  expect(
+    told({
+      'eng-condition': {
+        value: 'stood',
+        'compression-table': '11.8 12 11.9 12',
+        'leak-down-table': '6 7 6 8 %',
+      },
+    }),
+  ).toBeUndefined();
 });
 
 describe('gates', () => {
@@ -187,6 +206,8 @@ describe('proofs', () => {
     ],
     ['gate-fc-rear-look', { text: 'looked at' }, /A photo is to show it/],
     ['gate-fc-rollcall', { text: ' ' }, /Write what proves it/],
+    ['gate-cu-condition', { text: 'x' }, /in a few words what was looked at/],
+    ['gate-fc-clear', { text: 'ok' }, /in a few words what was looked at/],
     [
       'gate-fc-rear-look',
       { text: '', override: { by: 'A', reason: 'late' } },

@@ -7,10 +7,10 @@ import type { BoltedRole } from '../prep/records.ts';
 import { gateLines } from './data/gates.ts';
 import { againstFill, agree, withPutIn } from '../fluids/fills.ts';
 import type { Fill } from '../fluids/fills.ts';
-import { notYetDone, primingChosen, provedByRecord } from './record-lines.ts';
+import { acceptedBy, notYetDone, primingChosen, provedByRecord } from './record-lines.ts';
 import type { LineRecords, ShownByRecord } from './record-lines.ts';
 import type { ProvisionalItem } from './provisional.ts';
-import { refuseProof, standingOf, wantsPhoto } from './proof.ts';
+import { refuseShown, standingOf, wantsPhoto } from './proof.ts';
 import type { GateProof } from './records.ts';
 import { gateNames } from './types.ts';
 import type { GateLineDef, GateName } from './types.ts';
@@ -35,7 +35,11 @@ export interface OpenMatter {
 
 type Proofs = Readonly<Record<string, GateProof | undefined>>;
 /** `record` is there where the line is proved by a record, and by nobody's words. */
-export type GateLineState = LineState<GateLineDef, GateProof> & { record?: ShownByRecord };
+export type GateLineState = LineState<GateLineDef, GateProof> & {
+  record?: ShownByRecord;
+  /** What whoever signs it takes on by name. */
+  accepts?: readonly string[];
+};
 
 export interface GateState extends GateCount {
   gate: GateName;
@@ -172,7 +176,7 @@ function unproved(
   photoIds: ReadonlySet<string>,
 ): string[] {
   if (proof === undefined || proof.override || proof.voided) return [];
-  const refused = refuseProof(def, proof, facts);
+  const refused = refuseShown(def, proof, facts);
   const shown = !wantsPhoto(def) || (proof.photos ?? []).some((id) => photoIds.has(id));
   if (refused !== undefined) return [refused];
   return shown ? [] : ['A photo of this job is to show it: take one, or choose one.'];
@@ -200,7 +204,10 @@ export function gatesOf(
     const blockers = against.map((sentence) => ({ lineId: def.id, sentence }));
     const shown = record !== undefined && record.missing.length === 0 && !proof?.override;
     const line = lineState(def, truthOf, proof, shown ? 'proved' : standingOf(def, proof), blockers);
-    return line ? { ...line, ...(record === undefined ? {} : { record }) } : [];
+    const accepts = acceptedBy[def.id]?.(facts) ?? [];
+    return line
+      ? { ...line, ...(record === undefined ? {} : { record }), ...(accepts.length > 0 ? { accepts } : {}) }
+      : [];
   });
   return gateNames.flatMap((gate) => {
     const own = lines.filter((l) => l.def.gate === gate);

@@ -1,6 +1,6 @@
 import type { FactBook } from '../facts/index.ts';
 import type { ProofState } from '../rules/gate.ts';
-import { readingsOf } from './readings.ts';
+import { pointsOf, readingsOf } from './readings.ts';
 import type { GateProof } from './records.ts';
 import type { GateLineDef } from './types.ts';
 
@@ -18,8 +18,20 @@ export function standingOf(def: GateLineDef, proof: GateProof | undefined): Proo
   return proof.override ? 'overridden' : 'proved';
 }
 
-/** Why a proof is refused, or undefined when it will do. */
-export function refuseProof(
+/** Fewer letters than this say nothing of what was looked at. */
+const leastWords = 10;
+
+/** Why a proof is refused that somebody writes now, or undefined when it will do. */
+export function refuseProof(...[def, proof, facts]: Parameters<typeof refuseShown>): string | undefined {
+  const refused = refuseShown(def, proof, facts);
+  const inWords = !proof.override && pointsOf(def).length === 0 && !wantsPhoto(def);
+  return refused ?? (inWords && proof.text.trim().length < leastWords ? tooFew : undefined);
+}
+
+const tooFew = 'Write in a few words what was looked at and what was seen: it is all that proves this line.';
+
+/** Why what a proof shows does not prove its line, as the facts are now. */
+export function refuseShown(
   def: GateLineDef,
   proof: Pick<GateProof, 'text' | 'readings' | 'photos' | 'override'>,
   facts: FactBook,

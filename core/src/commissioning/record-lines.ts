@@ -135,6 +135,20 @@ export function notYetDone(lineId: string, { tasks, toDo }: LineRecords): string
     .map(([, name]) => `Not done yet: ${name}.`);
 }
 
+/** Tests of an engine that nobody wrote down; common practice, no source. */
+const testsMissing = (facts: FactBook): string[] =>
+  (
+    [
+      ['compression-table', 'compression by cylinder'],
+      ['leak-down-table', 'leak-down by cylinder'],
+    ] as const
+  ).flatMap(([part, name]) => (facts.get('eng-condition')?.parts[part] === undefined ? [name] : []));
+
+/** What is not there and is accepted by whoever signs the line: it stands in the line under their name. */
+export const acceptedBy: Readonly<Record<string, (facts: FactBook) => string[]>> = {
+  'gate-cu-condition': testsMissing,
+};
+
 /** The way of priming is chosen by somebody who looked at the engine: what stands there by default is nobody's choice. */
 export function primingChosen(facts: FactBook): string[] {
   const way = facts.get('cho-oil-priming');

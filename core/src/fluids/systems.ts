@@ -16,7 +16,10 @@ export const fluidSystems = [
 export type FluidSystemId = (typeof fluidSystems)[number]['id'];
 export const fluidSystemIds = fluidSystems.map((s) => s.id) as [FluidSystemId, ...FluidSystemId[]];
 
-export const fluidWays = ['drained', 'filled', 'not-needed'] as const;
+/** No engine that burns something does without these. */
+export const alwaysNeeded: ReadonlySet<FluidSystemId> = new Set(['engine-oil', 'fuel']);
+
+export const fluidWays = ['filled', 'drained', 'not-needed'] as const;
 export type FluidWay = (typeof fluidWays)[number];
 
 /** The system that somebody means by these words; nothing where they name none. */

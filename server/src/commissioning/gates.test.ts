@@ -129,6 +129,17 @@ describe('the line of the fluids', () => {
       note: expect.any(String) as string,
     });
     expect((await put('fluid', randomUUID(), { ...way, note: 'no' })).status).toBe(422);
+    for (const system of ['engine-oil', 'fuel'])
+      expect(
+        (
+          await put('fluid', randomUUID(), {
+            way: 'not-needed',
+            what: system,
+            system,
+            note: 'runs dry',
+          })
+        ).status,
+      ).toBe(422);
     expect(
       (await put('fluid', randomUUID(), { ...way, system: undefined, note: 'air-cooled' })).status,
     ).toBe(422);
@@ -179,7 +190,7 @@ describe('a line that a test of the bench proves', () => {
   it('takes no words, and falls with the test', async () => {
     const fan = 'gate-fs-fan';
     expect((await lineNow(fan)).state).toBe('blocked');
-    const refused = await put('gate', fan, { text: 'it blows' });
+    const refused = await put('gate', fan, { text: 'it blows the right way' });
     expect(refused.status).toBe(409);
     expect(refused.problem.title).toContain('Not done on the bench of Connect');
     const done = await put('task', 'bt-fan', { status: 'done' });

@@ -211,6 +211,11 @@ export function GateView({ gate }: { gate: GateState }) {
                   {b.sentence}
                 </p>
               ))}
+              {l.accepts && (
+                <p className="meta ochre">
+                  Not done: {l.accepts.join(', ')}. Whoever signs this line goes on without it.
+                </p>
+              )}
               {l.record?.missing.length === 0 && (
                 <p className="meta">
                   By the record: {l.record.says}

@@ -1,6 +1,6 @@
 import { TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { againstFill, holdsWords } from '@bay/core/fluids';
+import { againstFill, alwaysNeeded, fluidWays, holdsWords } from '@bay/core/fluids';
 import type { Fill, FluidSystemId, FluidWay } from '@bay/core/fluids';
 import { formatMeasure } from '@bay/core/units';
 import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
@@ -70,6 +70,9 @@ function FluidForm({ of: { system, title, way, grade }, close }: { of: Asked; cl
   );
 }
 
+const ways = (system: FluidSystemId): readonly FluidWay[] =>
+  fluidWays.filter((way) => way !== 'not-needed' || !alwaysNeeded.has(system));
+
 function System({ fill, ask }: { fill: Fill; ask: (way: FluidWay) => void }) {
   const { mayWrite } = useJob();
   const { title, grade, missing, putIn, last, state } = fill;
@@ -104,7 +107,7 @@ function System({ fill, ask }: { fill: Fill; ask: (way: FluidWay) => void }) {
       </div>
       {mayWrite && (
         <div className="actions">
-          {(['filled', 'drained', 'not-needed'] as const).map((way) => (
+          {ways(fill.system).map((way) => (
             <button
               key={way}
               type="button"

@@ -31,7 +31,7 @@ export const benchTests: readonly BenchTest[] = [
   { id: 'bt-tach-speedo', test: 'Signal generator or drill', expect: 'marks within 5 %', when: when('rec-tach-input != none'), finds: 'scaling' },
   { id: 'bt-brake-lamp', test: 'Pedal: lamp, engine unit and gearbox unit all see it', expect: 'three yes', when: when('always'), finds: 'lock-up and cruise stay on' },
   { id: 'bt-inhibitor', test: 'Start in every gear', expect: 'only park, neutral or clutch down', when: when('always'), finds: 'starts in gear' },
-  { id: 'bt-immobiliser', test: 'Key recognised on the bench or by the visitor with the tool', expect: 'unlocked state read', when: when('eng-immobiliser-kind != none'), finds: 'days lost' },
+  { id: 'bt-immobiliser', test: 'Key recognised on the bench or by the visitor with the tool', expect: 'unlocked state read', when: when('eng-immobiliser-kind != none and cho-control not in {recipient-unit-kept, standalone, carburettor-distributor, mechanical-diesel} or rec-immobiliser-kind != none and cho-control = recipient-unit-kept'), finds: 'days lost' },
   { id: 'bt-radiator', test: 'Core, header tank, welded joints at cap pressure plus 0.2 bar, water, 10 min; stand aside', expect: 'holds', when: when('always'), finds: 'pin holes' },
   { id: 'bt-glow', test: 'Each plug by ampere, controller time', expect: 'all alike', when: when('eng-fuel = diesel'), finds: 'dead plug' },
   { id: 'bt-stop', test: 'Stop valve by hand vacuum or supply', expect: 'holds 1 min; clicks', when: when('eng-diesel-stop != not-diesel'), finds: 'runs on' },
