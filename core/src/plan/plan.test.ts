@@ -240,6 +240,34 @@ describe('the plan', () => {
     expect(d.verdicts).toContainEqual({ id: 'fit-throttle', from: 'bolts-up', to: 'adapt' });
     expect(planDifference(after, after)).toEqual({ added: [], dropped: [], verdicts: [] });
   });
+  it('nothing of an engine unit is asked for where no engine unit runs it, and the car keeps its pedal with its unit', () => {
+    const engine = {
+      'eng-throttle-kind': 'by-wire',
+      'eng-load-sensor': 'air-mass',
+      'eng-o2-sensors': { upstream: '2' },
+      'eng-immobiliser-kind': 'key-to-engine-unit',
+    };
+    const asked = (control: string): string[] => {
+      const plan = computePlan(
+        emptyInput({ facts: bookFrom({ ...engine, 'cho-control': control }) }),
+      );
+      const all = [...plan.kit, ...plan.circuits, ...plan.benchTests].map((l) => l.def.id);
+      return [
+        'kit-maf-adapter',
+        'kit-pedal',
+        'kit-o2-sensors',
+        'cir-throttle-motor',
+        'cir-maf',
+        'cir-immobiliser',
+        'bt-immobiliser',
+      ].filter((id) => all.includes(id));
+    };
+    expect(asked('carburettor-distributor')).toEqual([]);
+    expect(asked('donor-unit-trimmed-loom')).toContain('kit-pedal');
+    expect(asked('donor-unit-trimmed-loom')).toContain('bt-immobiliser');
+    expect(asked('recipient-unit-kept')).not.toContain('kit-pedal');
+    expect(asked('standalone')).not.toContain('cir-immobiliser');
+  });
   it('names for each unknown fact which lines wait for it', () => {
     const plan = computePlan(emptyInput());
     expect(plan.waitingFor.get('eng-mass')).toContain('fit-install-path');

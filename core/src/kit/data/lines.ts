@@ -280,7 +280,7 @@ export const kitLines: readonly KitLineDef[] = [
     price: [50, 190, 520],
   },
   {
-    id: 'kit-maf-adapter', system: 'air', title: 'Air-mass housing of the calibration\'s bore, straight run', when: when('eng-load-sensor in {air-mass, both}'),
+    id: 'kit-maf-adapter', system: 'air', title: 'Air-mass housing of the calibration\'s bore, straight run', when: when('eng-load-sensor in {air-mass, both} and cho-control not in {carburettor-distributor, mechanical-diesel}'),
     options: 'arrow, screen, 1 to 2 diameters straight before it (common practice)', leftOut: 'reversed: stalls as it starts', price: [10, 45, 150],
   },
   {
@@ -292,7 +292,7 @@ export const kitLines: readonly KitLineDef[] = [
     leftOut: 'sticking throttle is a danger', price: [15, 40, 110],
   },
   {
-    id: 'kit-pedal', system: 'controls', title: 'By-wire pedal of the unit\'s set, plate', when: when('eng-throttle-kind = by-wire'), options: 'same donor as the unit, plug', optionsFrom: ['don-ecu-set', 'rec-throttle-pedal'],
+    id: 'kit-pedal', system: 'controls', title: 'By-wire pedal of the unit\'s set, plate', when: when('eng-throttle-kind = by-wire and cho-control not in {recipient-unit-kept, carburettor-distributor, mechanical-diesel}'), options: 'same donor as the unit, plug', optionsFrom: ['don-ecu-set', 'rec-throttle-pedal'],
     leftOut: 'bought later as a single piece at three times the price', price: [25, 80, 220],
   },
   { id: 'kit-vacuum-caps', system: 'air', title: 'Caps, plugs and hose for every port', when: when('eng-vacuum-ports > 0 and eng-fuel != diesel'), options: 'sizes counted', leftOut: 'high idle, lean', price: [4, 12, 30] },
@@ -330,7 +330,7 @@ export const kitLines: readonly KitLineDef[] = [
     options: 'place, angle above level, count', optionsFrom: ['eng-o2-sensors'], leftOut: 'exhaust closed without them', price: [5, 15, 40],
   },
   {
-    id: 'kit-o2-sensors', system: 'exhaust', title: 'Oxygen sensors, leads to reach', when: when('eng-o2-sensors > 0'), options: 'kind, lead length, renewed while pipes are off', leftOut: 'lead 300 mm short',
+    id: 'kit-o2-sensors', system: 'exhaust', title: 'Oxygen sensors, leads to reach', when: when('eng-o2-sensors > 0 and cho-control not in {carburettor-distributor, mechanical-diesel}'), options: 'kind, lead length, renewed while pipes are off', leftOut: 'lead 300 mm short',
     price: [25, 120, 350],
   },
   {
