@@ -276,7 +276,7 @@ describe('a swap from booking-in to a signed first start', () => {
     await b.see('tested: fan relay to fan', '.logbook-book');
   });
 
-  it('Start: no attempt before the gates; every line is proved or signed', async () => {
+  it('Start: no attempt before the gates; the pressure is logged', async () => {
     await at('start?tab=attempts');
     await b.see('Gate first: first crank 0 of');
     await b.press('Log an attempt');
@@ -290,6 +290,9 @@ describe('a swap from booking-in to a signed first start', () => {
     await b.type('Time to rise, s', '18');
     await b.press('Log the pressure');
     await b.see('3.1 bar after 18 s', '.logbook-book');
+  });
+
+  it('Start: each system is filled, or said not to be needed', async () => {
     await at('start?tab=fluids');
     for (const [system, litres, what] of [
       ['engine oil', '5 L', '10W-40'],
@@ -311,9 +314,12 @@ describe('a swap from booking-in to a signed first start', () => {
     await b.type('Why this car does without it', 'rack without a pump', '[role=dialog]');
     await b.press('Write it', '[role=dialog]');
     await b.wait(async () => (await b.count('[role=dialog]')) === 0);
-    // What a line stands on is done where it is done: nobody signs for it beforehand.
+  });
+
+  it('Connect: what a line stands on is done where it is done', async () => {
     await fact('choice', 'Oil priming', {}, { 'Oil priming': 'external pressure' });
     await at('connect?tab=tests');
+    await b.see('Start in every gear', '.app-bench');
     for (const test of [
       'Start in every gear',
       'Fan request simulated',
@@ -329,7 +335,11 @@ describe('a swap from booking-in to a signed first start', () => {
       await b.press(name);
       await b.wait(async () => (await b.count(`[aria-label^="Undo: ${test}"]`)) === 1);
     }
-    for (const gate of ['First crank', 'First start']) {
+  });
+
+  it.each(['First crank', 'First start'])(
+    'Start: every line of "%s" is proved or signed',
+    async (gate) => {
       await at(`start?tab=gates&gate=${encodeURIComponent(gate)}`);
       await b.see(`stand before "${gate}"`, '.app-bench');
       for (;;) {
@@ -367,8 +377,8 @@ describe('a swap from booking-in to a signed first start', () => {
         await b.wait(async () => (await b.count('[role=dialog]')) === 0);
       }
       await b.see(`The gate "${gate}" is open.`);
-    }
-  });
+    },
+  );
 
   it('Start: an attempt fails, the fault is found, the reason stays', async () => {
     await at('start?tab=attempts');

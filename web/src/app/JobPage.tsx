@@ -118,7 +118,8 @@ export function JobPage() {
   const Bench = benchOf(view);
   const apart = viewOf(view)?.place === 'apart';
   return (
-    <JobCtx value={{ sheet: sheet.data, plan, ...rights, conflict: setClash }}>
+    // Another job is another page: no open form goes along to it.
+    <JobCtx key={jobId} value={{ sheet: sheet.data, plan, ...rights, conflict: setClash }}>
       <div className={styles['job']}>
         <JobHead unfold={() => setUnfolded(!unfolded)} />
         <div className={`${styles['job-body']}${apart ? ' folded' : ''}`}>
