@@ -90,6 +90,7 @@ const forms: readonly AForm[] = [
     submit: 'Write it down',
   },
   { form: 'BookInPage', view: '/book-in', submit: 'Book in' },
+  { form: 'Despite', view: 'Wendling/fit', press: ['Sign Fit'], submit: 'Sign it all the same' },
   { form: 'UnitForm', view: 'Corvane/scope', press: ['Add a candidate'], submit: 'Add' },
   { form: 'PriceForm', view: 'Corvane/scope', press: ['Cost of 3.6 vee six'], submit: 'Keep' },
   {

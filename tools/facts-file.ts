@@ -183,7 +183,6 @@ export function inputOf(file: FactsFile): PlanInput {
       records: {
         ...emptyInput().gateInputs.records,
         tasks: tasksOf(file.tasks),
-        fuel: fluids.filter((f) => f.system === 'fuel').at(-1),
       },
       // What the file calls a photo is one: there is no job to look it up in.
       photoIds: new Set(Object.values(file.gates ?? {}).flatMap((g) => g.photos ?? [])),

@@ -25,9 +25,18 @@ const inputs: GateInputs = {
   primedBar: 3,
   records: {
     ...emptyInput().gateInputs.records,
-    fills: [],
+    fills: [
+      {
+        system: 'fuel',
+        title: 'fuel',
+        rows: [],
+        missing: [],
+        putIn: 20,
+        last: { way: 'filled', litres: 20, what: 'petrol 98', system: 'fuel' },
+        state: 'filled',
+      },
+    ],
     toDo: new Set(),
-    fuel: { way: 'filled', litres: 20, what: 'petrol 98', system: 'fuel' },
     lash: ['1', '2', '3', '4'].map((place) => ({
       sheet: 'lash',
       place,
@@ -72,6 +81,38 @@ const loose = (title: string, forbiddenAt: GateName = 'First crank'): Provisiona
   from: 'person',
   endsWith: 'torqued',
   forbiddenAt,
+});
+
+describe('lash proves its line', () => {
+  const lashLine = (limits: Record<string, number>, exhaust = 0.3) =>
+    gate(
+      'Engine closed up',
+      {
+        records: {
+          ...inputs.records,
+          lash: inputs.records.lash.map((s) => ({ ...s, readings: { intake: 0.2, exhaust } })),
+          lashLimits: { limits, source: 'manual, sheet 12' },
+        },
+      },
+      {},
+      { 'eng-cam-follower': 'bucket' },
+    ).lines.find((l) => l.def.id === 'gate-cu-lash')!;
+  const whole = {
+    'intake-least': 0.15,
+    'intake-largest': 0.25,
+    'exhaust-least': 0.25,
+    'exhaust-largest': 0.35,
+  };
+  it('inside both ends of both limits', () => {
+    expect(lashLine(whole).state).toBe('proved');
+    expect(lashLine({ 'least-size': 0.15, 'largest-size': 0.35 }).state).toBe('proved');
+    expect(lashLine(whole, 0.2).state).toBe('blocked');
+  });
+  it.each(Object.keys(whole))('not while %s is not entered', (name) => {
+    const rest = Object.fromEntries(Object.entries(whole).filter(([n]) => n !== name));
+    expect(lashLine(rest, 5).state).toBe('blocked');
+    expect(lashLine(rest).state).toBe('blocked');
+  });
 });
 
 it('tests of the engine that nobody wrote down stand in the line under the name of whoever signs it', () => {

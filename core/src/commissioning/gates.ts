@@ -117,10 +117,10 @@ function oilAgainst(proof: GateProof | undefined, fills: readonly Fill[]): strin
   if (!oil) return [];
   const typed = parseMeasure(proof?.readings?.['oil'] ?? '', 'L');
   const read = typed.ok && !proof?.override ? typed.measure.value : undefined;
-  if (oil.state === 'not-said') return read === undefined ? [] : [againstFill(withPutIn(oil, read)) ?? []].flat();
+  if (oil.state === 'not-said') return read === undefined ? [] : againstFill(withPutIn(oil, read));
   const differ = read !== undefined && oil.putIn !== undefined && !agree(read, oil.putIn);
   return [
-    ...[againstFill(oil) ?? []].flat(),
+    ...againstFill(oil),
     ...(differ
       ? [`${formatMeasure(oil.putIn!, 'L')} is written as put in, and ${formatMeasure(read, 'L')} is read here.`]
       : []),
@@ -145,8 +145,7 @@ const againstLine: Readonly<Record<string, (at: Looking) => string[]>> = {
   ],
   'gate-fc-oil-level': ({ proof, inputs }) => oilAgainst(proof, inputs.records.fills),
   'gate-fc-priming': ({ facts }) => primingChosen(facts),
-  'gate-fs-coolant': ({ inputs }) =>
-    inputs.records.fills.flatMap((f) => (f.system === 'coolant' ? (againstFill(f) ?? []) : [])),
+  'gate-fs-coolant': ({ inputs }) => inputs.records.fills.filter((f) => f.system === 'coolant').flatMap(againstFill),
   'gate-cu-fasteners': ({ inputs }) => [
     ...untightened(inputs, 'engine'),
     ...block(inputs.loosened, (w) => `Taken off and not tightened again: ${w}.`),

@@ -18,18 +18,6 @@ export function standingOf(def: GateLineDef, proof: GateProof | undefined): Proo
   return proof.override ? 'overridden' : 'proved';
 }
 
-/** Fewer letters than this say nothing of what was looked at. */
-const leastWords = 10;
-
-/** Why a proof is refused that somebody writes now, or undefined when it will do. */
-export function refuseProof(...[def, proof, facts]: Parameters<typeof refuseShown>): string | undefined {
-  const refused = refuseShown(def, proof, facts);
-  const inWords = !proof.override && pointsOf(def).length === 0 && !wantsPhoto(def);
-  return refused ?? (inWords && proof.text.trim().length < leastWords ? tooFew : undefined);
-}
-
-const tooFew = 'Write in a few words what was looked at and what was seen: it is all that proves this line.';
-
 /** Why what a proof shows does not prove its line, as the facts are now. */
 export function refuseShown(
   def: GateLineDef,
@@ -48,4 +36,21 @@ export function refuseShown(
   if (wantsPhoto(def))
     return (proof.photos ?? []).length === 0 ? 'A photo is to show it: take one, or choose one.' : undefined;
   return readings.length === 0 && proof.text.trim() === '' ? 'Write what proves it.' : undefined;
+}
+
+/** Fewer letters than this say nothing of what was looked at. */
+const leastWords = 10;
+
+/** Why a proof is refused that somebody writes now, or undefined when it will do. */
+export function refuseProof(
+  def: GateLineDef,
+  proof: Pick<GateProof, 'text' | 'readings' | 'photos' | 'override'>,
+  facts: FactBook,
+): string | undefined {
+  const inWords = !proof.override && pointsOf(def).length === 0 && !wantsPhoto(def);
+  const tooFew =
+    inWords && proof.text.trim().length < leastWords
+      ? 'Write in a few words what was looked at and what was seen: it is all that proves this line.'
+      : undefined;
+  return refuseShown(def, proof, facts) ?? tooFew;
 }

@@ -1,11 +1,11 @@
 import { cylindersIn } from '../facts/index.ts';
 import type { FactBook } from '../facts/index.ts';
 import { defaultSchool } from '../rules/book.ts';
+import { latest } from '../rules/stamp.ts';
 import type { Stamp } from '../rules/stamp.ts';
 import { judgeSheet } from '../prep/sheets.ts';
 import type { LimitsRecord, SheetRecord } from '../prep/records.ts';
 import type { TaskRecord } from '../pull/records.ts';
-import type { FluidRecord } from '../fluids/records.ts';
 import { counted, formatMeasure } from '../units/index.ts';
 import { againstFill } from '../fluids/fills.ts';
 import type { Fill } from '../fluids/fills.ts';
@@ -18,8 +18,6 @@ export interface LineRecords {
   fills: readonly Fill[];
   /** Fluids that name no system, drained and not filled since, in their own words. */
   dryByWords: readonly string[];
-  /** The last fuel that was put in or let out. */
-  fuel?: FluidRecord | undefined;
   tasks: Readonly<Record<string, TaskRecord | undefined>>;
   /** Tests and steps of building up that this job has. */
   toDo: ReadonlySet<string>;
@@ -38,9 +36,11 @@ export interface ShownByRecord {
 
 type Look = (records: LineRecords, facts: FactBook) => ShownByRecord | undefined;
 
-const listed = (names: readonly string[]): string => names.join(', ');
-const latest = (stamps: readonly Stamp[]): Stamp | undefined =>
-  [...stamps].sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1))[0];
+/** Is an end of a limit left out? One pair for both valves is what shops entered before they had their own. */
+const halfLimited = (limits: LimitsRecord['limits']): boolean =>
+  ['intake', 'exhaust'].some((valve) =>
+    (['least', 'largest'] as const).some((end) => (limits[`${valve}-${end}`] ?? limits[`${end}-size`]) === undefined),
+  );
 
 /** Every valve of every cylinder, inside the limits of the manual. */
 const lash: Look = ({ lash: sheets, lashLimits }, facts) => {
@@ -53,11 +53,11 @@ const lash: Look = ({ lash: sheets, lashLimits }, facts) => {
   return {
     missing: [
       ...(cylinders === undefined ? ['How many cylinders there are is not known.'] : []),
-      ...(open.length > 0 ? [`Lash not measured at cylinder ${listed(open)}.`] : []),
-      ...(judged.some((j) => j.word === 'no-limit') || lashLimits === undefined
+      ...(open.length > 0 ? [`Lash not measured at cylinder ${open.join(', ')}.`] : []),
+      ...(halfLimited(lashLimits?.limits ?? {})
         ? ["Nobody entered the manual's limits of intake and exhaust lash."]
         : []),
-      ...(outside.length > 0 ? [`Lash out of limits at cylinder ${listed(outside)}.`] : []),
+      ...(outside.length > 0 ? [`Lash out of limits at cylinder ${outside.join(', ')}.`] : []),
     ],
     says: `lash of ${counted(cylinders ?? 0, 'cylinder')} inside the limits of ${lashLimits?.source ?? ''}`,
     stamp: latest(sheets),
@@ -74,30 +74,33 @@ const tested =
     const open = own.filter((id) => tasks[id]?.status !== 'done').map((id) => names[id]!);
     return {
       missing: open.map((name) => `Not done on the bench of Connect: ${name}.`),
-      says: listed(own.map((id) => names[id]!)),
+      says: own.map((id) => names[id]!).join(', '),
       stamp: latest(done),
     };
   };
 
+/** Oil and fuel have lines of their own. */
+const ownLine: ReadonlySet<string> = new Set(['engine-oil', 'fuel']);
+
 const fluids: Look = ({ fills, dryByWords }) => {
-  const own = fills.filter((f) => f.system !== 'engine-oil');
+  const own = fills.filter((f) => !ownLine.has(f.system));
   return {
-    missing: [
-      ...own.flatMap((f) => againstFill(f) ?? []),
-      ...dryByWords.map((words) => `Drained and not filled since: ${words}.`),
-    ],
-    says: listed(
-      own.map((f) => `${f.title} ${f.state === 'not-needed' ? 'not needed' : formatMeasure(f.putIn ?? 0, 'L')}`),
-    ),
+    missing: [...own.flatMap(againstFill), ...dryByWords.map((words) => `Drained and not filled since: ${words}.`)],
+    says: own
+      .map((f) => `${f.title} ${f.state === 'not-needed' ? 'not needed' : formatMeasure(f.putIn ?? 0, 'L')}`)
+      .join(', '),
     stamp: latest(own.flatMap((f) => f.last ?? [])),
   };
 };
 
-const fuel: Look = ({ fuel: last }) => ({
-  missing: last?.way === 'filled' ? [] : ['Nobody wrote which fuel was put in, and how much.'],
-  says: last?.litres === undefined ? '' : `${formatMeasure(last.litres, 'L')} ${last.what}`,
-  stamp: last,
-});
+const fuel: Look = ({ fills }) => {
+  const last = fills.find((f) => f.system === 'fuel')?.last;
+  return {
+    missing: last?.way === 'filled' ? [] : ['Nobody wrote which fuel was put in, and how much.'],
+    says: last?.litres === undefined ? '' : `${formatMeasure(last.litres, 'L')} ${last.what}`,
+    stamp: last,
+  };
+};
 
 const followUps: Look = ({ followUps: { dated, undated } }) => ({
   missing: [

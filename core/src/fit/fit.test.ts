@@ -1455,6 +1455,18 @@ describe('trial fits and judgements', () => {
         moved,
       );
       expect(line).toMatchObject({ stale: true, verdict: { word: 'clash', basis: 'computed' } });
+      // Nor where nobody measured: one spot that is fine says nothing of the one that is to be read again.
+      const bare = bookFrom(
+        { 'rec-bay-width': { 'between-towers-at-head-height': '900' } },
+        '2026-02-15',
+      );
+      const fine = said(
+        [gap('left tower', 10), gap('right tower', 40, { at: '2026-03-01' })],
+        bare,
+      );
+      expect(fine).toMatchObject({ stale: true, verdict: { word: 'not-measured' } });
+      const bad = said([gap('left tower', 40), gap('right tower', 10, { at: '2026-03-01' })], bare);
+      expect(bad).toMatchObject({ stale: true, verdict: { word: 'clash', basis: 'trial' } });
       const roomy = bookFrom(
         { ...typed, 'rec-bay-width': { 'between-towers-at-head-height': '900' } },
         '2026-02-15',

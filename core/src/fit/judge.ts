@@ -1,5 +1,6 @@
 import { factDef, isFactId } from '../facts/index.ts';
 import type { FactRead } from '../rules/sum.ts';
+import { byTime } from '../rules/stamp.ts';
 import { sameValue } from '../rules/value.ts';
 import type { Books } from '../rules/evidence.ts';
 import type { FitWord } from '../rules/condition.ts';
@@ -115,15 +116,15 @@ function trialWord(interfaceId: string, trial: TrialReading, books: Books): Tria
   return words[Math.min(words.indexOf(byGap), words.indexOf(trial.word))] ?? byGap;
 }
 
-/** How good a verdict is; what nobody measured is better than nothing that was read. */
-const rankOf = (word: FitWord): number => (word === 'not-measured' ? words.length : words.indexOf(word));
+/** Does a reading make it worse than the forecast? Against what nobody measured anything counts that is no go. */
+const isWorse = (word: TrialReading['word'], forecast: FitWord): boolean =>
+  word !== 'bolts-up' && (forecast === 'not-measured' || words.indexOf(word) < words.indexOf(forecast));
 
 /** The readings that stand: of one spot, cold or hot, the last. */
 function standingTrials(first: TrialReading | undefined, gaps: readonly GapRecord[]): TrialReading[] {
   const all = [...(first ? [first] : []), ...gaps.filter((g) => !g.withdrawn).map((g) => g.read)];
   const bySpot = new Map<string, TrialReading>();
-  for (const trial of all.sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1)))
-    bySpot.set(`${trial.place.trim().toLowerCase()} ${trial.condition}`, trial);
+  for (const trial of all.sort(byTime)) bySpot.set(`${trial.place.trim().toLowerCase()} ${trial.condition}`, trial);
   return [...bySpot.values()];
 }
 
@@ -172,9 +173,9 @@ export function judge(
     const worst = fresh
       .map((trial) => ({ trial, word: trialWord(def.id, trial, books) }))
       .sort((a, b) => words.indexOf(a.word) - words.indexOf(b.word) || (a.trial.gapMm ?? 0) - (b.trial.gapMm ?? 0))[0];
-    // While one of several is to be looked at again, the others may make it worse than the sum and not better.
-    const counts = worst && (!stale || words.indexOf(worst.word) < rankOf(forecast.word));
-    if (counts) verdict = { ...read(forecast), ...ofTrial(def.id, worst, books, trials.length) };
+    // While one of several is to be looked at again, the others may make it worse and never a go.
+    if (worst && (!stale || isWorse(worst.word, forecast.word)))
+      verdict = { ...read(forecast), ...ofTrial(def.id, worst, books, trials.length) };
   } else if (record?.judged && (!ruleById.has(def.id) || forecast.word === 'not-measured')) {
     stale = changedSince(record.judged, reads, books);
     // What somebody judged was another car: it is to be looked at again.

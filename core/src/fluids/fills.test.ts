@@ -47,6 +47,14 @@ describe('what a circuit holds', () => {
     expect(fill('engine-oil', { ...card, 'cho-oil-filter': 'on-engine' })?.holds).toBe(5);
     expect(fill('gearbox', {})?.holds).toBeUndefined();
   });
+  it('while nobody knows which sump it gets, neither counts, and never both', () => {
+    const both = {
+      'eng-oil-spec': card['eng-oil-spec'],
+      'cho-oil-amount': { sump: '6 L' },
+      'cho-oil-filter': 'on-engine',
+    };
+    expect(fill('engine-oil', both)?.holds).toBeUndefined();
+  });
   it('another sump goes before the figure of the card', () => {
     const changed = {
       ...card,
@@ -83,14 +91,25 @@ describe('what was put in', () => {
   ])('%s L of 10 is %s', (litres, state) =>
     expect(at(fluid('filled', litres, 'coolant', 1)).state).toBe(state),
   );
-  it('what came out goes back in: less than the whole where it was never drained whole', () => {
-    expect(at(fluid('drained', 4, 'coolant', 1), fluid('filled', 4, 'coolant', 2)).state).toBe(
-      'agrees',
-    );
-    expect(at(fluid('drained', 4, 'coolant', 1), fluid('filled', 3, 'coolant', 2)).state).toBe(
-      'short',
-    );
+  it('what came out of a system that was full goes back in', () => {
+    const full = fluid('filled', 10, 'coolant', 1);
+    expect(
+      at(full, fluid('drained', 4, 'coolant', 2), fluid('filled', 4, 'coolant', 3)),
+    ).toMatchObject({
+      putIn: 10,
+      state: 'agrees',
+    });
+    expect(
+      at(full, fluid('drained', 4, 'coolant', 2), fluid('filled', 2, 'coolant', 3)).state,
+    ).toBe('short');
+    expect(
+      at(full, fluid('drained', 1, 'coolant', 2), fluid('filled', 10, 'coolant', 3)).state,
+    ).toBe('over');
   });
+  it('the rest that came out of a system of which nobody knows what was in it does not fill it', () =>
+    expect(at(fluid('drained', 0.2, 'coolant', 1), fluid('filled', 0.2, 'coolant', 2)).state).toBe(
+      'short',
+    ));
   it('one system does not fill another', () =>
     expect(
       fill('gearbox', {}, fluid('drained', 2, 'gear oil', 1), fluid('filled', 5, 'engine oil', 2))
@@ -98,7 +117,7 @@ describe('what was put in', () => {
     ).toBe('dry'));
   it('nobody wrote anything: that is not "filled", and not "not needed"', () => {
     expect(at().state).toBe('not-said');
-    expect(againstFill(at())).toContain('nobody wrote');
+    expect(againstFill(at()).join()).toContain('nobody wrote');
     expect(at(fluid('not-needed', undefined, 'coolant, air-cooled', 1)).state).toBe('not-needed');
     expect(
       at(fluid('not-needed', undefined, 'coolant', 1), fluid('drained', 1, 'coolant', 2)).state,

@@ -5,6 +5,7 @@ import { fluidSystems } from './systems.ts';
 import type { FluidSystemId } from './systems.ts';
 import type { FluidRecord } from './records.ts';
 import type { Condition } from '../rules/condition.ts';
+import { byTime } from '../rules/stamp.ts';
 import type { TruthOf } from '../rules/truths.ts';
 import { formatMeasure } from '../units/index.ts';
 
@@ -18,7 +19,7 @@ interface AmountPart {
   part: string;
   /** Wanted for the sum only where this is so; without it the sum does with what is known of it. */
   wantedWhen?: Condition;
-  /** Counts only where this is so. */
+  /** Counts only where this is so; while nobody knows, the sum does not count. */
   onlyWhen?: Condition;
 }
 
@@ -32,18 +33,18 @@ interface FillDef {
 }
 
 const always = when('always');
-const ownSump = when('cho-sump = donor-sump or cho-sump missing');
+const ownSump = when('cho-sump = donor-sump');
 const otherSump = when('cho-sump != donor-sump');
 
-/** Systems in the order in which they are gone through. Which are wet before the first crank: common practice, no source. */
+/** Systems in the order in which they are gone through: common practice, no source. */
 const fillDefs: readonly FillDef[] = [
   {
     system: 'engine-oil',
     when: always,
     kind: 'eng-oil-spec',
     parts: [
-      { fact: 'eng-oil-spec', part: 'capacity-with-filter', wantedWhen: ownSump, onlyWhen: ownSump },
-      { fact: 'cho-oil-amount', part: 'sump', wantedWhen: otherSump, onlyWhen: otherSump },
+      { fact: 'eng-oil-spec', part: 'capacity-with-filter', wantedWhen: always, onlyWhen: ownSump },
+      { fact: 'cho-oil-amount', part: 'sump', wantedWhen: always, onlyWhen: otherSump },
       { fact: 'cho-oil-amount', part: 'lines', wantedWhen: when('cho-oil-filter = remote or kit-oil-cooler fitted') },
       { fact: 'cho-oil-amount', part: 'cooler', wantedWhen: when('kit-oil-cooler fitted') },
       { fact: 'cho-oil-amount', part: 'accumulator' },
@@ -72,6 +73,7 @@ const fillDefs: readonly FillDef[] = [
   { system: 'final-drive', when: when('gbx-kind not in {transaxle-manual, transaxle-automatic}'), parts: [] },
   { system: 'steering', when: when('cho-ps = kept-hydraulic'), parts: [] },
   { system: 'clutch', when: when('gbx-release-kind in {external-slave, concentric-slave}'), parts: [] },
+  { system: 'fuel', when: always, parts: [] },
 ];
 
 export interface FillRow {
@@ -90,10 +92,8 @@ export interface Fill {
   missing: readonly string[];
   /** Sum of the parts, L; nothing while one is missing or none is known. */
   holds?: number;
-  /** Put in since it was last drained, L. */
+  /** In it by what was written: put in, less what came out, L. */
   putIn?: number;
-  /** Came out the last time it was drained, L. */
-  drained?: number;
   /** What was put in, in the words of the last record, and who wrote it. */
   last?: FluidRecord;
   state: 'agrees' | 'filled' | 'not-needed' | 'not-said' | 'dry' | 'short' | 'over';
@@ -111,24 +111,31 @@ function circuit(def: FillDef, facts: FactBook, truthOf: TruthOf): Pick<Fill, 'r
   const rows: FillRow[] = [];
   const missing: string[] = [];
   for (const { fact, part, wantedWhen, onlyWhen } of def.parts) {
-    if (onlyWhen && truthOf(onlyWhen).is === false) continue;
+    const counts = onlyWhen ? truthOf(onlyWhen).is : true;
+    if (counts === false) continue;
     const litres = facts.get(fact)?.parts[part];
     const label = `${factDef(fact).label}, ${factPart(fact, part).label.toLowerCase()}`;
-    if (typeof litres === 'number') rows.push({ label: factPart(fact, part).label, litres });
+    if (typeof litres === 'number' && counts === true) rows.push({ label: factPart(fact, part).label, litres });
     else if (wantedWhen && truthOf(wantedWhen).is !== false) missing.push(label);
   }
   return { rows, missing };
 }
 
-function stateOf({ holds, putIn, drained, last }: Pick<Fill, 'holds' | 'putIn' | 'drained' | 'last'>): Fill['state'] {
+function stateOf({ holds, putIn, last }: Pick<Fill, 'holds' | 'putIn' | 'last'>): Fill['state'] {
   if (last === undefined) return 'not-said';
   if (last.way === 'not-needed') return 'not-needed';
-  if (putIn === undefined) return 'dry';
+  if (last.way === 'drained' || putIn === undefined) return 'dry';
   if (holds === undefined) return 'filled';
-  // What was never drained whole takes back what came out of it.
-  const least = Math.min(holds, drained ?? holds) * (1 - tolerance);
-  return putIn < least ? 'short' : putIn > holds * (1 + tolerance) ? 'over' : 'agrees';
+  if (putIn < holds * (1 - tolerance)) return 'short';
+  return putIn > holds * (1 + tolerance) ? 'over' : 'agrees';
 }
+
+/** What is in a system, L: of one that was drained before anything was written as put in, nobody knows that anything stayed. */
+const contentOf = (inTime: readonly FluidRecord[]): number | undefined =>
+  inTime.reduce<number | undefined>((content, { way, litres = 0 }) => {
+    if (way === 'not-needed') return undefined;
+    return Math.max(0, (content ?? 0) + (way === 'filled' ? litres : -litres));
+  }, undefined);
 
 /** The same system, had so much been put in. */
 export const withPutIn = (fill: Fill, litres: number): Fill => {
@@ -138,20 +145,17 @@ export const withPutIn = (fill: Fill, litres: number): Fill => {
 
 /** Each system that this car may have, with what it holds and what was put in. */
 export function fillsOf(facts: FactBook, fluids: readonly FluidRecord[], truthOf: TruthOf): Fill[] {
-  const inTime = [...fluids].sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1));
+  const inTime = [...fluids].sort(byTime);
   return fillDefs.flatMap((def) => {
     const own = inTime.filter((f) => f.system === def.system);
     if (truthOf(def.when).is === false && own.length === 0) return [];
     const { rows, missing } = circuit(def, facts, truthOf);
-    const emptied = own.findLastIndex((f) => f.way !== 'filled');
-    const filled = own.slice(emptied + 1);
     const grade = def.kind && facts.get(def.kind)?.parts['value'];
     const last = own.at(-1);
-    const drained = own.findLast((f) => f.way === 'drained')?.litres;
+    const putIn = contentOf(own);
     const sums = {
       ...(rows.length > 0 && missing.length === 0 ? { holds: rows.reduce((sum, r) => sum + r.litres, 0) } : {}),
-      ...(filled.length > 0 ? { putIn: filled.reduce((sum, f) => sum + (f.litres ?? 0), 0) } : {}),
-      ...(drained === undefined ? {} : { drained }),
+      ...(putIn === undefined ? {} : { putIn }),
       ...(last ? { last } : {}),
     };
     return [
@@ -180,13 +184,13 @@ export const holdsWords = ({ rows, holds }: Fill): string =>
 
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
-/** What stands against a system as it is, in a sentence; nothing where it may be run. */
-export function againstFill(fill: Fill): string | undefined {
+/** What stands against a system as it is, in sentences; none where it may be run. */
+export function againstFill(fill: Fill): string[] {
   const { title, state, putIn, holds } = fill;
   const name = capital(title);
-  if (state === 'dry') return `Drained and not filled since: ${title}.`;
-  if (state === 'not-said') return `${name}: nobody wrote what was put in, or that it is not needed.`;
+  if (state === 'dry') return [`Drained and not filled since: ${title}.`];
+  if (state === 'not-said') return [`${name}: nobody wrote what was put in, or that it is not needed.`];
   if (state === 'short')
-    return `${name}: ${litres(putIn!)} put in, and it holds ${litres(holds!)} (${holdsWords(fill)}).`;
-  return state === 'over' ? `${name}: ${litres(putIn!)} put in, more than it holds (${holdsWords(fill)}).` : undefined;
+    return [`${name}: ${litres(putIn!)} put in, and it holds ${litres(holds!)} (${holdsWords(fill)}).`];
+  return state === 'over' ? [`${name}: ${litres(putIn!)} put in, more than it holds (${holdsWords(fill)}).`] : [];
 }

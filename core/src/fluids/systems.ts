@@ -1,3 +1,4 @@
+import { byTime } from '../rules/stamp.ts';
 import type { FluidRecord } from './records.ts';
 
 /** What a fluid is in, and the words by which the log bar knows it. The first that fits counts. */
@@ -29,7 +30,7 @@ export const fluidSystemOf = (words: string): FluidSystemId | undefined =>
 /** Fluids that name no system, drained and not filled again by the same words. */
 export function dryByWords(fluids: readonly FluidRecord[]): string[] {
   const last = new Map<string, FluidRecord>();
-  for (const fluid of [...fluids].sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1)))
+  for (const fluid of [...fluids].sort(byTime))
     if (fluid.system === undefined) last.set(fluid.what.toLowerCase(), fluid);
   return [...last.values()].filter((f) => f.way === 'drained').map((f) => f.what);
 }

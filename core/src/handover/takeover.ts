@@ -1,3 +1,4 @@
+import { latest } from '../rules/stamp.ts';
 import { counted } from '../units/index.ts';
 import type { ProvisionalItem } from '../commissioning/provisional.ts';
 import type { GateState } from '../commissioning/gates.ts';
@@ -99,7 +100,7 @@ function inTheMiddle({ steps, sheets, joints, torques }: TakeoverParts, running:
   const open = joints.flatMap((j): InTheMiddle[] => {
     const own = torques.filter((t) => t.joint === j.name);
     if (own.length === 0 || jointState(own, j.bolts).done) return [];
-    const last = [...own].sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1))[0]!;
+    const last = latest(own)!;
     return [
       {
         title: j.name,

@@ -230,12 +230,14 @@ const fact: Shape = (text) => {
   };
 };
 
+const endsBeforeGate = new RegExp(
+  `^(?<rest>.+?)\\s*[,;]\\s*before\\s+(?:the\\s+)?(?<gate>${gateNames.join('|')})$`,
+  'di',
+);
+
 /** "…, before first drive": the first gate at which it may no longer be so. */
 function beforeGate(text: string): { rest: string; gate?: GateName; pieces: Piece[] } {
-  const m = Match.of(
-    new RegExp(`^(?<rest>.+?)\\s*[,;]\\s*before\\s+(?:the\\s+)?(?<gate>${gateNames.join('|')})$`, 'di'),
-    text,
-  );
+  const m = Match.of(endsBeforeGate, text);
   const gate = gateNames.find((g) => g.toLowerCase() === m?.must('gate').toLowerCase());
   return m && gate
     ? { rest: m.must('rest'), gate, pieces: m.piece('gate', 'before', gate) }

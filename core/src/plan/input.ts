@@ -8,7 +8,7 @@ import type { UnitRole } from '../jobs/units.ts';
 import { noSource } from '../prep/records.ts';
 import type { BoltedRole } from '../prep/records.ts';
 import { jointState } from '../prep/sheets.ts';
-import type { Stamp } from '../rules/stamp.ts';
+import { latest } from '../rules/stamp.ts';
 import { recordsOf } from '../records/index.ts';
 import type { Recorded } from '../records/index.ts';
 import { doubleLabels } from '../systems/circuits.ts';
@@ -56,9 +56,6 @@ function openMatters(material: JobMaterial): OpenMatter[] {
   ];
 }
 
-const lastOf = <T extends Stamp>(records: readonly T[]): T | undefined =>
-  [...records].sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1))[0];
-
 /** Joints of which not every bolt is written as tight. */
 function untightenedJoints(material: JobMaterial): { on: BoltedRole; what: string }[] {
   const torques = Object.values(recordsOf(material, 'torque'));
@@ -77,7 +74,6 @@ export function planInputOf(material: JobMaterial): PlanInput {
   const followUps = Object.values(recordsOf(material, 'follow-up'));
   const undated = followUps.filter((f) => !f.done && !f.on && !f.atKm && !f.occasion);
   const fluids = Object.values(recordsOf(material, 'fluid'));
-  const primings = Object.values(recordsOf(material, 'priming')).sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1));
   const torques = Object.values(recordsOf(material, 'torque'));
   return {
     facts: bookOf(material, [
@@ -116,14 +112,13 @@ export function planInputOf(material: JobMaterial): PlanInput {
       untightened: untightenedJoints(material),
       records: {
         dryByWords: dryByWords(fluids),
-        fuel: lastOf(fluids.filter((f) => f.system === 'fuel')),
         tasks: recordsOf(material, 'task'),
         lash: Object.values(recordsOf(material, 'sheet')).filter((s) => s.sheet === 'lash'),
         lashLimits: recordsOf(material, 'limits')['lash'],
         followUps: { dated: followUps.filter((f) => !undated.includes(f)).length, undated: undated.map((f) => f.what) },
       },
       openEnds: undated.map((f) => f.what),
-      primedBar: primings[0]?.bar,
+      primedBar: latest(Object.values(recordsOf(material, 'priming')))?.bar,
       plugOutAt: {
         own: plugOut(recordsOf(material, 'task')['rm-hv-make-safe']),
         donor: plugOut(recordsOf(material, 'task')['donor-rm-hv-make-safe']),

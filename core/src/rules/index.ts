@@ -8,4 +8,4 @@ export * from './sum.ts';
 export * from './truths.ts';
 export * from './value.ts';
 export * from './verdict.ts';
-export type * from './stamp.ts';
+export * from './stamp.ts';

@@ -10,3 +10,9 @@ export interface Stamp {
 
 /** An act with what was said at it. */
 export type Act<T = unknown> = T & Stamp;
+
+/** Compares stamps by time, the earliest first; what was never stamped comes before all. */
+export const byTime = (a: Stamp, b: Stamp): number => (a.at ?? '').localeCompare(b.at ?? '');
+
+/** The last of some records; nothing where there are none. */
+export const latest = <T extends Stamp>(records: readonly T[]): T | undefined => [...records].sort(byTime).at(-1);

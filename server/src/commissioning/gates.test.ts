@@ -4,6 +4,7 @@ import * as jobs from '@bay/contract/jobs';
 import { addPhoto, undoCommand, writeLog } from '@bay/contract/logbook';
 import { putRecord } from '@bay/contract/records';
 import type { RecordKind } from '@bay/contract/records';
+import { alwaysNeeded } from '@bay/core/fluids';
 import { computePlan, planInputOf } from '@bay/core/plan';
 import { commandId, freshDatabase, startServer } from '../testing/harness.ts';
 import { asFile, phonePhoto } from '../testing/pictures.ts';
@@ -157,7 +158,7 @@ describe('the line of the fluids', () => {
     ])
       await say(line);
     for (const { system } of (await planNow()).fills.filter(
-      (f) => f.state === 'not-said' && f.system !== 'engine-oil',
+      (f) => f.state === 'not-said' && !alwaysNeeded.has(f.system),
     ))
       expect(
         (

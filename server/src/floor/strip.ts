@@ -1,3 +1,4 @@
+import { byTime } from '@bay/core/rules';
 import { counted } from '@bay/core/units';
 import { faults } from '@bay/core/diagnosis';
 import { caseStanding, curedBy, shortTitleOf } from '@bay/core/plan';
@@ -10,7 +11,7 @@ import type { Material } from '../plan/material.ts';
 
 /** What holds a job, in plain words, the most serious first. `today` is an ISO date. */
 export function stateOf(material: Material, plan: Plan, today: string): Strip['state'] {
-  const attempts = Object.values(recordsOf(material, 'attempt')).sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1));
+  const attempts = Object.values(recordsOf(material, 'attempt')).sort(byTime);
   const last = attempts.at(-1);
   if (last && last.result !== 'runs' && attempts.length >= 3 && attempts.slice(-3).every((a) => a.result !== 'runs')) {
     return {

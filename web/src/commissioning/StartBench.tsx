@@ -1,3 +1,4 @@
+import { byTime } from '@bay/core/rules';
 import type { AttemptRecord, PrimingRecord } from '@bay/core/commissioning';
 import { Button, Select, Textarea, TextInput } from '@mantine/core';
 import { useState } from 'react';
@@ -169,7 +170,7 @@ function AttemptForm({ number, close }: { number: number; close: () => void }) {
 
 function Primings() {
   const { mayWrite } = useJob();
-  const primings = Object.values(useRecords('priming')).sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1));
+  const primings = Object.values(useRecords('priming')).sort(byTime);
   return (
     <div className="panel">
       <h3>Oil pressure before spark</h3>

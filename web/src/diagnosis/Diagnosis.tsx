@@ -1,3 +1,4 @@
+import { byTime } from '@bay/core/rules';
 import type { Answer, CaseRecord, EngineState, NextTest, Suspect } from '@bay/core/diagnosis';
 import { Button, Checkbox, Select, Textarea, TextInput } from '@mantine/core';
 import { useMemo, useState } from 'react';
@@ -237,7 +238,7 @@ function OpenedCase({ caseId, record }: { caseId: string; record: CaseRecord }) 
     () =>
       Object.entries(all)
         .filter(([, o]) => o.caseId === caseId && !o.withdrawn)
-        .sort(([, a], [, b]) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1)),
+        .sort(([, a], [, b]) => byTime(a, b)),
     [all, caseId],
   );
   const ranking = useMemo(() => {
@@ -390,7 +391,7 @@ function OpenedCase({ caseId, record }: { caseId: string; record: CaseRecord }) 
 /** Finding the fault: observations in, suspects ranked, the next best test by what it tells a minute. */
 export function Diagnosis() {
   const { mayWrite } = useJob();
-  const cases = Object.entries(useRecords('case')).sort(([, a], [, b]) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1));
+  const cases = Object.entries(useRecords('case')).sort(([, a], [, b]) => byTime(b, a));
   const open = cases.find(([, c]) => !c.closed);
   const closed = cases.filter(([, c]) => c.closed);
   return (

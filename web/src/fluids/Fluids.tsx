@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { againstFill, alwaysNeeded, fluidWays, holdsWords } from '@bay/core/fluids';
 import type { Fill, FluidSystemId, FluidWay } from '@bay/core/fluids';
 import { formatMeasure } from '@bay/core/units';
-import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
+import { useJob, useRecordForm } from '../sheet/index.ts';
 import { dayWords, FormDialog, measured, MeasuredInput, words } from '../ui/index.ts';
 
 interface Asked {
@@ -103,7 +103,12 @@ function System({ fill, ask }: { fill: Fill; ask: (way: FluidWay) => void }) {
             {last.at ? `, ${dayWords(last.at)}` : ''}
           </p>
         )}
-        {state !== 'not-said' && againstFill(fill) && <p className="caution">{againstFill(fill)}</p>}
+        {state !== 'not-said' &&
+          againstFill(fill).map((sentence) => (
+            <p key={sentence} className="caution">
+              {sentence}
+            </p>
+          ))}
       </div>
       {mayWrite && (
         <div className="actions">
@@ -126,12 +131,8 @@ function System({ fill, ask }: { fill: Fill; ask: (way: FluidWay) => void }) {
 
 /** What each system holds by its parts, what was put in, and whether the two agree. */
 export function Fluids() {
-  const { plan, mayWrite } = useJob();
+  const { plan } = useJob();
   const [asked, setAsked] = useState<Asked>();
-  const fuels = Object.values(useRecords('fluid'))
-    .filter((f) => f.system === 'fuel')
-    .sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1));
-  const fuel = fuels[0];
   return (
     <>
       <p className="quiet">
@@ -148,41 +149,6 @@ export function Fluids() {
             }
           />
         ))}
-        <li className="step">
-          <span className="mark" aria-hidden="true">
-            {fuel?.way === 'filled' ? '✓' : ''}
-          </span>
-          <div>
-            <p className="title">
-              Fuel{' '}
-              <span className={`tag ${fuel === undefined ? 'ochre' : fuel.way === 'filled' ? 'teal' : 'oxide'}`}>
-                {fuel === undefined ? 'Nothing written' : fuel.way === 'filled' ? 'Filled' : 'Let out'}
-              </span>
-            </p>
-            {fuel && (
-              <p className="meta">
-                {fuel.litres === undefined ? '' : `${formatMeasure(fuel.litres, 'L')} `}
-                {fuel.what}, {fuel.by}
-                {fuel.at ? `, ${dayWords(fuel.at)}` : ''}
-              </p>
-            )}
-          </div>
-          {mayWrite && (
-            <div className="actions">
-              {(['filled', 'drained'] as const).map((way) => (
-                <button
-                  key={way}
-                  type="button"
-                  className={`plain-button small ${way === 'filled' ? '' : 'bare'}`}
-                  aria-label={`${titles[way]}: fuel`}
-                  onClick={() => setAsked({ system: 'fuel', title: 'fuel', way, grade: fuel?.what ?? '' })}
-                >
-                  {titles[way]}
-                </button>
-              ))}
-            </div>
-          )}
-        </li>
       </ol>
       {asked && <FluidForm key={`${asked.system} ${asked.way}`} of={asked} close={() => setAsked(undefined)} />}
     </>

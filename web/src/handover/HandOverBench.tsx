@@ -1,6 +1,6 @@
 import { counted } from '@bay/core/units';
 import { TextInput, Textarea } from '@mantine/core';
-import { followUpDefs } from '@bay/core/commissioning';
+import { followUpDefs, gatesOfStation } from '@bay/core/commissioning';
 import { GateView } from '../commissioning/index.ts';
 import { useChangeJob, useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { dayAfter, dayWords, Form, fromToday, measured, MeasuredInput, Trouble, words } from '../ui/index.ts';
@@ -156,7 +156,7 @@ function Sign() {
     initial: { statement: '' },
     sent: ({ statement }) => ({ what: 'Hand over', statement }),
   });
-  const gate = plan.gates.find((g) => g.gate === 'Hand over')!;
+  const shut = plan.gates.filter((g) => gatesOfStation['hand-over'].includes(g.gate) && !g.opens);
   if (sheet.job.closedAt) return <p className="notice">Handed over on {dayWords(sheet.job.closedAt)}.</p>;
   if (!mayWrite) return null;
   return (
@@ -164,18 +164,18 @@ function Sign() {
       className="panel"
       of={form}
       submit="Hand over"
-      disabled={!gate.opens}
+      disabled={shut.length > 0}
       send={async (data) => {
         await form.send(data);
         await changing.mutateAsync({ signStation: 'hand-over' });
       }}
     >
       <h3>Sign the hand over</h3>
-      {!gate.opens && (
-        <p className="ochre">
-          {gate.of - gate.proved} of {counted(gate.of, 'line')} of the gate open.
+      {shut.map((g) => (
+        <p key={g.gate} className="ochre">
+          {g.of - g.proved} of {counted(g.of, 'line')} before "{g.gate}" not proved.
         </p>
-      )}
+      ))}
       <Textarea label="What was told and given to the customer" {...form.field('statement')} />
     </Form>
   );

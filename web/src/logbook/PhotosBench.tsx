@@ -1,3 +1,4 @@
+import { byTime } from '@bay/core/rules';
 import { Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -156,7 +157,7 @@ function OnePhoto({ photoId, photo }: { photoId: string; photo: Photo }) {
 
 export default function PhotosBench() {
   const { sheet, mayWrite } = useJob();
-  const photos = Object.entries(useRecords('photo')).sort(([, a], [, b]) => ((a.at ?? '') < (b.at ?? '') ? 1 : -1));
+  const photos = Object.entries(useRecords('photo')).sort(([, a], [, b]) => byTime(b, a));
   const pins = Object.values(useRecords('pin')).filter((p) => !p.removed);
   const [params, setParams] = useSearchParams();
   const open = params.get('photo') ?? '';

@@ -1,3 +1,4 @@
+import { byTime } from '@bay/core/rules';
 import { gateNames } from '@bay/core/commissioning';
 import type { GateName } from '@bay/core/commissioning';
 import type { FindingRecord } from '@bay/core/prep';
@@ -14,11 +15,7 @@ export function useFindings(): { key: string; on: UnitRole; data: FindingRecord 
   return sheet.records
     .filter((r) => r.kind === 'finding')
     .map((r) => ({ key: r.key, on: r.on ?? r.data['on'], data: r.data }))
-    .sort(
-      (a, b) =>
-        Number(Boolean(a.data.settled)) - Number(Boolean(b.data.settled)) ||
-        ((a.data.at ?? '') < (b.data.at ?? '') ? 1 : -1),
-    );
+    .sort((a, b) => Number(Boolean(a.data.settled)) - Number(Boolean(b.data.settled)) || byTime(b.data, a.data));
 }
 
 function FindingForm({ lookedAt, close }: { lookedAt: string | undefined; close: () => void }) {
