@@ -4,14 +4,14 @@ import type { DemoJob } from './types.ts';
 /** An older rear-engined camper that gets a modern in-line four from a damaged estate. Stands at Fit. */
 export const camper: DemoJob = {
   opened: [16, '08:40'], by: 'MH',
-  car: { name: '1982 Wendling camper', modelYear: 1982, identity: 'WVB25A4C3CH004187' },
+  car: { name: '1982 Wendling camper', modelYear: 1982, identity: 'XJB25A4C3CH004187' },
   customer: 'Ines Rowntree', phone: '0555 0134', wish: 'Quiet on the motorway at 110, starts in winter, heater that works',
   faults: 'Smokes blue on the overrun, third cylinder low, oil at the pushrod tubes. Heater dead. Everything else works',
   ownEngine: '1.9 flat four, original', bay: '1', promisedIn: 17,
   units: [
     { role: 'donor', kind: 'car', name: '2010 Ostrey estate, rear damage', identity: 'OST9921KK10077345', place: 'yard, row 2' },
-    { role: 'engine', kind: 'engine', name: '2.0 twin-cam four', identity: 'QR20-T44871', place: 'bay 1, on the cradle' },
-    { role: 'gearbox', kind: 'gearbox', name: 'Five-speed transaxle, rebuilt', identity: 'TX5-0932', place: 'bay 1' },
+    { role: 'engine', kind: 'engine', name: '2.0 twin-cam four', identity: 'WX20-T44871', place: 'bay 1, on the cradle' },
+    { role: 'gearbox', kind: 'gearbox', name: 'Five-speed transaxle, rebuilt', identity: 'JX5-0932', place: 'bay 1' },
     { role: 'computer', kind: 'computer', name: 'Engine unit of the estate', identity: 'E2-7714-08', place: 'shelf C2' },
     { role: 'loom', kind: 'loom', name: 'Engine loom of the estate', place: 'shelf C2' },
   ],
@@ -31,7 +31,7 @@ export const camper: DemoJob = {
       'rec-oil-switch-thresholds': { low: '0.3 bar', high: '0.9 bar', contact: 'normally-closed' }, 'rec-brake-line-path': 'clear', 'rec-dash-kind': 'separate-gauges', 'rec-ac-state': 'none', 'rec-battery': { place: 'bay', 'cold-cranking': '540 A' },
     }),
     ...round([14, '10:00'], 'JV', 'looked-up', 'engine', {
-      'eng-code': 'QR20, variant T44, serial 871', 'eng-model-year': '2010', 'eng-layout': 'inline-4', 'eng-displacement': '1998 cm³', 'eng-power': '110 kW', 'eng-torque': '190 Nm', 'eng-max-rpm': '6500', 'eng-fuel': 'petrol',
+      'eng-code': 'WX20, variant T44, serial 871', 'eng-model-year': '2010', 'eng-layout': 'inline-4', 'eng-displacement': '1998 cm³', 'eng-power': '110 kW', 'eng-torque': '190 Nm', 'eng-max-rpm': '6500', 'eng-fuel': 'petrol',
       'eng-fuelling': 'port-injection', 'eng-throttle-kind': 'by-wire', 'eng-rail-pressure': { 'high-side': '4 bar' }, 'eng-rail-ports': { value: 'one', regulator: 'in-tank' }, 'eng-induction': 'none',
       'eng-ignition-kind': 'coil-on-plug', 'eng-immobiliser-kind': 'key-to-body-unit', 'eng-crank-sensor': 'three-wire-hall', 'eng-cam-sensor': 'one-hall', 'eng-load-sensor': 'air-mass', 'eng-diesel-stop': 'not-diesel', 'eng-cam-drive': { value: 'chain', interference: 'yes' }, 'eng-cam-follower': 'bucket',
     }),

@@ -18,7 +18,7 @@ export const flatbed: DemoJob = {
   faults: 'Petrol six seized after overheating. Brakes pull left. Cab floor rusted under the driver', ownEngine: '3.4 petrol six, seized', bay: '2', promisedIn: 24,
   units: [
     { role: 'donor', kind: 'car', name: '2004 Halden ambulance', identity: 'HLD3T50XX40118276', place: 'yard, row 1' },
-    { role: 'engine', kind: 'engine', name: '3.0 turbo-diesel six', identity: 'HD30-66120', place: 'bay 2, on the stand' },
+    { role: 'engine', kind: 'engine', name: '3.0 turbo-diesel six', identity: 'JW30-66120', place: 'bay 2, on the stand' },
     { role: 'gearbox', kind: 'gearbox', name: 'Six-speed manual of the ambulance', identity: 'H6-2214', place: 'bay 2' },
   ],
   acts: [
@@ -29,7 +29,7 @@ export const flatbed: DemoJob = {
       'rec-tunnel-envelope': { 'width-at-bell': '512 mm', 'width-at-waist': '390 mm' }, 'rec-pinion-angle': '2.5 deg', 'rec-gearbox-crossmember': { value: 'bolted-one-place', 'mount-x': '-640 mm' },
     }),
     ...round([11, '10:00'], 'RS', 'looked-up', 'engine', {
-      'eng-code': 'HD30, variant 66, serial 120', 'eng-model-year': '2004', 'eng-layout': 'inline-6', 'eng-displacement': '2993 cm³', 'eng-power': '135 kW', 'eng-torque': '410 Nm', 'eng-max-rpm': '4600', 'eng-fuel': 'diesel', 'eng-fuelling': 'diesel-common-rail', 'eng-throttle-kind': 'by-wire', 'eng-induction': 'turbo', 'eng-diesel-stop': 'engine-unit', 'eng-condition': 'stood', 'eng-ignition-kind': 'diesel-none', 'eng-cam-drive': { value: 'chain', interference: 'yes' }, 'eng-mass': '246 kg', 'eng-immobiliser-kind': 'key-to-engine-unit',
+      'eng-code': 'JW30, variant 66, serial 120', 'eng-model-year': '2004', 'eng-layout': 'inline-6', 'eng-displacement': '2993 cm³', 'eng-power': '135 kW', 'eng-torque': '410 Nm', 'eng-max-rpm': '4600', 'eng-fuel': 'diesel', 'eng-fuelling': 'diesel-common-rail', 'eng-throttle-kind': 'by-wire', 'eng-induction': 'turbo', 'eng-diesel-stop': 'engine-unit', 'eng-condition': 'stood', 'eng-ignition-kind': 'diesel-none', 'eng-cam-drive': { value: 'chain', interference: 'yes' }, 'eng-mass': '246 kg', 'eng-immobiliser-kind': 'key-to-engine-unit',
     }),
     ...round([11, '11:00'], 'RS', 'measured', 'gearbox', { 'gbx-kind': 'manual', 'gbx-bell-pattern': 'Halden ten-bolt', 'gbx-rating': '450 Nm', 'gbx-mass': '62 kg', 'gbx-ratios': { first: '5.08', top: '0.79' }, 'gbx-source-layout': 'rear-drive', 'gbx-release-kind': 'concentric-slave', 'gbx-envelope': { 'widest-at-bell': '438 mm', 'widest-at-waist': '322 mm' }, 'gbx-output': { 'shaft-length': '1340 mm', 'tube-outside-diameter': '76.2 mm', 'tube-wall': '2.1 mm', 'output-slope-tail-down': '3.1 deg', 'slip-left': '24 mm' }, 'gbx-mount-place': { 'bell-face-to-mount': '668 mm' } }),
     { when: [11, '11:40'], by: 'RS', fact: ['engine', 'eng-bell-pattern', 'Halden ten-bolt'] },

@@ -5,7 +5,7 @@ import type { DemoJob } from './types.ts';
 export const pickup: DemoJob = {
   opened: [0, '08:00'], by: 'MH', car: { name: '1989 Corvane pick-up', modelYear: 1989, identity: 'CRVP21B44K1006612' }, customer: 'Otto Lindqvist-Bray', phone: '0555 0119', wish: 'More pull with the boat behind, automatic stays', faults: 'Rod knock when hot, gearbox shifts well, heater weak', ownEngine: '2.4 four', promisedIn: 45,
   units: [
-    { role: 'candidate', kind: 'engine', name: '3.6 vee six', identity: 'MB36-5521', place: 'shelf, breaker in town' },
+    { role: 'candidate', kind: 'engine', name: '3.6 vee six', identity: 'BJ36-5521', place: 'shelf, breaker in town' },
     { role: 'candidate', kind: 'engine', name: '2.8 in-line six', identity: 'CV28-1180', place: 'yard, on a pallet' },
   ],
   acts: [
@@ -39,10 +39,10 @@ const coupePhoto = '00000000-0000-4000-8000-000000000631';
 
 /** Finished and handed over. */
 export const coupe: DemoJob = {
-  opened: [60, '09:00'], by: 'MH', car: { name: '1978 Merriden coupe', modelYear: 1978, identity: 'MD78C-20714' }, customer: 'Fenna Oduya', wish: 'Reliable six for touring', faults: 'None, engine worn', ownEngine: '2.0 four', promisedIn: -4,
-  units: [{ role: 'engine', kind: 'engine', name: '2.7 vee six', identity: 'SL27-9914', place: 'in the coupe' }],
+  opened: [60, '09:00'], by: 'MH', car: { name: '1978 Merriden coupe', modelYear: 1978, identity: 'JD78C-20714' }, customer: 'Fenna Oduya', wish: 'Reliable six for touring', faults: 'None, engine worn', ownEngine: '2.0 four', promisedIn: -4,
+  units: [{ role: 'engine', kind: 'engine', name: '2.7 vee six', identity: 'SX27-9914', place: 'in the coupe' }],
   acts: [
-    ...round([59, '09:00'], 'MH', 'looked-up', 'engine', { 'eng-code': 'SL27, serial 9914', 'eng-power': '120 kW', 'eng-fuel': 'petrol', 'eng-fuelling': 'port-injection' }),
+    ...round([59, '09:00'], 'MH', 'looked-up', 'engine', { 'eng-code': 'SX27, serial 9914', 'eng-power': '120 kW', 'eng-fuel': 'petrol', 'eng-fuelling': 'port-injection' }),
     ...round([59, '09:30'], 'MH', 'assumed', 'job', { 'cho-goal': 'road-going', 'cho-control': 'donor-unit-trimmed-loom' }),
     { when: [20, '07:20'], by: 'OT', fact: ['job', 'cho-oil-priming', 'external-pressure', 'measured'] },
     { when: [20, '07:30'], by: 'OT', record: ['priming', '00000000-0000-4000-8000-000000000601', { way: 'external-pressure', bar: 3.4, seconds: 0 }] },

@@ -19,7 +19,7 @@ let jobId: string;
 const bar = 'Log bar: write a line, plain or in shorthand';
 const write = async (text: string) => {
   await b.type(bar, text);
-  await b.press('Log it');
+  await b.press('Write');
 };
 const book = async () =>
   (await manager.good(readLog, { params: { jobId }, query: { limit: 200 } })).entries;

@@ -127,6 +127,14 @@ export class Browser {
     return this.wait(until.elementLocated(By.css(css)), patience, `nothing like ${css}`);
   }
 
+  /** The accessible name that stands on it now: asked of the page in one go, since it may be drawn anew in between. */
+  named(css: string): Promise<string> {
+    return this.driver.executeScript<string>(
+      "return document.querySelector(arguments[0])?.getAttribute('aria-label') ?? ''",
+      css,
+    );
+  }
+
   count(css: string): Promise<number> {
     return this.driver.findElements(By.css(css)).then((all) => all.length);
   }
@@ -205,7 +213,11 @@ export class Browser {
   }
 
   async value(label: string): Promise<string> {
-    return (await (await this.field(label)).getAttribute('value')) ?? '';
+    let value = '';
+    await this.unmoved(async () => {
+      value = (await (await this.field(label)).getAttribute('value')) ?? '';
+    }, `"${label}" does not stay`);
+    return value;
   }
 
   /** Chooses from a list by the words shown. */
@@ -240,6 +252,17 @@ export class Browser {
           return all.find((e) => e.getAttribute('aria-label') === wanted) ?? all.find((e) => e.textContent.trim() === wanted) ?? all.find((e) => e.textContent.trim().startsWith(wanted)) ?? all.find((e) => e.getAttribute('aria-label')?.startsWith(wanted)) ?? null;`) as Promise<WebElement>,
       patience,
       `no button "${words}"`,
+    );
+  }
+
+  /** Taps what stands there by its place, or a box by its label. */
+  tap(css: string): Promise<void> {
+    return this.unmoved(async () => (await this.find(css)).click(), `${css} stays covered`);
+  }
+  tick(label: string, within = ''): Promise<void> {
+    return this.unmoved(
+      async () => (await this.field(label, within)).click(),
+      `"${label}" stays covered`,
     );
   }
 
@@ -293,14 +316,14 @@ export class Browser {
 
   /** Somebody else at this device: name and PIN. */
   async switchTo(name: string, pin: string): Promise<void> {
-    await (await this.find('.app-who')).click();
+    await this.tap('.app-who');
     await this.press(name, '[role=dialog]');
     await this.type(`PIN of ${name}`, pin);
     await this.press('Here I am', '[role=dialog]');
     await this.wait(
-      async () =>
-        ((await (await this.find('.app-who')).getAttribute('aria-label')) ?? '').startsWith(name),
+      async () => (await this.named('.app-who')).startsWith(name),
       patience,
+      `${name} is not at this device`,
     );
   }
 

@@ -58,7 +58,7 @@ const back = async () => {
 };
 const write = async (line: string) => {
   await b.type(bar, line);
-  await b.press('Log it');
+  await b.press('Write');
 };
 const book = async (jobId: string) =>
   (await manager.good(readLog, { params: { jobId }, query: { limit: 200 } })).entries;
@@ -145,10 +145,10 @@ describe('what two wrote at once', () => {
     await b.see('head', '.app-bench');
     await b.readingKept('"name":"head"');
     await away();
-    await b.press('Tighten a bolt', '.app-bench');
+    await b.press('Bolt 1,', '.app-bench');
     await b.type('Stages, N·m', '40');
-    await b.type('Value from', 'memory, behind the lift', '[role=dialog]');
-    await b.press('Tight', '[role=dialog]');
+    await b.type('Value from', 'memory, behind the lift');
+    await b.press('Bolt 1 is tight');
     await b.see('1 waiting to be sent', '.app-top');
     await back();
     // Before the tablet gets through, somebody else writes the same bolt.

@@ -40,7 +40,7 @@ afterAll(async () => {
 
 const write = async (line: string) => {
   await b.type(bar, line);
-  await b.press('Log it');
+  await b.press('Write');
 };
 const selection = () =>
   b.driver.executeScript<string>(
@@ -77,8 +77,9 @@ describe('the log bar', () => {
     // Two open steps speak of seized studs: it is offered, and taken by a tap.
     await b.press('belongs to Penetrating oil', '.logbook-log-bar');
     await b.see('belongs to: Penetrating oil', '.logbook-log-bar');
-    await b.press('Log it');
+    await b.press('Write');
     await b.see('studs still seized', '.logbook-book');
+    await b.press('Penetrating oil on exhaust studs', '.app-bench');
     await b.press('History: Penetrating oil on exhaust studs');
     await b.see('studs still seized', '.logbook-history-lines');
   });
@@ -258,7 +259,7 @@ describe('taking over, clocks, waiting', () => {
     await b.press('Write it down');
     await b.type('Line', 'found: thread pulled', '[role=dialog]');
     await b.see('finding: thread pulled', '[role=dialog]');
-    await b.press('Log it', '[role=dialog]');
+    await b.press('Write', '[role=dialog]');
     await b.wait(async () => (await b.count('[role=dialog]')) === 0);
     expect(await b.tooWide()).toBe(false);
   });

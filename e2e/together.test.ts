@@ -40,7 +40,7 @@ describe('two people on one job', () => {
       'Log bar: write a line, plain or in shorthand',
       'hatch over intake looked at twice',
     );
-    await two.press('Log it');
+    await two.press('Write');
     await one.see('hatch over intake looked at twice', '.logbook-book');
     expect(await one.driver.executeScript('return window.loadedOnce')).toBe(true);
     expect(await one.see('hatch over intake', '.logbook-book')).toMatch(/OT hatch over intake/);
@@ -81,14 +81,14 @@ describe('two people on one job', () => {
     await two.press('Start', '.step.free');
     await one.see(/OT is on it|74 steps|Bay|0405/, '.floor-crew-ribbon');
     await two.type('Log bar: write a line, plain or in shorthand', 'released: hoist chain');
-    await two.press('Log it');
-    await one.see('Held by nothing', '.floor-yard');
+    await two.press('Write');
+    await one.see('Nothing holds it', '.floor-yard');
   });
 
   it('another person takes the tablet, and the book has the right name', async () => {
     await two.switchTo('Della Pruitt', '2003');
     await two.type('Log bar: write a line, plain or in shorthand', 'taken over from Osk');
-    await two.press('Log it');
+    await two.press('Write');
     await two.see('DP taken over from Osk', '.logbook-book');
   });
 
@@ -98,7 +98,7 @@ describe('two people on one job', () => {
     await second.stop();
     secondRuns = false;
     await two.type('Log bar: write a line, plain or in shorthand', 'typed without a server');
-    await two.press('Log it');
+    await two.press('Write');
     await two.see('1 waiting to be sent', '.app-top');
     await two.see('What you write is kept on this device', '.app-offline');
     expect(await two.see('typed without a server', '.logbook-book')).toMatch(/waits to be sent/);

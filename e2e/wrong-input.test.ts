@@ -30,7 +30,7 @@ describe('wrong input gets a sentence and loses nothing', () => {
   });
 
   it('2: a wrong PIN', async () => {
-    await (await b.find('.app-who')).click();
+    await b.tap('.app-who');
     await b.press('Jun Varga', '[role=dialog]');
     await b.type('PIN of Jun Varga', '9999');
     await b.press('Here I am');
@@ -93,7 +93,7 @@ describe('wrong input gets a sentence and loses nothing', () => {
     await b.see('Wendling', '.app-job-head');
     await b.press('Prove: Belts, fan, tools, sleeves');
     expect(await b.enabled('Proved, signed')).toBe(false);
-    await (await b.field('Override this line', '[role=dialog]')).click();
+    await b.tick('Override this line', '[role=dialog]');
     await b.type('Reason, it stays in the job book', 'too short');
     await b.see('needs a reason of a sentence', '[role=dialog]');
     await b.type('Reason, it stays in the job book', 'the lift is needed elsewhere');

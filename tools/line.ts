@@ -1,4 +1,4 @@
-import { bareContext, leastSure, readLogLine, suggestAbout } from '@bay/core/logbook';
+import { bareContext, keptUnasked, readLogLine, suggestAbout } from '@bay/core/logbook';
 import { computePlan, emptyInput, lineContextOf, thingsOf } from '@bay/core/plan';
 import { stop } from './facts-file.ts';
 import { lineShape, print } from './shown.ts';
@@ -21,7 +21,7 @@ const belongsTo = about && {
   key: about.thing.key,
   title: about.thing.title,
   sure: about.sure,
-  kept: about.sure >= leastSure,
+  kept: keptUnasked(draft.kind, about),
 };
 const shown = { ...draft, plainNote: draft.kind === 'note', belongsTo: belongsTo ?? null };
 print(lineShape, shown);

@@ -2,6 +2,8 @@ import { basename, dirname } from 'node:path';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 
+const server = 'http://127.0.0.1:4170';
+
 export default defineConfig({
   plugins: [react()],
   // The name of a class says where it is from: `.floor-strip` is `.strip` of floor/floor.module.css.
@@ -20,5 +22,6 @@ export default defineConfig({
       },
     },
   },
-  server: { proxy: { '/api': 'http://127.0.0.1:4170' } },
+  // The server takes changes from its own pages only; to it, what the development server passes on is one.
+  server: { proxy: { '/api': { target: server, changeOrigin: true, headers: { origin: server } } } },
 });

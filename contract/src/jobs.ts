@@ -46,6 +46,8 @@ export const stripState = z.object({
 export const strip = jobHead.extend({
   state: stripState,
   doing: z.string(),
+  /** Days on which something is due that the job waits for. */
+  due: z.array(z.object({ on: z.string(), what: z.string() })),
   onIt: z.array(z.object({ initials: z.string(), name: z.string(), what: z.string(), since: z.string() })),
 });
 export type Strip = z.infer<typeof strip>;

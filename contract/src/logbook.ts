@@ -14,6 +14,7 @@ export const logbookKinds = {
     z.object({
       waitsFor: text(200).min(2, 'Say what it waits for.'),
       due: isoDate.optional(),
+      about: text(120).optional(),
       forbiddenAt: z.enum(gateNames).optional(),
       released: act,
     }),

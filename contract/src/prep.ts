@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { gateNames } from '@bay/core/commissioning';
 import { unitRoles } from '@bay/core/jobs';
-import { boltedRoles } from '@bay/core/prep';
+import { boltedRoles, boltLayouts, readOrder } from '@bay/core/prep';
 import { amount, kind, text } from './kind.ts';
 
 export const prepKinds = {
@@ -19,11 +19,18 @@ export const prepKinds = {
     z.object({ limits: z.record(z.string(), amount), source: text(200).min(1, 'Say which manual and page.') }),
   ),
   joint: kind<'joint'>(
-    z.object({
-      name: text(80).min(2, 'Name the joint.'),
-      on: z.enum(boltedRoles).default('engine'),
-      bolts: z.number().int().min(1).max(60),
-    }),
+    z
+      .object({
+        name: text(80).min(2, 'Name the joint.'),
+        on: z.enum(boltedRoles).default('engine'),
+        bolts: z.number().int().min(1).max(60),
+        layout: z.enum(boltLayouts).optional(),
+        order: z.array(text(10)).max(60).optional(),
+      })
+      .superRefine(({ order = [], bolts }, context) => {
+        const read = readOrder(order.join(' '), bolts);
+        if (!read.ok) context.addIssue({ code: 'custom', path: ['order'], message: read.sentence });
+      }),
   ),
   torque: kind<'torque'>(
     z.object({

@@ -6,6 +6,10 @@ export const pullKinds = {
   task: kind<'task'>(
     z.object({
       status: z.enum(taskStatuses),
+      count: z
+        .object({ done: z.number().int().min(0), of: z.number().int().min(1).max(200) })
+        .refine((c) => c.done <= c.of, 'More than there are.')
+        .optional(),
       note: text(500).optional(),
       handedToId: z.uuid().optional(),
       instead: text(300).min(10, 'Say in a few words what gives it instead.').optional(),

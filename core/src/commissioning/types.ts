@@ -1,5 +1,6 @@
 import type { GateName } from '../jobs/gates.ts';
 import type { Condition } from '../rules/condition.ts';
+import type { Range } from '../rules/range.ts';
 
 export { gateNames, gatesOfStation } from '../jobs/gates.ts';
 export type { GateName } from '../jobs/gates.ts';
@@ -70,6 +71,8 @@ export interface StartStep {
 }
 export interface WarmUpWatch {
   id: string;
+  /** Its limits as numbers, where it is read as one. */
+  range?: Range;
   watch: string;
   green: string;
   amber: string;

@@ -270,6 +270,22 @@ export interface NextTest {
   /** Minutes, doubled for each step of risk above 1. */
   cost: number;
   bitsPerMinute: number;
+  /** How much of the doubt it is expected to take away, 0 to 1. */
+  share: number;
+}
+
+/** How much of the doubt a test takes away, as one would say it. */
+export function shareWords(share: number): string {
+  const said: readonly (readonly [least: number, words: string])[] = [
+    [0.85, 'nearly all the doubt'],
+    [0.6, 'about two thirds of the doubt'],
+    [0.42, 'about half the doubt'],
+    [0.29, 'about a third of the doubt'],
+    [0.2, 'about a quarter of the doubt'],
+    [0.12, 'about a sixth of the doubt'],
+    [0.06, 'about a tenth of the doubt'],
+  ];
+  return said.find(([least]) => share >= least)?.[1] ?? 'little of the doubt';
 }
 
 /** p log2 p, which is nothing where p is. */
@@ -311,7 +327,7 @@ export function nextTests(
       }
       const bits = Math.max(0, prior - after);
       const cost = Math.max(0.5, observation.minutes) * 2 ** Math.max(0, observation.risk - 1);
-      return { observation, bits, cost, bitsPerMinute: bits / cost };
+      return { observation, bits, cost, bitsPerMinute: bits / cost, share: prior > 0 ? Math.min(1, bits / prior) : 0 };
     })
     .sort((a, b) => b.bitsPerMinute - a.bitsPerMinute || (a.observation.id < b.observation.id ? -1 : 1));
 }

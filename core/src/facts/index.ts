@@ -5,6 +5,8 @@ export * from './when.ts';
 export * from './words.ts';
 export * from './inferred.ts';
 export * from './sane.ts';
+export * from './table.ts';
+export * from './waiting.ts';
 export * from './cylinders.ts';
 export { axisWords, datumOf, datums } from './data/datums.ts';
 export type { Datum, DatumId } from './data/datums.ts';

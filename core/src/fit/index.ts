@@ -7,3 +7,4 @@ export type { Books } from '../rules/evidence.ts';
 export { interfaces } from './data/interfaces.ts';
 export { clearances } from './data/clearances.ts';
 export * from './records.ts';
+export * from './urgency.ts';

@@ -21,7 +21,12 @@ function sheetOf(
     records,
     shopSchools: {},
   };
-  return takeoverOf({ station }, material, computePlan(planInputOf(material)), running);
+  return takeoverOf(
+    { station, signedStations: [] },
+    material,
+    computePlan(planInputOf(material)),
+    running,
+  );
 }
 
 describe('the takeover sheet', () => {

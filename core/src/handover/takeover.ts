@@ -2,7 +2,7 @@ import { latest } from '../rules/stamp.ts';
 import { counted } from '../units/index.ts';
 import type { ProvisionalItem } from '../commissioning/provisional.ts';
 import type { GateState } from '../commissioning/gates.ts';
-import { factDef } from '../facts/index.ts';
+import { factDef, mostAwaited } from '../facts/index.ts';
 import { stationName } from '../jobs/stations.ts';
 import type { StationId } from '../jobs/stations.ts';
 import type { WorkStep } from '../jobs/work-step.ts';
@@ -46,7 +46,7 @@ const shownAwaited = 8;
 /** What the sheet is made from: the steps in their order, what the plan says, and the records of the job. */
 export interface TakeoverParts {
   steps: readonly WorkStep[];
-  gates: readonly Pick<GateState, 'gate' | 'proved' | 'of' | 'opens'>[];
+  nextGate: Pick<GateState, 'gate' | 'proved' | 'of'> | undefined;
   provisional: readonly ProvisionalItem[];
   waitingFor: ReadonlyMap<string, readonly string[]>;
   sheets: readonly SheetRecord[];
@@ -134,14 +134,12 @@ export function takeoverSheet(
   const next = steps
     .filter((s) => s.status === 'free' && (s.station === job.station || s.record !== undefined))
     .slice(0, shownNext);
-  const gate = parts.gates.find((g) => !g.opens);
+  const gate = parts.nextGate;
   const onIt = steps.filter((s) => s.status === 'on-it');
   const asks = parts.asks.filter((a) => !a.answer);
   const awaited = [
     ...asks.filter((a) => a.ask === 'reading').map((a) => ({ what: a.what, lines: 1 })),
-    ...[...parts.waitingFor]
-      .sort(([a, x], [b, y]) => y.length - x.length || (a < b ? -1 : 1))
-      .map(([factId, lines]) => ({ what: factDef(factId).label, factId, lines: lines.length })),
+    ...mostAwaited(parts.waitingFor).map((a) => ({ what: factDef(a.factId).label, ...a })),
   ].slice(0, shownAwaited);
   const progress = own.length > 0 ? `, ${closed} of ${counted(own.length, 'step')}` : '';
   const ahead = gate ? `. Next gate: ${gate.gate}, ${gate.of - gate.proved} of ${counted(gate.of, 'line')} open` : '';

@@ -15,6 +15,8 @@ export interface WorkStep {
   thenWait?: string;
   /** Titles of what must come first. */
   heldBy: readonly string[];
+  /** What it waits for to arrive or be done. */
+  waits?: readonly string[];
   /** What it needs and nothing brings about. */
   unmet?: readonly string[];
   record?: TaskRecord;

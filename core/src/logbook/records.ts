@@ -7,6 +7,8 @@ export const pinSorts = ['bag', 'part', 'finding', 'measurement', 'note'] as con
 export interface HoldRecord extends Stamp {
   waitsFor: string;
   due?: string | undefined;
+  /** The step that waits for it, by the key of its record; or another thing that it belongs to. */
+  about?: string | undefined;
   /** The first gate at which it may not be open any more, where it is not the usual one. */
   forbiddenAt?: GateName | undefined;
   released?: Act | undefined;

@@ -13,7 +13,11 @@ function weights(things: readonly Thing[]): Map<string, number> {
 }
 
 /** How sure a suggestion must be that a line is kept with it unasked; below that it is offered, and somebody says so. */
-export const leastSure = 0.7;
+const leastSure = 0.7;
+
+/** May a line be kept with it unasked? A hold never: the step that it belongs to waits for it. */
+export const keptUnasked = (kind: string, suggestion: Suggestion): boolean =>
+  kind !== 'hold' && suggestion.sure >= leastSure;
 
 export interface Suggestion {
   thing: Thing;

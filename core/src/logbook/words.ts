@@ -47,6 +47,9 @@ export function pick<T extends Named>(said: string, things: readonly T[], what: 
     const own = wordsOf(t.title);
     return wanted.every((w) => own.some((x) => meets(w, x)));
   });
+  // Said whole, it is that one, whatever longer title holds the same words.
+  const whole = hits.filter((t) => wordsOf(t.title).join(' ') === wanted.join(' '));
+  if (whole.length === 1) return { hit: whole[0]! };
   if (hits.length === 0) return { sentence: `No ${what} has the words "${said.trim()}".` };
   // The thing of which most was said, when that is plainly one: "fuel lines" is not "fuel lines and return of the rail".
   const share = (t: T): number => wanted.length / wordsOf(t.title).length;

@@ -4,6 +4,7 @@ import type { GateName } from '../commissioning/types.ts';
 import { provisionalRegister } from '../commissioning/provisional.ts';
 import { dryByWords } from '../fluids/systems.ts';
 import type { TaskRecord } from '../pull/records.ts';
+import type { HeldFor } from '../pull/step-states.ts';
 import type { UnitRole } from '../jobs/units.ts';
 import { noSource } from '../prep/records.ts';
 import type { BoltedRole } from '../prep/records.ts';
@@ -66,6 +67,14 @@ function untightenedJoints(material: JobMaterial): { on: BoltedRole; what: strin
   });
 }
 
+/** What steps wait for, by the key of the step's record. */
+function waitsOf(material: JobMaterial): Record<string, HeldFor[]> {
+  const waits: Record<string, HeldFor[]> = {};
+  for (const { about, waitsFor, due, released } of Object.values(recordsOf(material, 'hold')))
+    if (about !== undefined && !released) (waits[about] ??= []).push({ waitsFor, ...(due ? { due } : {}) });
+  return waits;
+}
+
 /** Sorts a job's facts and records into what the plan reads. */
 export function planInputOf(material: JobMaterial): PlanInput {
   const circuits = Object.entries(recordsOf(material, 'circuit'));
@@ -125,6 +134,7 @@ export function planInputOf(material: JobMaterial): PlanInput {
       },
     },
     fluids,
+    waits: waitsOf(material),
     attempts: Object.keys(recordsOf(material, 'attempt')).length,
     withDonor: material.units.some((u) => u.role === 'donor'),
   };
@@ -159,6 +169,7 @@ export const emptyInput = (over: Partial<PlanInput> = {}): PlanInput => ({
     plugOutAt: {},
   },
   fluids: [],
+  waits: {},
   attempts: 0,
   withDonor: false,
   ...over,

@@ -21,6 +21,7 @@ import type { KitRecord } from '../kit/records.ts';
 import { buildPlan, buildStandsOn } from '../prep/build-plan.ts';
 import { PullSlice } from '../pull/plan.ts';
 import type { StepPlan } from '../pull/plan.ts';
+import type { Waits } from '../pull/step-states.ts';
 import { scopeOf } from '../rules/condition.ts';
 import type { Condition, Scope } from '../rules/condition.ts';
 import type { Books } from '../rules/evidence.ts';
@@ -51,6 +52,8 @@ export interface PlanInput {
     records: Omit<LineRecords, 'fills' | 'toDo'>;
   };
   fluids: readonly FluidRecord[];
+  /** What steps wait for, by the key of the step's record. */
+  waits: Waits;
   attempts: number;
   /** A donor car is on the job. */
   withDonor: boolean;
@@ -88,6 +91,8 @@ export interface Plan {
   fills: readonly Fill[];
   /** What is not final now: loose, tacked, borrowed, capped. */
   provisional: readonly ProvisionalItem[];
+  /** What steps wait for from outside their order, by the key of the step's record. */
+  waits: Waits;
   /** For each fact nobody knows: the verdicts and lines that wait for it. */
   waitingFor: ReadonlyMap<string, readonly string[]>;
 }
@@ -276,6 +281,7 @@ export class Planner {
       benchTests: tests,
       fills,
       provisional: input.gateInputs.provisional,
+      waits: input.waits,
       waitingFor: waitingLines(fits, kit, gates, build),
     };
   }

@@ -6,7 +6,7 @@ import { interfaces } from '../fit/index.ts';
 import { startWeights } from '../diagnosis/index.ts';
 import { kitLines } from '../kit/index.ts';
 import { schoolQuestions } from '../schools/index.ts';
-import { computePlan, Planner } from './index.ts';
+import { computePlan, Planner, stepList } from './index.ts';
 import type { Plan, PlanInput } from './index.ts';
 import { bookFrom, emptyInput } from './testing.ts';
 
@@ -100,6 +100,7 @@ describe('nothing of what a plan is computed from is without effect', () => {
       plan.gates.flatMap((g) => g.lines.map((l) => [l.def.id, l.state, l.applies, l.blockers])),
       plan.circuits.map((c) => [c.def.id, c.waits]),
       plan.fills,
+      stepList(plan, 'pull', {}).states.get('rm-identify'),
       startWeights(plan.scope, {}),
       plan.fits.map((l) => [l.def.id, l.verdict.word, l.verdict.headline, l.stale, l.resolved]),
     ]);
@@ -141,6 +142,7 @@ describe('nothing of what a plan is computed from is without effect', () => {
     },
     fluids: { fluids: [{ way: 'filled', litres: 4, what: 'gear oil', system: 'gearbox' }] },
     attempts: { attempts: 3 },
+    waits: { waits: { 'rm-identify': [{ waitsFor: 'the papers' }] } },
     withDonor: { withDonor: true },
   };
   it.each(Object.entries(turned))('%s', (_name, over) =>

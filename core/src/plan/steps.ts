@@ -2,36 +2,29 @@ import type { Plan } from './plan.ts';
 import { taskTitle, titleOf } from './title.ts';
 import { schoolEffects } from '../schools/effects.ts';
 import { pullSteps } from '../pull/data/steps.ts';
-import { provedLines } from '../commissioning/gates.ts';
-import { stepStates } from '../pull/index.ts';
-import type { StepPlan } from '../pull/plan.ts';
+import { stepList } from './step-lists.ts';
+import type { StepListId } from './step-lists.ts';
 import type { TaskRecord } from '../pull/records.ts';
 import type { StationId } from '../jobs/stations.ts';
 import type { WorkStep } from '../jobs/work-step.ts';
 
 type Tasks = Readonly<Record<string, TaskRecord | undefined>>;
 
-function ofPlan(
-  plan: StepPlan,
-  prefix: string,
-  station: StationId,
-  tasks: Tasks,
-  proved: ReadonlySet<string>,
-): WorkStep[] {
-  const own = Object.fromEntries(plan.lines.map((l) => [l.def.id, tasks[prefix + l.def.id]]));
-  const states = stepStates(plan, own, proved);
-  return plan.lines.map(({ def }): WorkStep => {
-    const state = states.get(def.id)!;
-    const record = tasks[prefix + def.id];
+function ofList(plan: Plan, id: StepListId, tasks: Tasks): WorkStep[] {
+  const list = stepList(plan, id, tasks);
+  return list.plan.lines.map(({ def }): WorkStep => {
+    const state = list.states.get(def.id)!;
+    const record = list.own[def.id];
     return {
-      key: prefix + def.id,
+      key: list.keyOf(def.id),
       title: def.title,
-      station,
+      station: id,
       status: state.status,
       ...(def.minutes ? { minutes: def.minutes } : {}),
       ...(def.caution ? { caution: def.caution } : {}),
       ...(def.thenWait ? { thenWait: def.thenWait } : {}),
       heldBy: state.heldBy.map(taskTitle),
+      ...(state.waits.length > 0 ? { waits: state.waits.map((w) => w.waitsFor) } : {}),
       ...(state.unmet.length > 0 ? { unmet: state.unmet.map((u) => titleOf(u.state)) } : {}),
       ...(record ? { record } : {}),
     };
@@ -52,11 +45,10 @@ export function workSteps(plan: Plan, tasks: Tasks, donor: boolean): WorkStep[] 
       ...(record ? { record } : {}),
     };
   };
-  const proved = provedLines(plan.gates);
   return [
-    ...(donor ? ofPlan(plan.harvestSteps, 'donor-', 'donor', tasks, proved) : []),
-    ...ofPlan(plan.pull, '', 'pull', tasks, proved),
-    ...ofPlan(plan.build, '', 'prep', tasks, proved),
+    ...(donor ? ofList(plan, 'donor', tasks) : []),
+    ...ofList(plan, 'pull', tasks),
+    ...ofList(plan, 'prep', tasks),
     ...plan.fitTasks.map((t) => simple(t.id, t.title, 'fit')),
     ...plan.benchTests.map((t) => simple(t.def.id, taskTitle(t.def.id), 'connect')),
   ];

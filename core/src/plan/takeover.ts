@@ -3,13 +3,14 @@ import type { Running, TakeoverSheet } from '../handover/takeover.ts';
 import type { StationId } from '../jobs/stations.ts';
 import { recordsOf } from '../records/index.ts';
 import type { RecordData, RecordKind } from '../records/index.ts';
+import { nextGate } from './holding.ts';
 import type { JobMaterial } from './input.ts';
 import type { Plan } from './plan.ts';
 import { workSteps } from './steps.ts';
 
 /** The takeover sheet of a job, from its plan and its records. */
 export function takeoverOf(
-  job: { station: StationId },
+  job: { station: StationId; signedStations: readonly StationId[] },
   material: Pick<JobMaterial, 'records' | 'units'>,
   plan: Plan,
   running: readonly Running[],
@@ -20,7 +21,7 @@ export function takeoverOf(
     job,
     {
       steps: workSteps(plan, recordsOf(material, 'task'), donor),
-      gates: plan.gates,
+      nextGate: nextGate(job, plan),
       provisional: plan.provisional,
       waitingFor: plan.waitingFor,
       sheets: all('sheet'),

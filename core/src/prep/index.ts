@@ -1,3 +1,4 @@
+export * from './bolt-field.ts';
 export * from './types.ts';
 export * from './sheets.ts';
 export * from './build-plan.ts';

@@ -1,5 +1,6 @@
 import type { UnitRole } from '../jobs/units.ts';
 import type { GateName } from '../jobs/gates.ts';
+import type { BoltLayout } from './bolt-field.ts';
 import type { Act, Stamp } from '../rules/stamp.ts';
 
 /** What a bolted joint belongs to. */
@@ -23,6 +24,10 @@ export interface JointRecord extends Stamp {
   name: string;
   on: BoltedRole;
   bolts: number;
+  /** How its bolts lie, for the drawing and the usual order. */
+  layout?: BoltLayout | undefined;
+  /** The order of tightening as the manual has it; every bolt once. */
+  order?: readonly string[] | undefined;
 }
 
 export interface TorqueRecord extends Stamp {

@@ -43,7 +43,10 @@ export interface MeasurementDef {
   limit: string;
 }
 /** A step of building up; what it needs is its order alone. */
-export interface BuildStepDef extends Pick<StepDef, 'id' | 'title' | 'short' | 'after' | 'caution' | 'harm'> {
+export interface BuildStepDef extends Pick<
+  StepDef,
+  'id' | 'title' | 'short' | 'after' | 'caution' | 'harm' | 'fasteners'
+> {
   /** Only of an engine of which this is so; without it, of every engine. */
   when?: Condition;
   /** First only where this is certainly so. */

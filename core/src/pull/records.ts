@@ -3,8 +3,15 @@ import type { Act, Stamp } from '../rules/stamp.ts';
 export const taskStatuses = ['open', 'on-it', 'done', 'waived'] as const;
 export type TaskStatus = (typeof taskStatuses)[number];
 
+/** How many of a group of fasteners are out, or in. */
+export interface FastenerCount {
+  done: number;
+  of: number;
+}
+
 export interface TaskRecord extends Stamp {
   status: TaskStatus;
+  count?: FastenerCount | undefined;
   note?: string | undefined;
   /** Who is to take it on, and their name today. */
   handedToId?: string | undefined;

@@ -12,6 +12,13 @@ export interface UnmetState {
   needs: readonly string[];
 }
 
+/** What a step waits for from outside the order of steps: a part, a helper, an answer. */
+export interface HeldFor {
+  waitsFor: string;
+  /** An ISO date. */
+  due?: string | undefined;
+}
+
 export const stepStatuses = ['done', 'waived', 'on-it', 'free', 'held', 'unmet', 'other-way'] as const;
 
 export interface StepState {
@@ -24,6 +31,8 @@ export interface StepState {
   ended: readonly { state: string; by: string }[];
   /** States the step needs, that this car does not come with and that nothing brings about. */
   unmet: readonly UnmetState[];
+  /** What somebody wrote that it waits for. */
+  waits: readonly HeldFor[];
   /** Lines of a gate that must be proved before it may be called done. */
   gates: readonly string[];
   /** The step that is taken instead of this one. */
@@ -31,6 +40,8 @@ export interface StepState {
 }
 
 export type Tasks = Readonly<Record<string, TaskRecord | undefined>>;
+/** What steps wait for, by step. */
+export type Waits = Readonly<Record<string, readonly HeldFor[] | undefined>>;
 
 const harmful = new Set(workStates.filter((s) => s.harm).map((s) => s.id));
 const givers = new Map<string, string[]>();
@@ -61,11 +72,13 @@ class Standing {
   private readonly plan: StepPlan;
   private readonly records: Tasks;
   private readonly proved: ReadonlySet<string>;
+  private readonly waits: Waits;
 
-  constructor(plan: StepPlan, records: Tasks, proved: ReadonlySet<string>) {
+  constructor(plan: StepPlan, records: Tasks, proved: ReadonlySet<string>, waits: Waits) {
     this.plan = plan;
     this.records = records;
     this.proved = proved;
+    this.waits = waits;
     this.lines = new Map(plan.lines.map((l) => [l.def.id, l]));
     this.states = new Map(plan.states.map((s) => [s.id, s]));
     for (const way of plan.ways) {
@@ -175,6 +188,7 @@ class Standing {
     }
     const ended = this.endedOf(line);
     const gates = line.gates.filter((id) => !this.proved.has(id));
+    const waits = this.waits[def.id] ?? [];
     const instead = this.insteadOf(def.id);
     const written = this.status(def.id);
     const status: StepState['status'] =
@@ -184,7 +198,7 @@ class Standing {
           ? 'other-way'
           : unmet.length > 0
             ? 'unmet'
-            : held.size > 0 || ended.length > 0
+            : held.size > 0 || ended.length > 0 || waits.length > 0
               ? 'held'
               : 'free';
     const better = line.before
@@ -192,7 +206,16 @@ class Standing {
         (e) => e.soft && this.status(e.from) === 'open' && this.insteadOf(e.from) === undefined && !this.idle(e.from),
       )
       .map((e) => e.from);
-    return { status, heldBy: [...held], better, ended, unmet, gates, ...(instead === undefined ? {} : { instead }) };
+    return {
+      status,
+      heldBy: [...held],
+      better,
+      ended,
+      unmet,
+      waits,
+      gates,
+      ...(instead === undefined ? {} : { instead }),
+    };
   }
 
   /** A step that is there on demand, while nothing that is to be done asks for what it gives. */
@@ -210,8 +233,9 @@ export function stepStates(
   plan: StepPlan,
   records: Tasks,
   proved: ReadonlySet<string> = new Set(),
+  waits: Waits = {},
 ): Map<string, StepState> {
-  const standing = new Standing(plan, records, proved);
+  const standing = new Standing(plan, records, proved, waits);
   return new Map(plan.lines.map((line) => [line.def.id, standing.of(line)]));
 }
 
@@ -225,6 +249,14 @@ export const harmNear = (plan: StepPlan, step: string, state: StepState): boolea
   );
   return [...missing, ...(heldFor ?? [])].some((s) => harmful.has(s)) || state.gates.length > 0;
 };
+
+/** Steps that are held by this one alone, and free once it is done. */
+export const freedBy = (states: ReadonlyMap<string, StepState>, step: string): string[] =>
+  [...states].flatMap(([id, s]) =>
+    s.status === 'held' && s.ended.length === 0 && s.waits.length === 0 && s.heldBy.every((h) => h === step)
+      ? [id]
+      : [],
+  );
 
 /** How many steps are behind us, of those that are to be done: ways not taken do not count. */
 export function countSteps(states: Iterable<StepState>): { closed: number; of: number } {

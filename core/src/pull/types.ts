@@ -32,6 +32,8 @@ export interface StepDef {
   alsoWithoutEngine?: true;
   /** Wants the car's own power and a car that certainly has no high voltage. */
   notWhereItMayBeLive?: true;
+  /** A group of fasteners, of which each is counted as it comes out or goes in. */
+  fasteners?: 'out' | 'in';
   /** The next move can hurt: done out of its order it wants two people. */
   harm?: true;
 }

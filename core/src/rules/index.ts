@@ -9,3 +9,4 @@ export * from './truths.ts';
 export * from './value.ts';
 export * from './verdict.ts';
 export * from './stamp.ts';
+export * from './range.ts';

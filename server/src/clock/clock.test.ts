@@ -206,14 +206,14 @@ describe('my bench', () => {
   it('shows the running step with its caution, and what is free next, mine first', async () => {
     await shop.manager.good(jobs.changeJob, {
       params: { jobId },
-      body: { commandId: commandId(), revision: 1, station: 'pull' },
+      body: { commandId: commandId(), revision: 1, station: 'pull', bay: '2' },
     });
     await task('rm-photo-tour', { status: 'waived', note: 'done before' });
     await task('rm-identify', { status: 'open', handedToId: shop.people.technician }, 2);
     await task('rm-chock', { status: 'on-it' });
     const bench = await shop.technician.good(crew.readBench);
     expect(bench.running).toMatchObject({ about: 'rm-chock' });
-    expect(bench.step).toMatchObject({ key: 'rm-chock', status: 'on-it', bay: '1' });
+    expect(bench.step).toMatchObject({ key: 'rm-chock', status: 'on-it', bay: '2' });
     expect(bench.next[0]).toMatchObject({ key: 'rm-identify', mine: true });
     expect(bench.next.every((s) => s.status === 'free')).toBe(true);
     expect(bench.next.map((s) => s.key)).not.toContain('rm-photo-tour');

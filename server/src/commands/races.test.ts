@@ -267,7 +267,7 @@ describe('undo', () => {
     const { job } = await shop.manager.good(jobs.bookIn, {
       body: {
         commandId: target,
-        car: { name: '1977 Test van', modelYear: 1977, identity: 'TV-2201' },
+        car: { name: '1977 Test van', modelYear: 1977, identity: `TV-${commandId().slice(0, 8)}` },
         customer: 'B. Customer',
         wish: 'louder',
         ownEngine: '2.0 four',

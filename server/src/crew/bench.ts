@@ -35,17 +35,20 @@ export function benchRoutes(on: Registry): void {
     const running = (await runningOf(tx, caller.personId)) ?? null;
     const jobs = await jobsFor(tx, caller.personId, running?.jobId);
     const digests = await readDigests(tx, caller, jobs, new Date().toISOString().slice(0, 10));
-    // What is free at a job's own station, what this person is on, and what was given to them.
-    const wanted = (job: JobHead, s: OpenStep): boolean =>
-      (s.status === 'free' && s.station === job.station) || s.status === 'on-it' || s.handedToId === caller.personId;
+    // What is free for anybody or was given to this person, and what somebody is on.
+    const wanted = (s: OpenStep): boolean =>
+      s.status === 'on-it' || s.handedToId === caller.personId || (s.status === 'free' && s.handedToId === undefined);
     const steps = jobs.flatMap((job) =>
       digests
         .get(job.id)!
-        .steps.filter((s) => wanted(job, s))
+        .steps.filter(wanted)
         .map((s) => benchStep(job, s, caller.personId)),
     );
     const step = steps.find((s) => s.jobId === running?.jobId && s.key === running.about) ?? null;
-    const rank = (s: BenchStep): number => (s.mine ? 0 : s.jobId === running?.jobId ? 1 : s.bay ? 2 : 3);
+    const stationOf = new Map(jobs.map((j) => [j.id, j.station]));
+    // What is theirs, where they are, what is in a bay; and work ahead of a job's own station after what comes next there.
+    const rank = (s: BenchStep): number =>
+      (s.mine ? 0 : s.jobId === running?.jobId ? 2 : s.bay ? 4 : 6) + (s.station === stationOf.get(s.jobId) ? 0 : 1);
     const next = steps
       .filter((s) => s !== step && s.status === 'free')
       .map((s, i) => ({ s, i }))

@@ -9,6 +9,7 @@ import * as queue from './migrations/0006-queue.ts';
 import * as things from './migrations/0007-things.ts';
 import * as doors from './migrations/0008-doors.ts';
 import * as readings from './migrations/0010-readings.ts';
+import * as plates from './migrations/0011-plates.ts';
 import * as returning from './migrations/0009-returning.ts';
 import * as sharedRecord from './migrations/0003-shared-record.ts';
 import * as recordsOnUnits from './migrations/0002-records-on-units.ts';
@@ -25,6 +26,7 @@ const migrations: readonly { name: string; up: string }[] = [
   { name: '0008-doors', up: doors.up },
   { name: '0009-returning', up: returning.up },
   { name: '0010-readings', up: readings.up },
+  { name: '0011-plates', up: plates.up },
 ];
 
 const lockNumber = 7_240_117;

@@ -2,14 +2,14 @@ import { createHash } from 'node:crypto';
 import { sql } from 'kysely';
 import type { JobHead, Strip } from '@bay/contract/jobs';
 import { computePlan, planInputOf, workSteps } from '@bay/core/plan';
-import type { WorkStep } from '@bay/core/jobs';
+import type { StationId, WorkStep } from '@bay/core/jobs';
 import { recordsOf } from '@bay/core/records';
 import type { Tx } from '../db/connection.ts';
 import type { Caller } from '../http/register.ts';
 import { readMaterial } from '../plan/material.ts';
 import type { Material } from '../plan/material.ts';
 import { readShopSchools } from '../schools/store.ts';
-import { doingOf, stateOf } from './strip.ts';
+import { doingOf, dueOf, stateOf } from './strip.ts';
 
 /** A step that somebody could take up, as lists over many jobs show it. */
 export type OpenStep = Pick<WorkStep, 'key' | 'title' | 'station' | 'status' | 'minutes' | 'caution' | 'thenWait'> & {
@@ -25,25 +25,32 @@ export type OpenStep = Pick<WorkStep, 'key' | 'title' | 'station' | 'status' | '
 export interface Digest {
   state: Strip['state'];
   doing: string;
+  due: Strip['due'];
   steps: OpenStep[];
 }
 
-/** Work ahead of a job's own station is possible, but is not what comes next: only what is on, given to somebody, or free here. */
+/** Of what is free at a station, so much stands in a list over many jobs. */
+const shownPerStation = 6;
+
+/** What somebody could take up: what is on or was given to somebody, and what is free at a station that is not signed, the job's own first. */
 function openSteps(job: JobHead, material: Material, plan: ReturnType<typeof computePlan>): OpenStep[] {
   const tasks = recordsOf(material, 'task');
   const revisions = new Map(material.records.filter((r) => r.kind === 'task').map((r) => [r.key, r.revision]));
+  const listed = new Map<StationId, number>();
+  const freeHere = (s: WorkStep): boolean => {
+    const before = listed.get(s.station) ?? 0;
+    if (s.status !== 'free' || job.signedStations.includes(s.station) || before >= shownPerStation) return false;
+    listed.set(s.station, before + 1);
+    return true;
+  };
   return workSteps(
     plan,
     tasks,
     material.units.some((u) => u.role === 'donor'),
   )
     .filter((s) => s.status !== 'done' && s.status !== 'waived')
-    .filter(
-      (s) =>
-        (s.status === 'free' && s.station === job.station) ||
-        s.status === 'on-it' ||
-        s.record?.handedToId !== undefined,
-    )
+    .filter((s) => s.status === 'on-it' || s.record?.handedToId !== undefined || freeHere(s))
+    .sort((a, b) => Number(a.station !== job.station) - Number(b.station !== job.station))
     .map(({ key, title, station, status, minutes, caution, thenWait, record }) => ({
       key,
       title,
@@ -62,6 +69,7 @@ export function digestOf(job: JobHead, material: Material, shopSchools: Record<s
   return {
     state: stateOf(material, plan, today),
     doing: doingOf(job, material, plan),
+    due: dueOf(material),
     steps: openSteps(job, material, plan),
   };
 }
@@ -69,7 +77,7 @@ export function digestOf(job: JobHead, material: Material, shopSchools: Record<s
 /** What a digest depends on beside the job: the schools of the shop, the day, and the way it is made. */
 const basisOf = (schools: Record<string, string>, today: string): string =>
   createHash('sha256')
-    .update(JSON.stringify(['1', today, Object.entries(schools).sort()]))
+    .update(JSON.stringify(['2', today, Object.entries(schools).sort()]))
     .digest('hex')
     .slice(0, 16);
 

@@ -23,11 +23,11 @@ async function stripsOf(
 ): Promise<Strip[]> {
   const digests = await readDigests(tx, caller, jobs, new Date().toISOString().slice(0, 10));
   return jobs.map((job) => {
-    const { state, doing } = digests.get(job.id)!;
+    const { state, doing, due } = digests.get(job.id)!;
     const onIt = running
       .filter((c) => c.jobId === job.id)
       .map((c) => ({ initials: c.initials, name: c.person, what: whatOf(c), since: c.startedAt }));
-    return { ...job, state, doing, onIt };
+    return { ...job, state, doing, due, onIt };
   });
 }
 

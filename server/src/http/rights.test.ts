@@ -177,13 +177,13 @@ const calls: Record<string, (ids: Ids) => Input> = {
   renamePerson: (i) => ({ params: { personId: i.person }, body: body({ name: 'New name' }) }),
   bookIn: () => ({
     body: body({
-      car: { name: 'Car', modelYear: 1970, identity: 'A-123' },
+      car: { name: 'Car', modelYear: 1970, identity: `A-${commandId().slice(0, 8)}` },
       customer: 'C',
       wish: 'go',
     }),
   }),
   readJob: (i) => ({ params: { jobId: i.jobId } }),
-  changeJob: (i) => ({ params: { jobId: i.jobId }, body: body({ revision: 1, bay: '2' }) }),
+  changeJob: (i) => ({ params: { jobId: i.jobId }, body: body({ revision: 1, wish: 'another' }) }),
   listUnits: () => ({}),
   addUnit: (i) => ({
     body: body({

@@ -7,6 +7,7 @@ import { noteChange, runCommand, writeLogEntry } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import type { Caller, Registry } from '../http/register.ts';
+import { refusePastDay, refuseSecondBooking, refuseTakenBay } from './refusals.ts';
 import { signedBy } from './signing.ts';
 import { holdJob, readHead } from './store.ts';
 import { countUnits, insertUnit, putInRole, readUnit, readUnitPage } from './units.ts';
@@ -121,10 +122,12 @@ export async function updateJob(
   const said: string[] = [];
   const set: Record<string, unknown> = { revision: revision + 1 };
   if (change.bay !== undefined && change.bay !== now.bay) {
+    await refuseTakenBay(tx, change.bay, jobId);
     set['bay'] = change.bay;
     said.push(change.bay ? `moved to bay ${change.bay}` : 'moved to the yard');
   }
   if (change.promised !== undefined && change.promised !== now.promised) {
+    if (!at) refusePastDay(change.promised);
     set['promised'] = change.promised;
     said.push(
       change.promised
@@ -166,6 +169,9 @@ export async function updateJob(
 export function jobRoutes(on: Registry): void {
   on.shop(contract.bookIn, (tx, { body }, caller) =>
     runCommand(tx, caller, 'book-in', body, async () => {
+      refusePastDay(body.promised);
+      await refuseTakenBay(tx, body.bay);
+      await refuseSecondBooking(tx, checkIdentity(body.car.identity, body.car.modelYear).vin, body.identityWaived);
       const jobId = await insertJob(tx, caller, body);
       return { reply: { job: await readHead(tx, jobId) }, jobId };
     }),

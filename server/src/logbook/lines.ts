@@ -1,9 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { bearerOf, factDef } from '@bay/core/facts';
-import { kitLineOf } from '@bay/core/kit';
-import { pick, readLogLine } from '@bay/core/logbook';
+import { readLogLine } from '@bay/core/logbook';
 import type { LineContext, LogEntryDraft } from '@bay/core/logbook';
-import { lineContextOf, stepBasis } from '@bay/core/plan';
+import { holdAs, lineContextOf, orderedAs, stepBasis } from '@bay/core/plan';
 import { noSource, sheetOf } from '@bay/core/prep';
 import { recordsOf } from '@bay/core/records';
 import type { RecordKind } from '@bay/contract/records';
@@ -99,16 +98,10 @@ async function addFact(tx: Tx, caller: Caller, { jobId, at }: Line, draft: Draft
 
 /** What arrives moves its order and ends the hold that waited for it, where it is plain which is meant. */
 async function arrived(tx: Tx, caller: Caller, line: Line, { what }: Draft<'arrival'>): Promise<void> {
-  const ordered = Object.entries(recordsOf(line.material, 'kit'))
-    .filter(([, k]) => k.status === 'ordered')
-    .map(([key]) => ({ key, title: kitLineOf(key).title }));
-  const kit = pick(what, ordered, 'order').hit;
-  if (kit) await put(tx, caller, line, 'kit', kit.key, (now) => ({ ...now, status: 'here' }));
-  const holds = Object.entries(recordsOf(line.material, 'hold'))
-    .filter(([, h]) => !h.released)
-    .map(([key, h]) => ({ key, title: h.waitsFor }));
-  const hold = pick(what, holds, 'hold').hit;
-  if (hold) await put(tx, caller, line, 'hold', hold.key, (now) => ({ ...now, released: {} }));
+  const kit = orderedAs(line.material, what);
+  if (kit) await put(tx, caller, line, 'kit', kit, (now) => ({ ...now, status: 'here' }));
+  const hold = holdAs(line.material, what);
+  if (hold) await put(tx, caller, line, 'hold', hold, (now) => ({ ...now, released: {} }));
 }
 
 async function release(tx: Tx, caller: Caller, line: Line, draft: Draft<'release'>): Promise<boolean> {
@@ -182,6 +175,7 @@ export async function writeLine(
       return add(tx, caller, line, 'hold', {
         waitsFor: draft.waitsFor,
         due: draft.due,
+        about: options.about,
         forbiddenAt: draft.forbiddenAt,
       });
     case 'release':

@@ -3,6 +3,7 @@ import { planInputOf } from '@bay/core/plan';
 import { doubtOf, sheetDefs, sheetOf } from '@bay/core/prep';
 import { badInput } from '../http/problem.ts';
 import { jobMaterial } from '../plan/material.ts';
+import { noSource } from '@bay/core/prep';
 import { kindRule } from '../records/kind.ts';
 
 const knownSheet = (id: string): void => {
@@ -56,7 +57,7 @@ export const prepKinds = [
     describe: (data) =>
       data.voided
         ? `taken apart, torque void: ${data.joint}, bolt ${data.bolt} (${data.voided.why})`
-        : `torque: ${data.joint}, bolt ${data.bolt}, ${data.stagesNm.map((t) => formatMeasure(t, 'N·m')).join(' then ')}${data.angleDeg ? `, then ${data.angleDeg} deg` : ''}, by ${data.source || 'unknown source'}`,
+        : `torque: ${data.joint}, bolt ${data.bolt}, ${data.stagesNm.map((t) => formatMeasure(t, 'N·m')).join(' then ')}${data.angleDeg ? `, then ${data.angleDeg} deg` : ''}; ${data.source === noSource ? 'nobody said where the value is from' : `value from ${data.source}`}`,
     about: (data) => data.joint,
   }),
   kindRule({

@@ -194,3 +194,89 @@ describe('a giver that is called not needed', () => {
     ).toBe(422);
   });
 });
+
+describe('a group of fasteners that is counted', () => {
+  beforeAll(async () => {
+    jobId = await bookedJob(shop.manager);
+    await put('task', 'rm-bell-bolts', {
+      status: 'done',
+      deviation: { why: 'only to have a record that can be counted' },
+    });
+  });
+  const revision = async () => (await record('task', 'rm-bell-bolts'))!.revision;
+  const count = async (data: Data) => put('task', 'rm-bell-bolts', data, await revision());
+  it('is not done while one is still in, whichever way somebody says so', async () => {
+    const reopened = await count({ status: 'open' });
+    expect(reopened.status).toBe(200);
+    const on = await count({
+      status: 'on-it',
+      count: { done: 14, of: 15 },
+      deviation: { why: 'counted from under the car' },
+    });
+    expect(on.status).toBe(200);
+    for (const answer of [
+      await count({ status: 'done' }),
+      await count({ status: 'done', count: { done: 14, of: 15 } }),
+      await line('done: bell bolts, lower studs first'),
+    ]) {
+      expect(answer.status).toBe(422);
+      expect(answer.problem.title).toBe('14 of 15 fasteners counted: the rest first.');
+    }
+    expect((await count({ status: 'on-it', count: { done: 16, of: 15 } })).status).toBe(422);
+  });
+  it('a count that goes on is a line of its own, and begins no step anew', async () => {
+    expect((await count({ status: 'on-it', count: { done: 15, of: 15 } })).status).toBe(200);
+    const { entries } = await shop.manager.good(readLog, { params: { jobId }, query: {} });
+    expect(entries.at(-1)!.text).toMatch(/^counted 15 of 15: Bell bolts/);
+  });
+  it('all of them out, it can be done; open again, the count begins anew', async () => {
+    const done = await count({ status: 'done', deviation: { why: 'counted from under the car' } });
+    expect(done.status).toBe(200);
+    expect((await record('task', 'rm-bell-bolts'))!.data).toMatchObject({
+      count: { done: 15, of: 15 },
+    });
+    await count({ status: 'open' });
+    expect((await record('task', 'rm-bell-bolts'))!.data).not.toHaveProperty('count');
+  });
+});
+
+describe('a step that waits for a part', () => {
+  beforeAll(async () => {
+    jobId = await bookedJob(shop.manager);
+  });
+  const hold = () => record('hold', 'h-1');
+  it('is held at every door until the part is here', async () => {
+    const data = { waitsFor: 'long extension', about: 'rm-identify' };
+    expect((await put('hold', 'h-1', data)).status).toBe(200);
+    for (const answer of [
+      await put('task', 'rm-identify', { status: 'on-it' }),
+      await line('done: read vehicle and engine numbers'),
+    ]) {
+      expect(answer.status).toBe(409);
+      expect(answer.problem.title).toMatch(/^Held: waits for long extension/);
+    }
+  });
+  it('what arrives moves its order, its hold and the step, together', async () => {
+    expect(
+      (await put('kit', 'kit-bell-adapter', { status: 'ordered', options: '18 mm' })).status,
+    ).toBeLessThan(500);
+    expect((await line('arrived: long extension')).status).toBe(200);
+    expect((await hold())!.data).toMatchObject({ released: { byId: shop.people.technician } });
+    expect((await put('task', 'rm-identify', { status: 'on-it' })).status).toBe(200);
+  });
+  it('a line of the log bar that belongs to a step holds it', async () => {
+    const answer = await shop.technician.call(writeLog, {
+      params: { jobId },
+      body: {
+        commandId: commandId(),
+        line: 'held: second pair of hands',
+        today: '2026-11-26',
+        about: 'rm-chock',
+      },
+    });
+    expect(answer.status).toBe(200);
+    expect((await put('task', 'rm-chock', { status: 'done' })).problem.title).toMatch(
+      /^Held: waits for second pair of hands/,
+    );
+  });
+});

@@ -2,6 +2,7 @@ import { againstTask, stepBasis, taskTitle } from '@bay/core/plan';
 import { taskWantsSecond } from '@bay/core/pull';
 import type { TaskRecord } from '@bay/core/pull';
 import { recordsOf } from '@bay/core/records';
+import { counted } from '@bay/core/units';
 import type { Tx } from '../db/connection.ts';
 import { Refusal } from '../http/problem.ts';
 import { planNow } from '../plan/material.ts';
@@ -17,15 +18,33 @@ const stepOf = (key: string): string => key.replace(/^donor-/, '');
 const few = (clauses: readonly string[]): string =>
   `${clauses.slice(0, 3).join('; ')}${clauses.length > 3 ? `; and ${clauses.length - 3} more` : ''}`;
 
+/** A count stays with its step until it is open again, whichever way the next word on it comes. */
+const keptCount = (data: TaskRecord, { before }: WriteContext<'task'>): TaskRecord => {
+  const { count, ...rest } = data;
+  const kept = data.status === 'open' ? undefined : (count ?? before?.count);
+  return kept ? { ...rest, count: kept } : rest;
+};
+
+/** Fasteners that are still to be counted make a step unfinished, whoever calls it done. */
+function allCounted({ status, count }: TaskRecord): void {
+  if (status === 'done' && count && count.done < count.of)
+    throw new Refusal(422, `${count.done} of ${counted(count.of, 'fastener')} counted: the rest first.`, {
+      fields: { count: 'The rest first.' },
+    });
+}
+
+/** Only the count went on. */
+const onlyCounted = (data: TaskRecord, { before }: WriteContext<'task'>): boolean =>
+  before?.status === data.status && data.count !== undefined && before.count?.done !== data.count.done;
+
 /**
  * Nobody begins or ends a step that is held, by whichever way they come, unless they say why: that is kept with what stood
  * against it, and where harm is near a second person signs it.
  */
-async function throughTheDoor(
-  tx: Tx,
-  data: TaskRecord,
-  { key, jobId, before }: WriteContext<'task'>,
-): Promise<TaskRecord> {
+async function throughTheDoor(tx: Tx, sent: TaskRecord, context: WriteContext<'task'>): Promise<TaskRecord> {
+  const { key, jobId, before } = context;
+  const data = keptCount(sent, context);
+  allCounted(data);
   const { deviation, ...plain } = data;
   if (data.status !== 'done' && data.status !== 'on-it') return plain;
   if (before?.status === data.status) return before.deviation ? { ...plain, deviation: before.deviation } : plain;
@@ -46,18 +65,23 @@ export const pullKinds = [
     complete: throughTheDoor,
     wantsSecond: (data, key) => taskWantsSecond(stepOf(key), data),
     title: (_data, key) => taskTitle(key),
-    describe: (data, { key }) => {
-      const handed = data.handedTo ? `, handed over to ${data.handedTo}` : '';
+    describe: (data, context) => {
+      const { key } = context;
+      const tally = data.count ? `${data.count.done} of ${data.count.of}` : '';
+      if (onlyCounted(data, context)) return `counted ${tally}: ${taskTitle(key)}`;
+      if (data.status === 'open' && data.handedTo) return `handed over to ${data.handedTo}: ${taskTitle(key)}`;
       const said = data.deviation
         ? `, out of its order: ${data.deviation.why}`
         : data.instead
           ? `; given instead by: ${data.instead}`
           : '';
       const half = taskWantsSecond(stepOf(key), data) && !data.second ? '. A second person is to sign' : '';
-      return `${words[data.status]}: ${taskTitle(key)}${handed}${data.note ? ` (${data.note})` : ''}${said}${half}`;
+      return `${words[data.status]}: ${taskTitle(key)}${data.note ? ` (${data.note})` : ''}${said}${half}`;
     },
     // One tap starts a step and its clock; what ends the step ends the clock that ran on it.
-    after: async (tx, data, { key, jobId, caller, at }) => {
+    after: async (tx, data, context) => {
+      const { key, jobId, caller, at } = context;
+      if (onlyCounted(data, context)) return;
       if (data.status === 'on-it') {
         const { station, minutes } = stepBasis(key);
         await startClock(tx, caller, {

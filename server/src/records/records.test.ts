@@ -532,7 +532,7 @@ describe('schools, sums, search', () => {
     const floor = await shop.onlooker.good(jobs.readFloor);
     expect(floor.strips.find((s) => s.id === jobId)).toMatchObject({
       bay: '2',
-      state: { sentence: 'by: paint' },
+      state: { title: 'Held', sentence: 'paint' },
       station: 'pull',
     });
     expect(floor.crew.map((c) => c.name)).not.toContain('Olu rec');

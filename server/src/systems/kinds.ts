@@ -1,5 +1,9 @@
 import { kindRule } from '../records/kind.ts';
 
+/** Both ends may bear one label. */
+const labelWords = ({ labelA, labelB }: { labelA: string; labelB: string }): string =>
+  !labelA ? '' : labelA === labelB ? `, label ${labelA} at both ends` : `, labels ${labelA} and ${labelB}`;
+
 export const systemsKinds = [
   kindRule({
     kind: 'circuit',
@@ -13,7 +17,7 @@ export const systemsKinds = [
       ]
         .filter(Boolean)
         .join(', ');
-      return `circuit ${before ? 'changed' : 'added'}: ${data.title}${size ? `, ${size}` : ''}${data.labelA ? `, labels ${data.labelA} and ${data.labelB}` : ''}`;
+      return `circuit ${before ? 'changed' : 'added'}: ${data.title}${size ? `, ${size}` : ''}${labelWords(data)}`;
     },
   }),
 ];

@@ -50,15 +50,18 @@ export async function shopWithCrew(server: TestServer, mark: string): Promise<Te
   };
 }
 
+/** Every car has a plate of its own, and the first stands in the first bay. */
+let booked = 0;
+
 export async function bookedJob(client: Client, name = '1984 Test camper'): Promise<string> {
   const { job } = await client.good(jobs.bookIn, {
     body: {
       commandId: commandId(),
-      car: { name, modelYear: 1975, identity: 'CH-20188' },
+      car: { name, modelYear: 1975, identity: `CH-${20188 + booked}` },
       customer: 'A. Customer',
       wish: 'quiet',
       ownEngine: '1.6 four',
-      bay: '1',
+      ...(booked++ === 0 ? { bay: '1' } : {}),
     },
   });
   return job.id;

@@ -59,7 +59,11 @@ export async function command<E extends Endpoint>(
         if (!options.lasting) remember(done);
         return sent.reply as z.output<E['reply']>;
       }
-      remember({ ...done, takeBack: () => takeBackWaiting(kept, options.restore) });
+      remember({
+        ...done,
+        label: `${label}, waits to be sent`,
+        takeBack: () => takeBackWaiting(kept, options.restore),
+      });
       return offline();
     }
   }

@@ -5,19 +5,13 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { find } from '@bay/contract/jobs';
 import { Dialog } from '../ui/index.ts';
+import { places } from './places.ts';
 import { call, keys } from '../api/index.ts';
 
 const doings = [
   { kind: 'do', title: 'Book in a car', detail: 'new job', to: '/book-in' },
-  { kind: 'go', title: 'The Floor', detail: 'g f', to: '/' },
-  { kind: 'go', title: 'My bench', detail: 'g b', to: '/bench' },
-  { kind: 'go', title: 'Waiting for you', detail: 'g w', to: '/waiting' },
-  { kind: 'go', title: 'Search every logbook', detail: 'g l', to: '/logbook' },
-  { kind: 'go', title: 'Units and shelf', detail: 'g u', to: '/units' },
-  { kind: 'go', title: "The shop's schools", detail: 'g s', to: '/schools' },
-  { kind: 'go', title: 'Sums', detail: 'g m', to: '/sums' },
-  { kind: 'go', title: 'Crew', detail: 'g c', to: '/crew' },
-] as const;
+  ...places.map((p) => ({ kind: 'go', title: p.name, detail: `g ${p.key}`, to: p.to })),
+];
 
 /** Finds anything or does anything, by keyboard alone. */
 export default function Finder({ close }: { close: () => void }) {

@@ -1,9 +1,12 @@
 import { Suspense, lazy, useEffect, useState } from 'react';
 import { NavLink, Outlet, useNavigate } from 'react-router';
-import { useHotkeys } from '@mantine/hooks';
+import { useHeadroom, useHotkeys } from '@mantine/hooks';
+import { IconMenu2, IconSearch } from '@tabler/icons-react';
 import { useLive, useMe } from '../api/index.ts';
 import { Failed, Loading } from '../ui/index.ts';
 import { useWaiting } from '../crew/useWaiting.ts';
+import { hereId } from './here.ts';
+import { places } from './places.ts';
 import { Mark } from './Mark.tsx';
 import { OutboxButton, useDraining } from './Outbox.tsx';
 import { WrongClock } from './WrongClock.tsx';
@@ -14,20 +17,10 @@ const Door = lazy(async () => ({ default: (await import('../crew/Door.tsx')).Doo
 const Tablet = lazy(async () => ({ default: (await import('../crew/Tablet.tsx')).Tablet }));
 const Finder = lazy(() => import('./Finder.tsx'));
 const Notes = lazy(() => import('./Notes.tsx'));
+const Places = lazy(() => import('./Places.tsx'));
 const Keys = lazy(() => import('./Keys.tsx'));
 const OutboxList = lazy(() => import('./OutboxList.tsx'));
 const Whoami = lazy(() => import('../crew/Whoami.tsx'));
-
-const places = [
-  ['f', '/', 'Floor'],
-  ['b', '/bench', 'My bench'],
-  ['w', '/waiting', 'Waiting'],
-  ['l', '/logbook', 'Logbook'],
-  ['u', '/units', 'Units'],
-  ['s', '/schools', 'Schools'],
-  ['m', '/sums', 'Sums'],
-  ['c', '/crew', 'Crew'],
-] as const;
 
 const typing = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
@@ -39,11 +32,11 @@ function useGoKeys(): void {
     let armedUntil = 0;
     const listen = (event: KeyboardEvent): void => {
       if (typing(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
-      const place = event.timeStamp < armedUntil ? places.find(([key]) => key === event.key) : undefined;
+      const place = event.timeStamp < armedUntil ? places.find((p) => p.key === event.key) : undefined;
       armedUntil = event.key === 'g' ? event.timeStamp + 1500 : 0;
       if (!place) return;
       event.preventDefault();
-      void navigate(place[1]);
+      void navigate(place.to);
     };
     window.addEventListener('keydown', listen);
     return () => window.removeEventListener('keydown', listen);
@@ -60,6 +53,9 @@ export function Frame() {
   const [keys, setKeys] = useState(false);
   const [who, setWho] = useState(false);
   const [sending, setSending] = useState(false);
+  const [choosing, setChoosing] = useState(false);
+  // On a phone the head makes room while somebody reads on, and is back with the first move up.
+  const headShown = useHeadroom({ fixedAt: 160 });
   useGoKeys();
   useHotkeys([['shift+?', () => setKeys(true)]]);
   useHotkeys([['mod+K', () => setFinding(true)]], []);
@@ -83,30 +79,44 @@ export function Frame() {
     );
   const { person } = me.data;
   return (
-    <>
+    <div className={styles['shell']}>
       <a className="skip" href="#main">
         To the content
       </a>
-      <header className={styles['top']}>
+      <header className={styles['top']} data-away={!headShown || undefined}>
         <NavLink to="/" className={styles['brand']} aria-label="Veteran Bay, to the Floor">
           <Mark />
           <span>Veteran Bay</span>
         </NavLink>
-        <button type="button" className={styles['find-button']} onClick={() => setFinding(true)}>
-          Find or do <kbd>Ctrl K</kbd>
+        <div id={hereId} className={styles['here']} />
+        <button
+          type="button"
+          className={styles['find-button']}
+          aria-label="Find or do"
+          onClick={() => setFinding(true)}
+        >
+          <IconSearch size={20} aria-hidden="true" />
+          <span>Find or do</span> <kbd>Ctrl K</kbd>
         </button>
         <nav aria-label="Places">
           {places
-            .filter(([, to]) => to !== '/waiting' && to !== '/logbook')
-            .map(([key, to, name]) => (
-              <NavLink key={key} to={to} end={to === '/'}>
+            .filter((p) => p.inHead)
+            .map(({ to, name }) => (
+              <NavLink key={to} to={to} end={to === '/'}>
                 {name}
               </NavLink>
             ))}
         </nav>
         {waiting > 0 && (
-          <NavLink to="/waiting" className={styles['waits-for-you']}>
-            {waiting} {waiting === 1 ? 'waits' : 'wait'} for you
+          <NavLink
+            to="/waiting"
+            className={styles['waits-for-you']}
+            aria-label={`${waiting} ${waiting === 1 ? 'waits' : 'wait'} for you`}
+          >
+            <span>
+              {waiting} {waiting === 1 ? 'waits' : 'wait'} for you
+            </span>
+            <b>{waiting}</b>
           </NavLink>
         )}
         <OutboxButton open={() => setSending(true)} />
@@ -118,6 +128,9 @@ export function Frame() {
         >
           <span className="disc">{person.initials}</span>
           <span className={styles['who-name']}>{person.name}</span>
+        </button>
+        <button type="button" className={styles['menu']} aria-label="Places" onClick={() => setChoosing(true)}>
+          <IconMenu2 size={24} aria-hidden="true" />
         </button>
       </header>
       {!up && (
@@ -143,10 +156,11 @@ export function Frame() {
       </Suspense>
       <Suspense fallback={null}>
         {finding && <Finder close={() => setFinding(false)} />}
+        {choosing && <Places close={() => setChoosing(false)} />}
         {keys && <Keys close={() => setKeys(false)} />}
         {who && <Whoami close={() => setWho(false)} />}
         {sending && <OutboxList close={() => setSending(false)} />}
       </Suspense>
-    </>
+    </div>
   );
 }

@@ -61,8 +61,8 @@ function useUndoNote(): void {
   useHotkeys([['mod+Z', () => done && fresh(done) && !isPending && mutate(done)]]);
 }
 
-/** What the application tells in passing, above the log bar. */
+/** What the application tells in passing, in the head of the page. */
 export default function Notes() {
   useUndoNote();
-  return <Notifications position="bottom-center" limit={2} zIndex={250} classNames={{ root: styles['place']! }} />;
+  return <Notifications position="top-center" limit={2} zIndex={250} classNames={{ root: styles['place']! }} />;
 }

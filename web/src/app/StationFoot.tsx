@@ -1,97 +1,121 @@
-import { TextInput } from '@mantine/core';
+import { Button, TextInput } from '@mantine/core';
+import { IconSignature } from '@tabler/icons-react';
 import { useState } from 'react';
-import { gatesOfStation } from '@bay/core/commissioning';
-import type { GateState } from '@bay/core/commissioning';
-import { stationName, stations } from '@bay/core/jobs';
+import { Link } from 'react-router';
+import { stationIds, stationName, stations } from '@bay/core/jobs';
 import type { StationId } from '@bay/core/jobs';
-import { counted } from '@bay/core/units';
+import { openAt } from '@bay/core/plan';
+import type { OpenThing } from '@bay/core/plan';
 import { changeJob } from '@bay/contract/jobs';
 import { useChangeJob, useJob } from '../sheet/index.ts';
 import { FormDialog, Trouble, useForm } from '../ui/index.ts';
+import styles from './job.module.css';
 
-/** A station is signed while its gate is shut: why. */
+const placeOf = (jobId: string, station: StationId, { gate, at }: OpenThing): string =>
+  `/jobs/${jobId}/${gate ? `start?tab=gates&gate=${encodeURIComponent(gate)}` : (at ?? station)}`;
+
+function OpenList({ open, station, left }: { open: readonly OpenThing[]; station: StationId; left?: () => void }) {
+  const { sheet } = useJob();
+  return (
+    <ul className={styles['still-open']}>
+      {open.map((o) => (
+        <li key={o.what}>
+          <Link to={placeOf(sheet.job.id, station, o)} {...(left ? { onClick: left } : {})}>
+            {o.what}
+          </Link>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** A station is signed while something of it is open: what, and with a gate shut, why. */
 function Despite({
   station,
-  shut,
+  open,
   sign,
   close,
 }: {
   station: StationId;
-  shut: readonly GateState[];
-  sign: (despite: string) => Promise<unknown>;
+  open: readonly OpenThing[];
+  sign: (despite: string | undefined) => Promise<unknown>;
   close: () => void;
 }) {
   const { sheet } = useJob();
+  const shut = open.some((o) => o.gate);
   const form = useForm({
     draft: `${sheet.job.id}:sign:${station}`,
     initial: { despite: '' },
-    schema: changeJob.body.pick({ despite: true }).required(),
+    ...(shut ? { schema: changeJob.body.pick({ despite: true }).required() } : {}),
   });
   return (
     <FormDialog
-      title={`Sign ${stationName(station)} with its gate shut`}
+      title={shut ? `Sign ${stationName(station)} with its gate shut` : `Sign ${stationName(station)} with this open`}
       submit="Sign it all the same"
-      color="oxide"
+      color={shut ? 'oxide' : 'bay'}
       of={form}
-      send={({ despite }) => sign(despite)}
+      send={({ despite }) => sign(shut ? despite : undefined)}
       close={close}
     >
-      {shut.map((g) => (
-        <p key={g.gate} className="oxide">
-          {g.of - g.proved} of {counted(g.of, 'line')} before "{g.gate}" not proved.
-        </p>
-      ))}
-      <TextInput
-        label="Signed all the same, because"
-        description="A sentence; it stays in the logbook with the number of lines that stood."
-        data-autofocus
-        {...form.field('despite')}
-      />
+      <OpenList open={open} station={station} left={close} />
+      {shut && (
+        <TextInput
+          label="Signed all the same, because"
+          description="A sentence; it stays in the logbook with the number of lines that stood."
+          data-autofocus
+          {...form.field('despite')}
+        />
+      )}
     </FormDialog>
   );
 }
 
-/** Signing a station, and going on to the next. */
+/** Signing a station, and going on to the next: what is still open stands beside the button, and is asked about. */
 export function StationFoot({ view }: { view: string }) {
   const { sheet, plan, mayWrite } = useJob();
   const changing = useChangeJob();
   const [asking, setAsking] = useState(false);
-  const at = stations.findIndex((s) => s.id === view);
-  if (at < 0 || !mayWrite || view === 'hand-over') return null;
-  const station = view as StationId;
-  const signed = sheet.job.signedStations.includes(station);
-  const next = stations[at + 1];
-  const goesOn = sheet.job.station === station && next !== undefined;
-  const shut = plan.gates.filter((g) => gatesOfStation[station].includes(g.gate) && !g.opens);
+  const station = stationIds.find((id) => id === view);
+  if (!station || !mayWrite || station === 'hand-over') return null;
+  const { job } = sheet;
+  const name = stationName(station);
+  if (job.signedStations.includes(station))
+    return <p className={`${styles['foot']} quiet no-print`}>{name} is signed.</p>;
+  const next = stations[stationIds.indexOf(station) + 1];
+  const goesOn = job.station === station && next !== undefined;
+  const open = openAt(station, sheet, plan);
   const signing = { signStation: station, ...(goesOn ? { station: next.id } : {}) };
   return (
-    <div className="row-actions no-print" style={{ marginTop: 22 }}>
-      {!signed && (
-        <button
-          type="button"
-          className="plain-button bare"
-          onClick={() => (shut.length > 0 ? setAsking(true) : changing.mutate(signing))}
+    <section className={`${styles['foot']} no-print`} aria-label={`Sign ${name}`}>
+      <div>
+        <h3>{open.length > 0 ? `Still open at ${name}` : `Nothing is open at ${name}`}</h3>
+        <OpenList open={open} station={station} />
+      </div>
+      <div className="row-actions">
+        {job.station !== station && (
+          <Button variant="subtle" loading={changing.isPending} onClick={() => changing.mutate({ station })}>
+            The job stands here
+          </Button>
+        )}
+        <Button
+          variant={open.length > 0 ? 'default' : 'filled'}
+          leftSection={<IconSignature size={20} aria-hidden="true" />}
+          loading={changing.isPending}
+          onClick={() => (open.length > 0 ? setAsking(true) : changing.mutate(signing))}
         >
-          Sign {stationName(view)}
-          {goesOn ? ` and go on to ${next.name}` : ''}
-        </button>
-      )}
-      {sheet.job.station !== station && !signed && (
-        <button type="button" className="plain-button bare" onClick={() => changing.mutate({ station })}>
-          The job stands here
-        </button>
-      )}
-      {signed && <span className="quiet">{stationName(view)} is signed.</span>}
+          {`Sign ${name}${goesOn ? ` and go on to ${next.name}` : ''}`}
+        </Button>
+      </div>
       {asking ? (
         <Despite
           station={station}
-          shut={shut}
-          sign={(despite) => changing.mutateAsync({ ...signing, despite })}
+          open={open}
+          sign={(despite) => changing.mutateAsync({ ...signing, ...(despite ? { despite } : {}) })}
           close={() => setAsking(false)}
         />
       ) : (
         <Trouble of={changing} />
       )}
-    </div>
+    </section>
   );
 }

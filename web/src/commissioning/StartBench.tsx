@@ -10,7 +10,18 @@ import { Diagnosis } from '../diagnosis/index.ts';
 import { Fluids } from '../fluids/index.ts';
 import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
 import { JobSchools } from '../schools/index.ts';
-import { dayWords, Form, FormDialog, measured, MeasuredInput, Tabs, timeWords, words } from '../ui/index.ts';
+import {
+  dayWords,
+  Form,
+  FormDialog,
+  measured,
+  MeasuredInput,
+  RangeBand,
+  Tabs,
+  timeWords,
+  useTab,
+  words,
+} from '../ui/index.ts';
 import { GateView } from './GateView.tsx';
 
 const results = {
@@ -101,7 +112,11 @@ function PrimingForm() {
         <MeasuredInput label="Time to rise" unit="s" {...form.field('seconds')} />
         <TextInput label="Note" {...form.field('note')} />
       </div>
-      {chosen && <p className="caution oxide">Stop: {chosen.stop}</p>}
+      {chosen && (
+        <p>
+          <b>How far:</b> {chosen.stop}
+        </p>
+      )}
       {form.values.way === 'crank-without-fuel-and-spark' && (
         <WithGateShut gates={['First crank']} field={form.field('why')} />
       )}
@@ -296,24 +311,24 @@ function SignedStart() {
   );
 }
 
-const listTabs = { sequence: 'First start, in order', after: 'After it runs' } as const;
+const tabs = {
+  gates: 'Gates',
+  fluids: 'Fluids',
+  attempts: 'Pressure and attempts',
+  find: 'Find the fault',
+  sequence: 'First start, in order',
+  after: 'After it runs',
+} as const;
 
 /** Gates, oil pressure, attempts, and the search for the fault. */
 export default function StartBench() {
   const { plan, sheet } = useJob();
   const [params, setParams] = useSearchParams();
   const lastFailed = sheet.records.some((r) => r.kind === 'case' && !r.data['closed']);
-  const tab = params.get('tab') ?? (lastFailed ? 'find' : 'gates');
+  const [tab] = useTab(tabs, lastFailed ? 'find' : 'gates');
   const gates = plan.gates.filter((g) => g.gate !== 'Hand over');
   const gateAt = params.get('gate') ?? gates.find((g) => !g.opens)?.gate ?? 'First crank';
   const to = (next: Record<string, string>) => setParams(next, { replace: true });
-  const tabs = {
-    gates: 'Gates',
-    fluids: 'Fluids',
-    attempts: 'Pressure and attempts',
-    find: 'Find the fault',
-    ...listTabs,
-  };
   return (
     <>
       <div className="bench-head">
@@ -384,7 +399,10 @@ export default function StartBench() {
                 <tbody>
                   {warmUpWatch.map((w) => (
                     <tr key={w.id}>
-                      <td>{w.watch}</td>
+                      <td>
+                        {w.watch}
+                        {w.range && <RangeBand range={w.range} label={w.watch} />}
+                      </td>
                       <td>{w.green}</td>
                       <td className="ochre">{w.amber}</td>
                       <td className="oxide">{w.red}</td>

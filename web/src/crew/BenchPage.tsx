@@ -81,7 +81,7 @@ function QuickLine({
   return (
     <FormDialog
       title="Write it down"
-      submit="Log it"
+      submit="Write"
       of={form}
       disabled={jobId === ''}
       send={() =>

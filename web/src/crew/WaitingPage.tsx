@@ -6,10 +6,10 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { correctClock } from '@bay/contract/clock';
 import type { WaitingItem } from '@bay/contract/crew';
-import { putRecord } from '@bay/contract/records';
-import type { RecordKind, RecordRow } from '@bay/contract/records';
-import { command, keys, nowIso, sentenceOf } from '../api/index.ts';
+import type { RecordKind } from '@bay/contract/records';
+import { command, sentenceOf } from '../api/index.ts';
 import { dayWords, Empty, Failed, Loading, timeWords, Trouble } from '../ui/index.ts';
+import { Answer } from './Answer.tsx';
 import { SecondSignature } from './SecondSignature.tsx';
 import { waitingQuery } from './useWaiting.ts';
 
@@ -22,75 +22,6 @@ const sorts: Record<WaitingItem['sort'], string> = {
   clock: 'Your clock still runs',
   'second-signature': 'Second signature',
 };
-
-/** Answers an ask on the record it is. */
-function Answer({ item }: { item: WaitingItem }) {
-  const client = useQueryClient();
-  const [text, setText] = useState('');
-  const decides = item.sort === 'approval' || item.sort === 'signature';
-  const answering = useMutation({
-    mutationFn: (yes: boolean | undefined) => {
-      const data = { ...item.data, answer: { ...(yes === undefined ? {} : { yes }), text } };
-      const params = { jobId: item.jobId, kind: 'ask' as const, key: item.key };
-      // A signature and a yes to money want everybody to know at once.
-      const offline = decides
-        ? undefined
-        : () => ({
-            record: {
-              kind: 'ask',
-              key: item.key,
-              data,
-              revision: item.revision + 1,
-              by: '',
-              at: nowIso(),
-            } as unknown as RecordRow,
-          });
-      return command(
-        putRecord,
-        { params, body: { data, revision: item.revision } },
-        { label: 'answer written', jobId: item.jobId, offline },
-      );
-    },
-    onSuccess: () => client.invalidateQueries({ queryKey: keys.waiting }),
-  });
-  return (
-    <>
-      <div className="row-actions">
-        <TextInput
-          aria-label={`Answer: ${item.what}`}
-          placeholder={decides ? 'A word with it, where one is wanted' : 'Answer'}
-          value={text}
-          onChange={(e) => setText(e.currentTarget.value)}
-          style={{ flex: '1 1 220px' }}
-        />
-        {decides ? (
-          <>
-            <Button loading={answering.isPending} onClick={() => answering.mutate(true)}>
-              {item.sort === 'approval' ? 'Approve' : 'Sign'}
-            </Button>
-            <Button
-              variant="default"
-              disabled={text.trim().length < 3 || answering.isPending}
-              onClick={() => answering.mutate(false)}
-              title="A no says why"
-            >
-              No
-            </Button>
-          </>
-        ) : (
-          <Button
-            loading={answering.isPending}
-            disabled={text.trim() === ''}
-            onClick={() => answering.mutate(undefined)}
-          >
-            Answer
-          </Button>
-        )}
-      </div>
-      <Trouble of={answering} />
-    </>
-  );
-}
 
 /** A clock that was forgotten: when was it really over? */
 function Forgotten({ item }: { item: WaitingItem }) {

@@ -2,7 +2,7 @@ import { byTime } from '@bay/core/rules';
 import type { Answer, CaseRecord, EngineState, NextTest, Suspect } from '@bay/core/diagnosis';
 import { Button, Checkbox, Select, Textarea, TextInput } from '@mantine/core';
 import { useMemo, useState } from 'react';
-import { bandReading, bandRules, faults, isRead, noneOfThese, observationOf } from '@bay/core/diagnosis';
+import { bandReading, bandRules, faults, isRead, noneOfThese, observationOf, shareWords } from '@bay/core/diagnosis';
 import { becauseWords, isFactId } from '@bay/core/facts';
 import { caseStanding, curedBy, titleOf as planTitle } from '@bay/core/plan';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
@@ -274,7 +274,8 @@ function OpenedCase({ caseId, record }: { caseId: string; record: CaseRecord }) 
               </div>
               <h3 style={{ fontSize: 20 }}>{best.observation.question}</h3>
               <p className="quiet">
-                Tells {best.bits.toFixed(2)} bit, {best.bitsPerMinute.toFixed(2)} bit a minute. {best.observation.needs}
+                {best === tests[0] ? 'Tells most for its minutes' : 'Takes away'}: {shareWords(best.share)} in{' '}
+                {best.observation.minutes} min. {best.observation.needs}
               </p>
               {best.observation.risk > 0 && (
                 <p className={best.observation.risk >= 2 ? 'oxide' : 'quiet'}>{riskWords[best.observation.risk]}</p>
@@ -299,7 +300,7 @@ function OpenedCase({ caseId, record }: { caseId: string; record: CaseRecord }) 
               <tr>
                 <th>Then</th>
                 <th className="num">min</th>
-                <th className="num">bit a min</th>
+                <th className="num">of the doubt</th>
               </tr>
             </thead>
             <tbody>
@@ -319,7 +320,7 @@ function OpenedCase({ caseId, record }: { caseId: string; record: CaseRecord }) 
                       </button>
                     </td>
                     <td className="num">{t.observation.minutes}</td>
-                    <td className="num">{t.bitsPerMinute.toFixed(2)}</td>
+                    <td className="num">{Math.round(t.share * 100)} %</td>
                   </tr>
                 ))}
             </tbody>

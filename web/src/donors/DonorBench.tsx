@@ -172,7 +172,7 @@ export default function DonorBench() {
             })}
           </ul>
         )}
-        {tab === 'order' && <StepList plan={plan.harvestSteps} of="donor" />}
+        {tab === 'order' && <StepList of="donor" />}
         {tab === 'labels' && (
           <div className="grid-2">
             <div className="panel">

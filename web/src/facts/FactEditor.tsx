@@ -2,8 +2,9 @@ import { Button, Select, TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { readFact, factDef, optionWords, showFact, typedSources } from '@bay/core/facts';
-import type { FactSource } from '@bay/core/facts';
+import type { FactDef, FactSource } from '@bay/core/facts';
 import { hasDifference, titleOf } from '@bay/core/plan';
+import { counted } from '@bay/core/units';
 import { factHistory } from '@bay/contract/facts';
 import type { FactRow } from '@bay/contract/facts';
 import { call, keys, Refused } from '../api/index.ts';
@@ -31,15 +32,36 @@ export const sourceWords: Record<FactSource, string> = {
   assumed: 'Assumed',
 };
 
+/** Where a fact comes from, in a word; a choice is chosen. */
+export const sourceOf = (def: FactDef, source: FactSource): string =>
+  def.subject === 'choice' && source === 'measured' ? 'Chosen' : sourceWords[source];
+
 /** The field of a part: beside the source and the note, which are fields too. */
 const partField = (key: string): string => `part-${key}`;
 
-function Difference({
-  d,
-}: {
-  d: { added: string[]; dropped: string[]; verdicts: { id: string; from: string; to: string }[] };
-}) {
-  if (!hasDifference(d)) return <p>Saved. Nothing in the plan changed.</p>;
+/** What a fact changed in the plan. */
+export interface PlanChange {
+  added: string[];
+  dropped: string[];
+  verdicts: { id: string; from: string; to: string }[];
+}
+
+export function Difference({ d, short = false }: { d: PlanChange; short?: boolean }) {
+  if (!hasDifference(d)) return <span>Saved. Nothing in the plan changed.</span>;
+  if (short) {
+    const lines = d.added.length + d.dropped.length;
+    const verdicts = d.verdicts.map((v) => `${titleOf(v.id)} is now ${verdictWords[v.to as 'clash'].toLowerCase()}`);
+    return (
+      <span>
+        {[
+          'saved',
+          ...verdicts,
+          ...(lines > 0 ? [counted(lines, 'line of the plan changed', 'lines of the plan changed')] : []),
+        ].join('; ')}
+        .
+      </span>
+    );
+  }
   return (
     <div role="status">
       <p>
@@ -67,7 +89,23 @@ function Difference({
 }
 
 /** Writes one fact: every part, where it comes from, what hangs on it, and what changed afterwards. */
-export function FactEditor({ factId, bearer, close }: { factId: string; bearer: Bearer; close: () => void }) {
+export function FactEditor({
+  factId,
+  bearer,
+  close,
+  skip,
+  saved,
+  beside,
+}: {
+  factId: string;
+  bearer: Bearer;
+  close: () => void;
+  /** Where one fact after the other is asked for: past this one. */
+  skip?: () => void;
+  /** What happens once it is saved, instead of showing what changed. */
+  saved?: (change: PlanChange) => void;
+  beside?: React.ReactNode;
+}) {
   const { sheet, plan, mayWrite } = useJob();
   const def = factDef(factId);
   const row = useFactRow(factId, bearer);
@@ -103,21 +141,24 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
   });
   const waiting = plan.waitingFor.get(factId) ?? [];
   const save = (rev: number) => (v: Readonly<Record<string, string>>) =>
-    saving.mutateAsync({
-      bearer,
-      factId,
-      typed: Object.fromEntries(def.parts.map(({ key }) => [key, v[partField(key)] ?? ''])),
-      source: v['source'] as FactSource,
-      note: words(v['note'] ?? ''),
-      ...(asks.length > 0 && itIsSo.said(asks) ? { certain: true } : {}),
-      revision: rev,
-    });
+    saving
+      .mutateAsync({
+        bearer,
+        factId,
+        typed: Object.fromEntries(def.parts.map(({ key }) => [key, v[partField(key)] ?? ''])),
+        source: v['source'] as FactSource,
+        note: words(v['note'] ?? ''),
+        ...(asks.length > 0 && itIsSo.said(asks) ? { certain: true } : {}),
+        revision: rev,
+      })
+      .then(({ difference }) => saved?.(difference));
   return (
     <Dialog close={close} title={def.label} size="lg">
+      {beside}
       <p className="quiet">{def.howTo}</p>
       {def.kindNote && <p className="quiet">Taken: {def.kindNote}.</p>}
       <DatumDrawing factId={factId} />
-      {saving.isSuccess ? (
+      {saving.isSuccess && !saved ? (
         <>
           <div className="notice" style={{ marginTop: 12 }}>
             <Difference d={saving.data.difference} />
@@ -133,8 +174,8 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
           submit="Save"
           disabled={!mayWrite || !itIsSo.said(asks)}
           send={save(revision)}
-          cancel={close}
-          cancelWord="Leave it"
+          cancel={skip ?? close}
+          cancelWord={skip ? 'Skip it' : 'Leave it'}
         >
           <div className="fields">
             {def.parts.map((part, i) => {
@@ -172,11 +213,14 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
           </div>
           <ItIsSo questions={asks} of={itIsSo} />
           <div className="fields">
-            <Select
-              label="Where it comes from"
-              data={typedSources.map((value) => ({ value, label: sourceWords[value] }))}
-              {...form.field('source')}
-            />
+            {/* A choice is nobody's measurement: somebody made it. */}
+            {def.subject !== 'choice' && (
+              <Select
+                label="Where it comes from"
+                data={typedSources.map((value) => ({ value, label: sourceWords[value] }))}
+                {...form.field('source')}
+              />
+            )}
             <TextInput label="Note" {...form.field('note')} />
           </div>
           {waiting.length > 0 && (
@@ -218,7 +262,7 @@ export function FactEditor({ factId, bearer, close }: { factId: string; bearer: 
               {history.data!.versions.map((v) => (
                 <tr key={v.revision}>
                   <td className="mono">{Object.keys(v.parts).length > 0 ? showFact(factId, v) : 'not known'}</td>
-                  <td>{sourceWords[v.source]}</td>
+                  <td>{sourceOf(def, v.source)}</td>
                   <td className="quiet">
                     {v.by}, {dayWords(v.at)} {timeWords(v.at)}
                   </td>

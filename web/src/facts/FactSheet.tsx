@@ -1,6 +1,6 @@
 import { counted } from '@bay/core/units';
-import { TextInput } from '@mantine/core';
-import { useMemo, useState } from 'react';
+import { Button } from '@mantine/core';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { factCatalogue, showPart } from '@bay/core/facts';
 import type { FactDef } from '@bay/core/facts';
@@ -8,10 +8,14 @@ import { titleOf } from '@bay/core/plan';
 import type { FactRow } from '@bay/contract/facts';
 import { useJob } from '../sheet/index.ts';
 import { UnitForm } from '../units/index.ts';
-import { dayWords, Tabs } from '../ui/index.ts';
-import { FactEditor, sourceWords } from './FactEditor.tsx';
+import { dayWords, FindIn, inGroups, Tabs } from '../ui/index.ts';
+import { FactEditor, sourceOf } from './FactEditor.tsx';
+import { FactWalk, useAwaited } from './FactWalk.tsx';
 import { usualBearer } from './useFact.ts';
 import type { Bearer } from './useFact.ts';
+
+// Reading and writing tables is loaded with the sheet, not with the job.
+const FactTable = lazy(async () => ({ default: (await import('./FactTable.tsx')).FactTable }));
 
 const subjects: readonly { id: string; title: string; bearer: Bearer; of: FactDef['subject'] }[] = [
   { id: 'recipient', title: 'Car', bearer: 'car', of: 'recipient' },
@@ -60,7 +64,9 @@ export default function FactSheet() {
     (d) =>
       (!missingOnly || !rows.has(d.id)) && `${d.label} ${d.id}`.toLowerCase().includes(filter.trim().toLowerCase()),
   );
-  const groups = [...new Set(shown.map((d) => d.group))];
+  const groups = inGroups(shown, (d) => d.group);
+  const [walking, setWalking] = useState(false);
+  const awaited = useAwaited();
   const open = (fact: string | undefined) => {
     const next = new URLSearchParams(params);
     if (fact) next.set('fact', fact);
@@ -73,6 +79,25 @@ export default function FactSheet() {
         <h2>Facts</h2>
         <span className="quiet">
           {rows.size} of {defs.length} known about the {subject.title.toLowerCase()}
+        </span>
+        <span className="right">
+          {bearerId && (
+            <Suspense fallback={null}>
+              <FactTable
+                name={`facts ${sheet.job.number} ${subject.title.toLowerCase()}`}
+                defs={defs}
+                rows={rows}
+                subject={subject.of}
+                bearer={subject.bearer}
+                mayWrite={mayWrite}
+              />
+            </Suspense>
+          )}
+          {mayWrite && awaited[0] && (
+            <Button onClick={() => setWalking(true)}>
+              Next fact, {counted(awaited[0].lines, 'line waits', 'lines wait')} for it
+            </Button>
+          )}
         </span>
       </div>
       <Tabs
@@ -91,13 +116,8 @@ export default function FactSheet() {
           </>
         ) : (
           <>
-            <div className="row-actions" style={{ marginTop: 0 }}>
-              <TextInput
-                aria-label="Find a fact"
-                placeholder="Find a fact"
-                value={filter}
-                onChange={(e) => setFilter(e.currentTarget.value)}
-              />
+            <div className="list-head">
+              <FindIn label="Find a fact" value={filter} set={setFilter} groups={groups} />
               <button
                 type="button"
                 className="plain-button"
@@ -108,63 +128,61 @@ export default function FactSheet() {
               </button>
             </div>
             {groups.map((group) => (
-              <section key={group}>
-                <h3 className="group-title">{group}</h3>
+              <section key={group.id} id={group.id}>
+                <h3 className="group-title">{group.name}</h3>
                 <ul className="rows">
-                  {shown
-                    .filter((d) => d.group === group)
-                    .map((def) => {
-                      const row = rows.get(def.id);
-                      const assumed =
-                        !row && subject.bearer === usualBearer(def.id) ? plan.facts.get(def.id) : undefined;
-                      const waiting = row ? [] : (plan.waitingFor.get(def.id) ?? []);
-                      return (
-                        <li key={def.id}>
-                          <button
-                            type="button"
-                            className="row-button"
-                            style={{ gridTemplateColumns: 'minmax(150px, 0.8fr) minmax(0, 2fr)' }}
-                            onClick={() => open(def.id)}
-                          >
-                            <b>{def.label}</b>
-                            <span>
-                              {row ? (
-                                <>
-                                  <Value def={def} row={row} />
-                                  <small className="quiet">
-                                    {sourceWords[row.source].toLowerCase()}, {row.by}, {dayWords(row.at)}
-                                  </small>
-                                </>
-                              ) : assumed ? (
-                                <span className="quiet">
-                                  {assumed.source === 'inferred' ? 'inferred' : 'taken as'}{' '}
-                                  {String(Object.values(assumed.parts)[0]).replaceAll('-', ' ')},{' '}
-                                  {assumed.source === 'inferred' ? `since ${assumed.note}` : 'by the school chosen'}
-                                </span>
-                              ) : (
-                                <span className="quiet">
-                                  not known
-                                  {waiting.length > 0 && (
-                                    <span className="ochre">
-                                      ,{' '}
-                                      {waiting.length === 1
-                                        ? `"${titleOf(waiting[0]!)}" waits`
-                                        : `${counted(waiting.length, 'line waits', 'lines wait')}`}{' '}
-                                      for it
-                                    </span>
-                                  )}
-                                </span>
-                              )}
-                            </span>
-                          </button>
-                        </li>
-                      );
-                    })}
+                  {group.items.map((def) => {
+                    const row = rows.get(def.id);
+                    const assumed = !row && subject.bearer === usualBearer(def.id) ? plan.facts.get(def.id) : undefined;
+                    const waiting = row ? [] : (plan.waitingFor.get(def.id) ?? []);
+                    return (
+                      <li key={def.id}>
+                        <button
+                          type="button"
+                          className="row-button"
+                          style={{ gridTemplateColumns: 'minmax(150px, 0.8fr) minmax(0, 2fr)' }}
+                          onClick={() => open(def.id)}
+                        >
+                          <b>{def.label}</b>
+                          <span>
+                            {row ? (
+                              <>
+                                <Value def={def} row={row} />
+                                <small className="quiet">
+                                  {sourceOf(def, row.source).toLowerCase()}, {row.by}, {dayWords(row.at)}
+                                </small>
+                              </>
+                            ) : assumed ? (
+                              <span className="quiet">
+                                {assumed.source === 'inferred' ? 'inferred' : 'taken as'}{' '}
+                                {String(Object.values(assumed.parts)[0]).replaceAll('-', ' ')},{' '}
+                                {assumed.source === 'inferred' ? `since ${assumed.note}` : 'by the school chosen'}
+                              </span>
+                            ) : (
+                              <span className="quiet">
+                                not known
+                                {waiting.length > 0 && (
+                                  <span className="ochre">
+                                    ,{' '}
+                                    {waiting.length === 1
+                                      ? `"${titleOf(waiting[0]!)}" waits`
+                                      : `${counted(waiting.length, 'line waits', 'lines wait')}`}{' '}
+                                    for it
+                                  </span>
+                                )}
+                              </span>
+                            )}
+                          </span>
+                        </button>
+                      </li>
+                    );
+                  })}
                 </ul>
               </section>
             ))}
           </>
         )}
+        {walking && <FactWalk close={() => setWalking(false)} />}
         {openId && bearerId && (
           <FactEditor key={openId} factId={openId} bearer={subject.bearer} close={() => open(undefined)} />
         )}

@@ -1,9 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import type { FitLine, FitWord } from '@bay/core/fit';
+import { urgencyOf } from '@bay/core/fit';
+import type { FitLine, FitWord, Urgency } from '@bay/core/fit';
 import { counted, formatMeasure, units } from '@bay/core/units';
 import { useJob, usePut, useRecords } from '../sheet/index.ts';
-import { Trouble, VerdictMark, verdictWords } from '../ui/index.ts';
+import { FindIn, Fold, inGroups, Trouble, VerdictMark, verdictWords } from '../ui/index.ts';
 import { FitCard, leansOn } from './FitCard.tsx';
 import { sourceWords } from '../facts/index.ts';
 
@@ -37,9 +38,19 @@ function Tasks() {
           const status = tasks[t.id]?.status ?? 'open';
           return (
             <li key={t.id} className={`step ${status === 'open' ? 'free' : status}`}>
-              <span className="mark" aria-hidden="true">
-                {status === 'done' ? '✓' : status === 'on-it' ? '›' : ''}
-              </span>
+              <button
+                type="button"
+                className="tick"
+                disabled={!mayWrite || put.isPending}
+                aria-label={`${status === 'done' ? 'Undo' : 'Done'}: ${t.title}`}
+                onClick={() =>
+                  put.mutate({ kind: 'task', key: t.id, data: { status: status === 'done' ? 'open' : 'done' } })
+                }
+              >
+                <span className="mark" aria-hidden="true">
+                  {status === 'done' ? '✓' : status === 'on-it' ? '›' : ''}
+                </span>
+              </button>
               <div>
                 <p className="title">{t.title}</p>
                 <p className="meta">for {plan.fits.find((l) => l.def.id === t.fitId)!.def.title}</p>
@@ -50,21 +61,12 @@ function Tasks() {
                     <button
                       type="button"
                       className="plain-button small"
+                      aria-label={`Start: ${t.title}`}
                       onClick={() => put.mutate({ kind: 'task', key: t.id, data: { status: 'on-it' } })}
                     >
                       Start
                     </button>
                   )}
-                  <button
-                    type="button"
-                    className="plain-button small bare"
-                    aria-label={`${status === 'done' ? 'Undo' : 'Done'}: ${t.title}`}
-                    onClick={() =>
-                      put.mutate({ kind: 'task', key: t.id, data: { status: status === 'done' ? 'open' : 'done' } })
-                    }
-                  >
-                    {status === 'done' ? 'Undo' : 'Done'}
-                  </button>
                 </div>
               )}
             </li>
@@ -72,7 +74,7 @@ function Tasks() {
         })}
         {dropped.map(([key, t]) => (
           <li key={key} className="step done">
-            <span className="mark" aria-hidden="true">
+            <span className="tick" aria-hidden="true">
               ✓
             </span>
             <p className="meta">
@@ -87,68 +89,122 @@ function Tasks() {
   );
 }
 
-/** Interface by interface: does it go together. */
+const parts: readonly { id: Urgency; name: string; note?: string; folded?: true }[] = [
+  { id: 'clash', name: 'Clashes', note: 'choose a way out' },
+  { id: 'decide', name: 'To adapt', note: 'choose how' },
+  { id: 'look-again', name: 'To look at again', note: 'something it stands on or touches changed' },
+  { id: 'one-fact', name: 'One fact away' },
+  { id: 'measure', name: 'More to measure or to judge', folded: true },
+  { id: 'settled', name: 'Settled', folded: true },
+];
+
+function Place({ line, open, toggle }: { line: FitLine; open: boolean; toggle: () => void }) {
+  const record = useRecords('fit')[line.def.id];
+  const { word, headline, basis, weakest } = line.verdict;
+  return (
+    <>
+      <button type="button" className="row-button" aria-expanded={open} onClick={toggle}>
+        <VerdictMark word={word} />
+        <span>
+          {line.def.title} <span className="quiet">{line.resolved ? 'way out chosen' : headline}</span>
+          {basis === 'judged' && <span className="tag"> judged by a person</span>}
+          {basis === 'trial' && <span className="tag teal"> trial fit</span>}
+          {weakest && leansOn.has(weakest) && (
+            <span className="tag ochre"> {sourceWords[weakest].toLowerCase()} fact</span>
+          )}
+          {line.stale && <span className="tag ochre"> facts changed since</span>}
+        </span>
+        <span className="figure">{figureOf(line)}</span>
+        <span className={`word verdict-${word}`}>{verdictWords[word]}</span>
+      </button>
+      {open && <FitCard line={line} record={record} />}
+    </>
+  );
+}
+
+/** Interface by interface: does it go together. What wants a decision stands first, what is settled last and folded. */
 export default function FitBench() {
   const { plan } = useJob();
-  const records = useRecords('fit');
   const [params, setParams] = useSearchParams();
   const [only, setOnly] = useState<FitWord>();
+  const [sought, setSought] = useState('');
+  const [turned, setTurned] = useState<ReadonlySet<string>>(new Set());
   const open = params.get('at');
   const opened = useRef<HTMLLIElement>(null);
   // A link into the list shows the place it speaks of.
   useEffect(() => {
-    opened.current?.scrollIntoView({ block: 'start' });
-  }, []);
+    opened.current?.scrollIntoView({ block: 'nearest' });
+  }, [open]);
   const count = (w: FitWord): number => plan.fits.filter((l) => l.verdict.word === w).length;
-  const shown = plan.fits.filter((l) => !only || l.verdict.word === only);
-  const groups = [...new Set(shown.map((l) => l.def.group))];
+  const wanted = sought.trim().toLowerCase();
+  const shown = plan.fits.filter(
+    (l) =>
+      (!only || l.verdict.word === only) &&
+      (wanted === '' || `${l.def.title} ${l.def.group}`.toLowerCase().includes(wanted)),
+  );
+  const narrowed = only !== undefined || wanted !== '';
+  const groups = parts
+    .map((p) => ({ ...p, items: shown.filter((l) => urgencyOf(l) === p.id) }))
+    .filter((p) => p.items.length > 0);
+  const unknown = open !== null && !plan.fits.some((l) => l.def.id === open);
   return (
     <>
       <div className="bench-head">
         <h2>Does it go together?</h2>
         <span className="quiet">{plan.fits.length} places where car, engine and gearbox meet</span>
       </div>
-      <div className="counts">
-        {order.map((w) => (
-          <button key={w} type="button" aria-pressed={only === w} onClick={() => setOnly(only === w ? undefined : w)}>
-            <VerdictMark word={w} /> <b>{count(w)}</b> {verdictWords[w]}
-          </button>
-        ))}
+      {unknown && <p className="notice ochre-notice">There is no place called "{open}" on this job.</p>}
+      <div className="list-head">
+        <div className="counts">
+          {order.map((w) => (
+            <button key={w} type="button" aria-pressed={only === w} onClick={() => setOnly(only === w ? undefined : w)}>
+              <VerdictMark word={w} /> <b>{count(w)}</b> {verdictWords[w]}
+            </button>
+          ))}
+        </div>
+        <FindIn label="Find a place" value={sought} set={setSought} groups={groups} />
       </div>
-      {groups.map((group) => (
-        <section key={group}>
-          <h3 className="group-title">{group}</h3>
-          <ul className="rows">
-            {shown
-              .filter((l) => l.def.group === group)
-              .map((line) => (
-                <li key={line.def.id} ref={open === line.def.id ? opened : undefined}>
-                  <button
-                    type="button"
-                    className="row-button"
-                    aria-expanded={open === line.def.id}
-                    onClick={() => setParams(open === line.def.id ? {} : { at: line.def.id }, { replace: true })}
-                  >
-                    <VerdictMark word={line.verdict.word} />
-                    <span>
-                      {line.def.title}{' '}
-                      <span className="quiet">{line.resolved ? 'way out chosen' : line.verdict.headline}</span>
-                      {line.verdict.basis === 'judged' && <span className="tag"> judged by a person</span>}
-                      {line.verdict.basis === 'trial' && <span className="tag teal"> trial fit</span>}
-                      {line.verdict.weakest && leansOn.has(line.verdict.weakest) && (
-                        <span className="tag ochre"> {sourceWords[line.verdict.weakest].toLowerCase()} fact</span>
-                      )}
-                      {line.stale && <span className="tag ochre"> facts changed since</span>}
-                    </span>
-                    <span className="figure">{figureOf(line)}</span>
-                    <span className={`word verdict-${line.verdict.word}`}>{verdictWords[line.verdict.word]}</span>
-                  </button>
-                  {open === line.def.id && <FitCard line={line} record={records[line.def.id]} />}
-                </li>
-              ))}
-          </ul>
-        </section>
-      ))}
+      {groups.map(({ id, name, note, folded, items }) => {
+        const here = items.some((l) => l.def.id === open);
+        // Folded at first, unless somebody looks for something or a link leads into it; a tap turns that.
+        const unfolded = (narrowed || here || !folded) !== turned.has(id);
+        return (
+          <Fold
+            key={id}
+            id={id}
+            name={name}
+            note={note}
+            count={items.length}
+            open={unfolded}
+            toggle={() => {
+              const next = new Set(turned);
+              if (!next.delete(id)) next.add(id);
+              setTurned(next);
+            }}
+          >
+            {inGroups(items, (l) => l.def.group).map((g) => (
+              <section key={g.id}>
+                {items.length > 6 && <h4 className="group-title">{g.name}</h4>}
+                <ul className="rows">
+                  {g.items.map((line) => {
+                    const isOpen = open === line.def.id;
+                    return (
+                      <li key={line.def.id} ref={isOpen ? opened : undefined}>
+                        <Place
+                          line={line}
+                          open={isOpen}
+                          toggle={() => setParams(isOpen ? {} : { at: line.def.id }, { replace: true })}
+                        />
+                      </li>
+                    );
+                  })}
+                </ul>
+              </section>
+            ))}
+          </Fold>
+        );
+      })}
+      {shown.length === 0 && <p className="quiet">No place here has "{sought.trim()}".</p>}
       <Tasks />
     </>
   );

@@ -1,12 +1,14 @@
 import { Button } from '@mantine/core';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { useMediaQuery } from '@mantine/hooks';
+import { Link, useSearchParams } from 'react-router';
 import { readFinishedJobs, readFloor, readYard } from '@bay/contract/jobs';
 import type { Strip } from '@bay/contract/jobs';
 import { stationName } from '@bay/core/jobs';
 import { call, keys, sentenceOf } from '../api/index.ts';
 import { dayWords, Empty, Failed, fromToday, Loading, sinceWords, StationLine, withDayWords } from '../ui/index.ts';
+import { FloorDays } from './FloorDays.tsx';
 import styles from './floor.module.css';
 
 function BayStrip({ strip, bay }: { strip: Strip; bay: string }) {
@@ -63,7 +65,8 @@ function YardCar({ strip: s }: { strip: Strip }) {
         </span>
         <br />
         <span className={s.state.kind === 'stop' ? 'oxide' : s.state.kind === 'free' ? 'quiet' : 'ochre'}>
-          {s.state.title} {s.state.kind === 'free' ? '' : withDayWords(s.state.sentence)}
+          {s.state.title}
+          {s.state.kind === 'free' ? '' : `: ${withDayWords(s.state.sentence)}`}
         </span>
       </Link>
     </li>
@@ -123,6 +126,10 @@ function HandedOver() {
 /** Home: a strip for each bay, the yard, and who is on what. */
 export function FloorPage() {
   const floor = useQuery({ queryKey: keys.floor, queryFn: () => call(readFloor) });
+  const [params, setParams] = useSearchParams();
+  // The screen on the wall has room for both.
+  const wide = useMediaQuery('(min-width: 1700px)') ?? false;
+  const showsDays = params.get('days') === 'shown';
   const last = floor.data?.strips.filter((s) => s.bay === null).at(-1)?.number;
   const more = useInfiniteQuery({
     queryKey: [...keys.yard, last],
@@ -168,35 +175,48 @@ export function FloorPage() {
           </li>
         ))}
       </ul>
-      <div className="page">
+      <div className={`page ${styles['floor-page']}`}>
         <div className="page-head">
           <h1>The Floor</h1>
           <span className="quiet">
             {full} of {bays.length} bays full, {inYard} in the yard, {held} held or waiting
           </span>
-          <span className="right">
+          <span className="right row-actions">
+            {!wide && (
+              <Button
+                variant="default"
+                aria-pressed={showsDays}
+                onClick={() => setParams(showsDays ? {} : { days: 'shown' }, { replace: true })}
+              >
+                The days ahead
+              </Button>
+            )}
             <Button component={Link} to="/book-in">
               Book in a car
             </Button>
           </span>
         </div>
-        <ul>
-          {bays.map((bay) => {
-            const strip = inBay(bay);
-            return strip ? (
-              <BayStrip key={bay} bay={bay} strip={strip} />
-            ) : (
-              <li key={bay} className={styles['strip']} style={{ gridTemplateColumns: '64px 1fr', minHeight: 64 }}>
-                <span className={styles['bay-number']} aria-hidden="true">
-                  {bay}
-                </span>
-                <span className="quiet" style={{ alignSelf: 'center', padding: '0 16px' }}>
-                  Bay {bay} is free.
-                </span>
-              </li>
-            );
-          })}
-        </ul>
+        {showsDays && !wide && <FloorDays strips={strips} bays={bays} />}
+        <div className={styles['floor-grid']}>
+          <ul>
+            {bays.map((bay) => {
+              const strip = inBay(bay);
+              return strip ? (
+                <BayStrip key={bay} bay={bay} strip={strip} />
+              ) : (
+                <li key={bay} className={styles['strip']} style={{ gridTemplateColumns: '64px 1fr', minHeight: 64 }}>
+                  <span className={styles['bay-number']} aria-hidden="true">
+                    {bay}
+                  </span>
+                  <span className="quiet" style={{ alignSelf: 'center', padding: '0 16px' }}>
+                    Bay {bay} is free.
+                  </span>
+                </li>
+              );
+            })}
+          </ul>
+          {wide && <FloorDays strips={strips} bays={bays} />}
+        </div>
         <div className="section-head">
           <h2>The Yard</h2>
           <span className="quiet">outside, waiting</span>

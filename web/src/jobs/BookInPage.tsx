@@ -42,8 +42,10 @@ export function BookInPage() {
   });
   const { modelYear, identity, waive } = form.values;
   const check = identity.trim() === '' ? undefined : checkIdentity(identity, yearOf(modelYear));
-  const wrong = check?.state === 'wrong';
   const identityField = form.field('identity');
+  // A number that cannot be, or that another open job has: somebody looked at the plate and says so.
+  const wrong = check?.state === 'wrong';
+  const doubted = wrong || (check !== undefined && identityField.error !== undefined);
   return (
     <div className="page" style={{ maxWidth: 900 }}>
       <div className="page-head">
@@ -82,7 +84,7 @@ export function BookInPage() {
             {...form.field('bay')}
           />
         </div>
-        {wrong && (
+        {(doubted || waive) && (
           <div className="notice ochre-notice" style={{ marginTop: 10 }}>
             <Checkbox
               label="The plate really says so"

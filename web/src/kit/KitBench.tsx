@@ -1,25 +1,98 @@
-import { counted } from '@bay/core/units';
-import { titleOf } from '@bay/core/plan';
-import { useState } from 'react';
-import { factDef } from '@bay/core/facts';
-import type { KitLine } from '@bay/core/kit';
+import { Select } from '@mantine/core';
+import { useMemo, useState } from 'react';
+import { kitStatuses } from '@bay/core/kit';
+import type { KitLine, KitRecord } from '@bay/core/kit';
 import { showMoney } from '@bay/core/money';
+import { orderedAs, titleOf } from '@bay/core/plan';
+import { recordsOf } from '@bay/core/records';
+import { counted } from '@bay/core/units';
 import { useCurrency } from '../money/index.ts';
 import { useJob, useRecords } from '../sheet/index.ts';
-import { columns } from '../ui/index.ts';
+import { columns, FindIn, Fold, inGroups } from '../ui/index.ts';
 import { KitCard, statusWords } from './KitCard.tsx';
 import { Suppliers } from './Suppliers.tsx';
+import { useSuppliers } from './useSuppliers.ts';
+
+const states: readonly { id: KitLine['state']; name: string }[] = [
+  { id: 'needed', name: 'needed' },
+  { id: 'proposed', name: 'proposed, no way out chosen' },
+  { id: 'waits', name: 'wait for facts' },
+];
+
+const isSettled = (record: KitRecord | undefined): boolean =>
+  record?.status === 'fitted' || record?.status === 'not-needed';
+
+/** Kit lines that a step waits for: a hold on the step speaks of what was ordered. */
+function useBlocking(): ReadonlySet<string> {
+  const { sheet } = useJob();
+  return useMemo(
+    () =>
+      new Set(
+        Object.values(recordsOf(sheet, 'hold')).flatMap((h) =>
+          h.about !== undefined && !h.released ? (orderedAs(sheet, h.waitsFor) ?? []) : [],
+        ),
+      ),
+    [sheet],
+  );
+}
+
+function Line({ line, open, blocks, toggle }: { line: KitLine; open: boolean; blocks: boolean; toggle: () => void }) {
+  const record = useRecords('kit')[line.def.id];
+  const names = (ids: readonly string[]): string => ids.map((id) => titleOf(id).toLowerCase()).join(', ');
+  return (
+    <li>
+      <button
+        type="button"
+        className="row-button stacks"
+        style={columns('minmax(0, 1fr) minmax(0, 1fr) 96px')}
+        aria-expanded={open}
+        onClick={toggle}
+      >
+        <span>
+          {line.def.title} {blocks && <span className="tag ochre">a step waits for it</span>}
+        </span>
+        <span className="quiet">
+          {record?.options ??
+            (line.blanks.length > 0
+              ? `to order, say: ${names(line.blanks)}`
+              : line.state === 'waits'
+                ? `needed or not: ${names(line.needs)}`
+                : '')}
+        </span>
+        <span className="word">{statusWords[record?.status ?? 'wanted']}</span>
+      </button>
+      {open && <KitCard line={line} record={record} />}
+    </li>
+  );
+}
 
 /** What this job must order, by system, each line because of which facts. */
 export default function KitBench() {
   const { plan } = useJob();
   const records = useRecords('kit');
+  const suppliers = useSuppliers() ?? [];
+  const blocking = useBlocking();
   const [open, setOpen] = useState<string>();
   const [state, setState] = useState<KitLine['state']>('needed');
-  const waits = state === 'waits';
+  const [sought, setSought] = useState('');
+  const [status, setStatus] = useState<string>('');
+  const [from, setFrom] = useState<string>('');
+  const [folded, setFolded] = useState(true);
   const needed = plan.kit.filter((l) => l.state === 'needed');
-  const shown = plan.kit.filter((l) => l.state === state);
-  const systems = [...new Set(shown.map((l) => l.def.system))];
+  const wanted = sought.trim().toLowerCase();
+  const shown = plan.kit.filter((l) => {
+    const record = records[l.def.id];
+    return (
+      l.state === state &&
+      (wanted === '' || `${l.def.title} ${l.def.system} ${record?.options ?? ''}`.toLowerCase().includes(wanted)) &&
+      (status === '' || (status === 'blocks' ? blocking.has(l.def.id) : (record?.status ?? 'wanted') === status)) &&
+      (from === '' || record?.supplierId === from)
+    );
+  });
+  const narrowed = wanted !== '' || status !== '' || from !== '';
+  const toDo = shown.filter((l) => narrowed || !isSettled(records[l.def.id]));
+  const settled = narrowed ? [] : shown.filter((l) => isSettled(records[l.def.id]));
+  const groups = inGroups(toDo, (l) => l.def.system);
   const inPlan = new Set(plan.kit.map((l) => l.def.id));
   const dropped = Object.entries(records).filter(([id]) => !inPlan.has(id));
   const currency = useCurrency();
@@ -27,6 +100,19 @@ export default function KitBench() {
   const paid = bought.flatMap((l) => records[l.def.id]?.price ?? []);
   const unpaid = bought.filter((l) => records[l.def.id]?.price === undefined);
   const likely = unpaid.reduce((sum, l) => sum + (l.def.price[1] ?? 0), 0);
+  const lines = (items: readonly KitLine[]) => (
+    <ul className="rows">
+      {items.map((l) => (
+        <Line
+          key={l.def.id}
+          line={l}
+          blocks={blocking.has(l.def.id)}
+          open={open === l.def.id}
+          toggle={() => setOpen(open === l.def.id ? undefined : l.def.id)}
+        />
+      ))}
+    </ul>
+  );
   return (
     <>
       <div className="bench-head">
@@ -49,53 +135,51 @@ export default function KitBench() {
         </span>
       </div>
       <div className="counts">
-        {(
-          [
-            ['needed', 'needed'],
-            ['proposed', 'proposed, no way out chosen'],
-            ['waits', 'wait for facts'],
-          ] as const
-        ).map(([id, name]) => (
+        {states.map(({ id, name }) => (
           <button key={id} type="button" aria-pressed={state === id} onClick={() => setState(id)}>
             <b>{plan.kit.filter((l) => l.state === id).length}</b> {name}
           </button>
         ))}
       </div>
-      {systems.map((system) => (
-        <section key={system}>
-          <h3 className="group-title">{system}</h3>
-          <ul className="rows">
-            {shown
-              .filter((l) => l.def.system === system)
-              .map((l) => {
-                const record = records[l.def.id];
-                return (
-                  <li key={l.def.id}>
-                    <button
-                      type="button"
-                      className="row-button stacks"
-                      style={columns('minmax(0, 1fr) minmax(0, 1fr) 96px')}
-                      aria-expanded={open === l.def.id}
-                      onClick={() => setOpen(open === l.def.id ? undefined : l.def.id)}
-                    >
-                      <span>{l.def.title}</span>
-                      <span className="quiet">
-                        {record?.options ??
-                          (l.blanks.length > 0
-                            ? `stops at: ${l.blanks.map((id) => factDef(id).label.toLowerCase()).join(', ')}`
-                            : waits
-                              ? `waits for ${l.needs.map((id) => titleOf(id).toLowerCase()).join(', ')}`
-                              : '')}
-                      </span>
-                      <span className="word">{statusWords[record?.status ?? 'wanted']}</span>
-                    </button>
-                    {open === l.def.id && <KitCard line={l} record={record} />}
-                  </li>
-                );
-              })}
-          </ul>
+      <div className="list-head">
+        <FindIn label="Find in the kit" value={sought} set={setSought} groups={groups} />
+        <Select
+          aria-label="State of the order"
+          data={[
+            { value: '', label: 'Any state' },
+            ...kitStatuses.map((value) => ({ value, label: statusWords[value] })),
+            { value: 'blocks', label: 'A step waits for it' },
+          ]}
+          value={status}
+          onChange={(next) => setStatus(next ?? '')}
+        />
+        {suppliers.length > 0 && (
+          <Select
+            aria-label="Supplier"
+            data={[{ value: '', label: 'Any supplier' }, ...suppliers.map((s) => ({ value: s.id, label: s.name }))]}
+            value={from}
+            onChange={(next) => setFrom(next ?? '')}
+          />
+        )}
+      </div>
+      {groups.map((g) => (
+        <section key={g.id} id={g.id}>
+          <h3 className="group-title">{g.name}</h3>
+          {lines(g.items)}
         </section>
       ))}
+      {shown.length === 0 && <p className="quiet">{narrowed ? 'No line of the kit is like that.' : 'Nothing here.'}</p>}
+      {settled.length > 0 && (
+        <Fold
+          name="Settled"
+          note="fitted, or not needed"
+          count={settled.length}
+          open={!folded}
+          toggle={() => setFolded(!folded)}
+        >
+          {lines(settled)}
+        </Fold>
+      )}
       {dropped.length > 0 && (
         <section>
           <h3 className="group-title">In the record, no longer asked for</h3>

@@ -82,7 +82,7 @@ export function KitCard({ line, record }: { line: KitLine; record: KitRecord | u
         <b>Settle before ordering:</b> {line.def.options}
       </p>
       <p className="quiet">
-        Left out: {line.def.leftOut}. Usually {line.def.price.join(' / ')} (low, likely, high; estimates, in no
+        Without it: {line.def.leftOut}. Usually {line.def.price.join(' / ')} (low, likely, high; estimates, in no
         currency).
       </p>
       {line.filled.length > 0 && <p className="quiet">From the cards: {line.filled.map((f) => f.text).join('; ')}</p>}

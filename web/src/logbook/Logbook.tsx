@@ -1,8 +1,7 @@
-import { counted } from '@bay/core/units';
 import { Select, TextInput } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { stations } from '@bay/core/jobs';
 import { kindWords } from '@bay/core/logbook';
 import { shortTitleOf } from '@bay/core/plan';
@@ -15,6 +14,9 @@ import { EntryLine } from './EntryLine.tsx';
 import { isNarrowed, useBook, useFound } from './useBook.ts';
 import type { BookFilter } from './useBook.ts';
 import styles from './logbook.module.css';
+
+// The calendar is loaded where somebody looks for a day.
+const DateField = lazy(async () => ({ default: (await import('../ui/DateField.tsx')).DateField }));
 
 type Row = { day: string; key: string } | { entry: LogEntry; hit?: string };
 
@@ -76,39 +78,31 @@ function Filters({
         value={filter.by || null}
         onChange={choose('by')}
       />
-      <TextInput
-        aria-label="Day"
-        type="date"
-        value={filter.from ?? ''}
-        onChange={(e) => set({ ...filter, from: e.currentTarget.value, to: e.currentTarget.value })}
-      />
+      <Suspense fallback={null}>
+        <DateField
+          label="Day"
+          past
+          value={filter.from ?? ''}
+          onChange={(day) => set({ ...filter, from: day, to: day })}
+        />
+      </Suspense>
     </div>
   );
 }
 
-function Foot() {
-  const { plan } = useJob();
-  const { provisional } = plan;
-  const next = plan.gates.find((g) => !g.opens);
-  if (provisional.length > 0)
-    return (
-      <span className="ochre">
-        Provisional:{' '}
-        {provisional
-          .slice(0, 3)
-          .map((p) => p.title)
-          .join(', ')}
-        {provisional.length > 3 ? ` and ${provisional.length - 3} more` : ''}. Ends before{' '}
-        <b>{provisional[0]!.forbiddenAt.toLowerCase()}</b>.
-      </span>
-    );
-  if (next)
-    return (
-      <>
-        Next gate: <b>{next.gate}</b>, {next.of - next.proved} of {counted(next.of, 'line')} open
-      </>
-    );
-  return <>Every gate is open.</>;
+/** What is not final, for everybody to see under the book. */
+function Provisional() {
+  const { provisional } = useJob().plan;
+  const first = provisional[0];
+  if (!first) return null;
+  const shown = provisional.slice(0, 3).map((p) => p.title);
+  const more = provisional.length - shown.length;
+  return (
+    <div className={`${styles['book-foot']} ochre`}>
+      Provisional: {shown.join(', ')}
+      {more > 0 ? ` and ${more} more` : ''}. Ends before <b>{first.forbiddenAt.toLowerCase()}</b>.
+    </div>
+  );
 }
 
 /** Everything anyone did on this job, newest at the bottom like a paper book; it can be narrowed and searched. */
@@ -242,9 +236,7 @@ export function Logbook({ shut }: { shut: boolean }) {
           })}
         </div>
       </div>
-      <div className={styles['book-foot']}>
-        <Foot />
-      </div>
+      <Provisional />
     </aside>
   );
 }

@@ -43,7 +43,7 @@ function Table({ heads, rows }: { heads: readonly string[]; rows: readonly (read
 
 /** Knowing the engine, measuring it, building it up. */
 export default function PrepBench() {
-  const { sheet, plan } = useJob();
+  const { sheet } = useJob();
   const [tab, setTab] = useTab(tabs, 'sheets');
   const engine = sheet.units.find((u) => u.role === 'engine');
   return (
@@ -55,7 +55,7 @@ export default function PrepBench() {
       <Tabs names={tabs} at={tab} to={setTab}>
         {tab === 'sheets' && <Sheets />}
         {tab === 'torques' && <Torques />}
-        {tab === 'build' && <StepList plan={plan.build} of="prep" />}
+        {tab === 'build' && <StepList of="prep" />}
         {tab === 'out' && (
           <Table
             heads={['What', 'Do it when', 'Minutes now', 'Minutes later', 'Failing later costs']}

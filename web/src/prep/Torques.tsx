@@ -1,10 +1,13 @@
 import { Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { boltedRoles, jointState } from '@bay/core/prep';
-import type { TorqueRecord } from '@bay/core/prep';
+import { boltedRoles, boltPlaces, jointState, noSource, tighteningOrder } from '@bay/core/prep';
+import type { JointRecord, TorqueRecord } from '@bay/core/prep';
+import { latest } from '@bay/core/rules';
 import { formatMeasure, parseMeasure } from '@bay/core/units';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
-import { dayWords, Empty, Form, FormDialog, measured, MeasuredInput } from '../ui/index.ts';
+import { dayWords, Empty, Fold, Form, FormDialog, measured, MeasuredInput } from '../ui/index.ts';
+import { BoltField } from '../ui/BoltField.tsx';
+import type { BoltMark } from '../ui/BoltField.tsx';
 
 const stages = (t: TorqueRecord): string => t.stagesNm.map((nm) => formatMeasure(nm, 'N·m')).join(' then ');
 
@@ -15,26 +18,34 @@ const readStages = (typed: string) =>
     .filter(Boolean)
     .map((s) => parseMeasure(s, 'N·m'));
 
+/** One bolt tightened: values as at the last one, changed where they differ; Enter goes on to the next in order. */
 function BoltForm({
   joint,
   on,
   bolt,
-  close,
+  last,
+  done,
 }: {
   joint: string;
   on: (typeof boltedRoles)[number];
   bolt: string;
-  close: () => void;
+  /** The last one tightened in this joint: its values stand for the next. */
+  last: TorqueRecord | undefined;
+  done: () => void;
 }) {
   const put = usePut();
   const form = useRecordForm({
     kind: 'torque',
     about: `${joint} ${bolt}`,
-    initial: { bolt, stages: '', angle: '', source: '' },
+    initial: {
+      stages: last ? last.stagesNm.map((nm) => formatMeasure(nm, 'N·m')).join(' then ') : '',
+      angle: last?.angleDeg === undefined ? '' : String(last.angleDeg),
+      source: last && last.source !== noSource ? last.source : '',
+    },
     sent: (v) => ({
       joint,
       on,
-      bolt: v.bolt.trim(),
+      bolt,
       stagesNm: readStages(v.stages).flatMap((m) => (m.ok ? [m.measure.value] : [])),
       angleDeg: measured(v.angle, 'deg'),
       source: v.source,
@@ -45,22 +56,19 @@ function BoltForm({
   const bad = read.find((m) => !m.ok);
   const stages = form.field('stages');
   return (
-    <FormDialog
-      title={`Torque: ${joint}`}
-      submit="Tight"
+    <Form
       of={form}
+      submit={`Bolt ${bolt} is tight`}
       disabled={bad !== undefined}
-      send={(data) => put.mutateAsync({ kind: 'torque', key: `${joint}:${form.values.bolt.trim()}`, data })}
-      close={close}
+      send={(data) => put.mutateAsync({ kind: 'torque', key: `${joint}:${bolt}`, data })}
+      after={done}
     >
-      <TextInput label="Bolt" {...form.field('bolt')} />
       <TextInput
         label="Stages, N·m"
         placeholder="30 then 40 lbft"
         {...stages}
         error={bad && !bad.ok ? bad.sentence : stages.error}
         description={read.flatMap((m) => (m.ok ? [m.measure.understood] : [])).join(', then ')}
-        data-autofocus
       />
       <MeasuredInput label="Then angle" unit="deg" {...form.field('angle')} />
       <TextInput
@@ -69,7 +77,7 @@ function BoltForm({
         {...form.field('source')}
         description="No value known means not tightened."
       />
-    </FormDialog>
+    </Form>
   );
 }
 
@@ -100,17 +108,153 @@ function TakenApart({ record, recordKey, close }: { record: TorqueRecord; record
 function JointForm() {
   const form = useRecordForm({
     kind: 'joint',
-    initial: { name: '', on: 'engine', bolts: '' },
-    sent: (v) => ({ name: v.name.trim(), on: v.on, bolts: v.bolts === '' ? undefined : Number(v.bolts) }),
+    initial: { name: '', on: 'engine', bolts: '', layout: 'rows', order: '' },
+    sent: (v) => ({
+      name: v.name.trim(),
+      on: v.on,
+      bolts: v.bolts === '' ? undefined : Number(v.bolts),
+      layout: v.layout,
+      order: v.order.split(/[\s,;]+/).filter(Boolean),
+    }),
   });
   return (
     <Form of={form} submit="Add the joint" variant="default" send={form.send} after={form.startAnew}>
       <div className="fields">
         <TextInput label="Joint" placeholder="main caps" {...form.field('name')} />
         <TextInput label="Bolts" inputMode="numeric" {...form.field('bolts')} />
+        <Select
+          label="They lie"
+          data={[
+            { value: 'rows', label: 'in two rows' },
+            { value: 'circle', label: 'in a circle' },
+          ]}
+          {...form.field('layout')}
+        />
+        <TextInput
+          label="Order of the manual"
+          placeholder="5 6 4 7 …"
+          description="Left empty: the usual order."
+          {...form.field('order')}
+        />
         <Select label="Part of" data={boltedRoles.map((r) => ({ value: r, label: r }))} {...form.field('on')} />
       </div>
     </Form>
+  );
+}
+
+const saidOf = (t: TorqueRecord): string =>
+  t.voided
+    ? `off again: ${t.voided.why}`
+    : `${stages(t)}${t.angleDeg ? ` + ${t.angleDeg} deg` : ''}, ${t.source}, ${t.by ?? ''}`;
+
+/** One joint: its bolts drawn, the next in order ready to be written, and every value below. */
+function Joint({
+  name,
+  record,
+  own,
+}: {
+  name: string;
+  record: JointRecord | undefined;
+  own: readonly [string, TorqueRecord][];
+}) {
+  const { mayWrite } = useJob();
+  const [picked, pick] = useState<string>();
+  const [off, setOff] = useState<string>();
+  const [listed, setListed] = useState(false);
+  const byBolt = new Map(own.map(([key, t]) => [t.bolt, { key, t }]));
+  const bolts = record?.bolts ?? Math.max(1, ...own.map(([, t]) => Number(t.bolt) || 0));
+  const drawn = { bolts, layout: record?.layout, order: record?.order };
+  const { order, from } = tighteningOrder(drawn);
+  const tight = (bolt: string): boolean => byBolt.has(bolt) && !byBolt.get(bolt)!.t.voided;
+  const next = order.find((b) => !tight(b));
+  const at = picked ?? next;
+  const here = at === undefined ? undefined : byBolt.get(at);
+  const last = latest(own.map(([, t]) => t).filter((t) => !t.voided));
+  const state = jointState(
+    own.map(([, t]) => t),
+    bolts,
+  );
+  const marks = new Map<string, BoltMark>(
+    own.map(([, t]) => [t.bolt, { state: t.voided ? 'off' : 'tight', said: saidOf(t) }]),
+  );
+  return (
+    <div className="panel">
+      <div className="bench-head">
+        <h3>{name}</h3>
+        <span className={`tag ${state.done && record ? 'teal' : 'ochre'}`}>
+          {record ? (state.done ? 'Done' : 'Open') : 'bolts not counted'}
+        </span>
+        <span className="quiet">
+          {state.said}; order: {from === 'typed' ? 'as typed' : 'common practice, the manual goes first'}
+        </span>
+      </div>
+      <div className="bolt-place">
+        <BoltField
+          label={`Bolts of ${name}`}
+          places={boltPlaces(drawn)}
+          order={order}
+          marks={marks}
+          at={at}
+          pick={(bolt) => pick(bolt)}
+        />
+        {mayWrite && at !== undefined && (
+          <div>
+            {tight(at) && here ? (
+              <>
+                <p>
+                  Bolt {at}: <span className="mono">{saidOf(here.t)}</span>, {here.t.at ? dayWords(here.t.at) : ''}
+                </p>
+                <button
+                  type="button"
+                  className="plain-button small"
+                  aria-label={`Taken off: ${name}, bolt ${at}`}
+                  onClick={() => setOff(here.key)}
+                >
+                  Taken off
+                </button>
+              </>
+            ) : (
+              <BoltForm
+                key={at}
+                joint={name}
+                on={record?.on ?? 'engine'}
+                bolt={at}
+                last={last}
+                done={() => pick(undefined)}
+              />
+            )}
+          </div>
+        )}
+      </div>
+      {own.length > 0 && (
+        <Fold name="Every value" count={own.length} open={listed} toggle={() => setListed(!listed)}>
+          <div className="scroll-x">
+            <table className="data">
+              <tbody>
+                {own.map(([key, t]) => (
+                  <tr key={key} className={t.voided ? 'quiet' : ''}>
+                    <td className="mono">{t.bolt}</td>
+                    <td className="mono">
+                      {t.voided ? <s>{stages(t)}</s> : stages(t)}
+                      {t.angleDeg ? ` + ${t.angleDeg} deg` : ''}
+                    </td>
+                    <td>{t.source}</td>
+                    <td>
+                      {t.voided
+                        ? `off again: ${t.voided.why}, ${t.voided.by}`
+                        : `${t.by}, ${t.at ? dayWords(t.at) : ''}`}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        </Fold>
+      )}
+      {off && byBolt.size > 0 && (
+        <TakenApart record={own.find(([key]) => key === off)![1]} recordKey={off} close={() => setOff(undefined)} />
+      )}
+    </div>
   );
 }
 
@@ -119,8 +263,6 @@ export function Torques() {
   const { mayWrite } = useJob();
   const torques = useRecords('torque');
   const joints = useRecords('joint');
-  const [tighten, setTighten] = useState<{ joint: string; bolt: string }>();
-  const [off, setOff] = useState<string>();
   const named = new Map(Object.values(joints).map((j) => [j.name, j]));
   const all = [...new Set([...named.keys(), ...Object.values(torques).map((t) => t.joint)])];
   return (
@@ -128,71 +270,17 @@ export function Torques() {
       {all.length === 0 && (
         <Empty title="No joint yet">Name a joint and count its bolts; then each bolt has its record.</Empty>
       )}
-      {all.map((joint) => {
-        const own = Object.entries(torques)
-          .filter(([, t]) => t.joint === joint)
-          .sort(([, a], [, b]) => a.bolt.localeCompare(b.bolt, 'en', { numeric: true }));
-        const count = named.get(joint)?.bolts;
-        const state = jointState(
-          own.map(([, t]) => t),
-          count ?? own.length,
-        );
-        return (
-          <div className="panel" key={joint}>
-            <div className="bench-head">
-              <h3>{joint}</h3>
-              <span className={`tag ${state.done && count ? 'teal' : 'ochre'}`}>
-                {count ? (state.done ? 'Done' : 'Open') : 'bolts not counted'}
-              </span>
-              <span className="quiet">{state.said}</span>
-              {mayWrite && (
-                <span className="right">
-                  <button
-                    type="button"
-                    className="plain-button small"
-                    onClick={() => setTighten({ joint, bolt: String(own.length + 1) })}
-                  >
-                    Tighten a bolt
-                  </button>
-                </span>
-              )}
-            </div>
-            <table className="data">
-              <tbody>
-                {own.map(([key, t]) => (
-                  <tr key={key} style={t.voided ? { color: 'var(--quiet)' } : undefined}>
-                    <td className="mono">{t.bolt}</td>
-                    <td className="mono">
-                      {t.voided ? <s>{stages(t)}</s> : stages(t)}
-                      {t.angleDeg ? ` + ${t.angleDeg} deg` : ''}
-                    </td>
-                    <td>{t.source}</td>
-                    <td>
-                      {t.voided ? `void: ${t.voided.why}, ${t.voided.by}` : `${t.by}, ${t.at ? dayWords(t.at) : ''}`}
-                    </td>
-                    <td>
-                      {mayWrite && (
-                        <button
-                          type="button"
-                          className="plain-button small bare"
-                          onClick={() => (t.voided ? setTighten({ joint, bolt: t.bolt }) : setOff(key))}
-                        >
-                          {t.voided ? 'Tighten again' : 'Taken off'}
-                        </button>
-                      )}
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </div>
-        );
-      })}
+      {all.map((name) => (
+        <Joint
+          key={name}
+          name={name}
+          record={named.get(name)}
+          own={Object.entries(torques)
+            .filter(([, t]) => t.joint === name)
+            .sort(([, a], [, b]) => a.bolt.localeCompare(b.bolt, 'en', { numeric: true }))}
+        />
+      ))}
       {mayWrite && <JointForm />}
-      {tighten && (
-        <BoltForm {...tighten} on={named.get(tighten.joint)?.on ?? 'engine'} close={() => setTighten(undefined)} />
-      )}
-      {off && <TakenApart record={torques[off]!} recordKey={off} close={() => setOff(undefined)} />}
     </>
   );
 }

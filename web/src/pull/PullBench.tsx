@@ -5,7 +5,7 @@ import { StepList } from './StepList.tsx';
 
 /** The car's own engine comes out: steps in a computed order. */
 export default function PullBench() {
-  const { sheet, plan } = useJob();
+  const { sheet } = useJob();
   const own = sheet.units.find((u) => u.role === 'own-engine');
   return (
     <>
@@ -19,10 +19,10 @@ export default function PullBench() {
           <Link to={`/jobs/${sheet.job.id}/facts?of=own-engine`}>Add it at Facts</Link>.
         </p>
       )}
+      <StepList of="pull" />
       <JobSchools
         ids={['sch-battery-order', 'sch-fuel-release', 'sch-fuel-open-when', 'sch-out-together', 'sch-sealed-aside']}
       />
-      <StepList plan={plan.pull} of="pull" />
     </>
   );
 }

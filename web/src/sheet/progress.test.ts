@@ -53,18 +53,20 @@ describe('the line of stations', () => {
       ]),
     );
     expect(p.pull.said).toMatch(/^2 of \d+$/);
-    expect(p.donor.said).toMatch(/^1 of \d+ parts$/);
-    expect(p.prep.said).toBe('1 sheet, 1 torque');
+    expect(p.donor.said).toMatch(/^1 of \d+$/);
+    expect(p.prep.said).toMatch(/^0 of \d+$/);
+    expect(p.pull.share).toBeGreaterThan(0);
+    expect(p.pull.share).toBeLessThan(1);
     expect(p.connect.said).toMatch(/^1 of \d+$/);
     expect(p.start.said).toBe('attempt 1');
-    expect(p['hand-over'].said).toBe('1 follow-ups');
+    expect(p['hand-over'].said).toBe('1 follow-up');
   });
 
   it('what is signed says so and waits for nobody', () => {
     const p = progress(
       sheetWith([row('case', 'c', { symptom: 'x' })], { signedStations: ['start'] }),
     );
-    expect(p.start).toEqual({ said: 'signed', waits: false });
+    expect(p.start).toEqual({ said: 'signed', share: 1, waits: false });
   });
 
   it('an open clash and an open case wait for somebody', () => {
@@ -72,7 +74,7 @@ describe('the line of stations', () => {
       fact('eng', 'eng-fuelling', 'port-injection'),
       fact('car', 'rec-tank-baffled', 'no'),
     ]);
-    expect(progress(clash).fit).toEqual({ said: '1 to decide', waits: true });
+    expect(progress(clash).fit).toMatchObject({ said: '1 to decide', waits: true });
     expect(progress(clash).start.waits).toBe(true);
     expect(progress(sheetWith([])).fit.waits).toBe(false);
   });

@@ -14,23 +14,27 @@ interface Props {
   onBlur?: () => void;
   error?: string | undefined;
   description?: string;
+  /** Of a day that is behind us: one without a year is the last that was. */
+  past?: boolean;
 }
 
 const typedForms = ['YYYY-MM-DD', 'D MMM YYYY', 'D MMM', 'D.M.YYYY', 'D.M.', 'D/M/YYYY'];
 
 /**
- * "26 Nov", "26.11.2026" and "2026-11-26" are the same day; a day without a year is the next one that comes.
+ * "26 Nov", "26.11.2026" and "2026-11-26" are the same day; a day without a year is the next one that comes, or the last that
+ * was.
  * The name of a weekday before it, as the field itself shows it, is passed over: who changes the number changes the
  * weekday with it.
  */
-export function readDay(typed: string, today: string): string | null {
+export function readDay(typed: string, today: string, past = false): string | null {
   const said = typed.trim().replace(/^\p{L}+\.?,?\s+(?=\d)/u, '');
   for (const form of typedForms) {
     const day = dayjs(said, form, true);
     if (!day.isValid()) continue;
     if (form.includes('YYYY')) return day.format('YYYY-MM-DD');
     const here = day.year(dayjs(today).year());
-    return (here.isBefore(today, 'day') ? here.add(1, 'year') : here).format('YYYY-MM-DD');
+    const other = past ? here.isAfter(today, 'day') : here.isBefore(today, 'day');
+    return (other ? here.add(past ? -1 : 1, 'year') : here).format('YYYY-MM-DD');
   }
   return null;
 }
@@ -43,7 +47,7 @@ const calendar: Pick<DateInputProps, 'firstDayOfWeek' | 'weekendDays' | 'highlig
 };
 
 /** A day, typed as people say it or picked. */
-export function DateField({ value, onChange, ...rest }: Props) {
+export function DateField({ value, onChange, past, ...rest }: Props) {
   return (
     <DateInput
       size="md"
@@ -51,7 +55,7 @@ export function DateField({ value, onChange, ...rest }: Props) {
       {...calendar}
       valueFormat="ddd D MMM YYYY"
       placeholder="26 Nov"
-      dateParser={(typed) => readDay(typed, dayjs().format('YYYY-MM-DD'))}
+      dateParser={(typed) => readDay(typed, dayjs().format('YYYY-MM-DD'), past)}
       value={value || null}
       onChange={(day) => onChange(day ?? '')}
       {...rest}

@@ -18,7 +18,7 @@ export function Sum({ rows, result }: { rows: readonly SumRow[]; result?: Verdic
             </td>
             <td className="mono">
               {row.sign === '−' ? '− ' : ''}
-              {figure(row.value, row.unit)}
+              {row.sign === '−' && row.value < 0 ? `(${figure(row.value, row.unit)})` : figure(row.value, row.unit)}
             </td>
           </tr>
         ))}

@@ -5,7 +5,7 @@ import { useSearchParams } from 'react-router';
 export function useTab<T extends string>(names: Readonly<Record<T, string>>, first: NoInfer<T>): [T, (tab: T) => void] {
   const [params, setParams] = useSearchParams();
   const asked = params.get('tab') ?? '';
-  const tab = asked in names ? (asked as T) : first;
+  const tab = Object.hasOwn(names, asked) ? (asked as T) : first;
   return [tab, (next) => setParams({ tab: next }, { replace: true })];
 }
 
@@ -19,6 +19,7 @@ interface Props<T extends string> {
 
 /** A strip of tabs over what the open one shows; arrow keys go along the strip. */
 export function Tabs<T extends string>({ names, at, to, children }: Props<T>) {
+  const asked = useSearchParams()[0].get('tab');
   return (
     <Strip value={at} onChange={(next) => next !== null && to(next as T)} unstyled>
       <Strip.List className="tabs">
@@ -28,7 +29,14 @@ export function Tabs<T extends string>({ names, at, to, children }: Props<T>) {
           </Strip.Tab>
         ))}
       </Strip.List>
-      <Strip.Panel value={at}>{children}</Strip.Panel>
+      <Strip.Panel value={at}>
+        {asked !== null && !Object.hasOwn(names, asked) && (
+          <p className="notice ochre-notice" role="status">
+            There is nothing called "{asked}" here. This is {names[at]}.
+          </p>
+        )}
+        {children}
+      </Strip.Panel>
     </Strip>
   );
 }

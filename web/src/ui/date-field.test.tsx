@@ -24,6 +24,10 @@ describe('a day as people type it', () => {
     ['25 Nov', '2027-11-25'],
     ['3.1.', '2027-01-03'],
   ])('"%s" is %s', (typed, day) => expect(readDay(typed, today)).toBe(day));
+  it('of what is behind us, a day without a year is the last that was', () => {
+    expect(readDay('27 Nov', today, true)).toBe('2025-11-27');
+    expect(readDay('25 Nov', today, true)).toBe('2026-11-25');
+  });
   it.each(['', 'soon', '31.2.2026', '2026-02-30', '24', '12/24/2026'])('"%s" is none', (typed) =>
     expect(readDay(typed, today)).toBeNull(),
   );

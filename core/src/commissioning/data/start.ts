@@ -56,15 +56,15 @@ export const startSequence: readonly StartStep[] = [
 
 /** What to watch while it warms up. */
 export const warmUpWatch: readonly WarmUpWatch[] = [
-  { id: 'w-oil-cold', watch: 'Oil, cold idle', green: 'over 2 bar', amber: '1 to 2, or slow to rise', red: 'none in 5 s, under 0.7, falling' },
-  { id: 'w-oil-hot', watch: 'Oil, hot, for each 1000 rpm', green: 'over 0.7 bar', amber: '0.5 to 0.7', red: 'under 0.5, or lamp confirmed by gauge' },
-  { id: 'w-coolant', watch: 'Coolant', green: '80 to 98 °C, rises evenly', amber: '98 to 105, or still under 70 after 20 min', red: 'over 108, or a jump of 10 K in a minute' },
+  { id: 'w-oil-cold', range: { unit: 'bar', goOn: { min: 2 }, stop: { below: 0.7 } }, watch: 'Oil, cold idle', green: 'over 2 bar', amber: '1 to 2, or slow to rise', red: 'none in 5 s, under 0.7, falling' },
+  { id: 'w-oil-hot', range: { unit: 'bar', goOn: { min: 0.7 }, stop: { below: 0.5 } }, watch: 'Oil, hot, for each 1000 rpm', green: 'over 0.7 bar', amber: '0.5 to 0.7', red: 'under 0.5, or lamp confirmed by gauge' },
+  { id: 'w-coolant', range: { unit: '°C', goOn: { min: 80, max: 98 }, stop: { above: 108 } }, watch: 'Coolant', green: '80 to 98 °C, rises evenly', amber: '98 to 105, or still under 70 after 20 min', red: 'over 108, or a jump of 10 K in a minute' },
   { id: 'w-fan', watch: 'Fan stages', green: 'on and off inside 6 K', amber: 'stays on', red: 'not on at its temperature and override dead' },
-  { id: 'w-charge', watch: 'Volts at 1500 rpm, loads on', green: '13.5 to 14.8', amber: '13.0 to 13.5, 14.8 to 15.2', red: 'under 12.6, over 15.2' },
+  { id: 'w-charge', range: { unit: 'V', goOn: { min: 13.5, max: 14.8 }, stop: { below: 12.6, above: 15.2 } }, watch: 'Volts at 1500 rpm, loads on', green: '13.5 to 14.8', amber: '13.0 to 13.5, 14.8 to 15.2', red: 'under 12.6, over 15.2' },
   { id: 'w-fuel', watch: 'Rail pressure against set value', green: 'within 0.2 bar', amber: '0.2 to 0.4 off', red: 'any wet joint, over 0.5 off under load' },
   { id: 'w-mixture', watch: 'Trims, oxygen reading', green: 'within 10 %, switching', amber: '10 to 20 %', red: 'over 25 %; petrol leaner than 1.0 at full load' },
-  { id: 'w-gearbox', watch: 'Gearbox fluid in the sump', green: '60 to 95 °C', amber: '95 to 120', red: 'over 130, flare, no drive' },
-  { id: 'w-neighbour', watch: 'Rubber, looms, lines near exhaust', green: 'under 90 °C', amber: '90 to 110', red: 'over 110, smell, smoke' },
+  { id: 'w-gearbox', range: { unit: '°C', goOn: { min: 60, max: 95 }, stop: { above: 130 } }, watch: 'Gearbox fluid in the sump', green: '60 to 95 °C', amber: '95 to 120', red: 'over 130, flare, no drive' },
+  { id: 'w-neighbour', range: { unit: '°C', goOn: { max: 90 }, stop: { above: 110 } }, watch: 'Rubber, looms, lines near exhaust', green: 'under 90 °C', amber: '90 to 110', red: 'over 110, smell, smoke' },
   { id: 'w-leak', watch: 'Paper under the car, joints', green: 'dry', amber: 'damp, weeping coolant or oil', red: 'any fuel; oil or coolant that drips' },
   { id: 'w-noise', watch: 'Sound and feel', green: 'even', amber: 'tick that follows speed, buzz on throttle', red: 'deep knock, bell knock, rub' },
 ];

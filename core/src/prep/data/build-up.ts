@@ -69,7 +69,7 @@ export const buildSteps: readonly BuildStepDef[] = [
     id: 'bld-hub-press', title: 'Pulley on: drawn with an installer, or solid hub heated evenly and pushed home in one move', short: 'Pulley on', when: timingOff, after: ['bld-front-cover'], why: 'it grabs as it cools; stopped short: puller at once',
     how: 'seated against a datum; rubber-ring dampers: heat only if the maker allows', caution: 'burns: dry gloves, clear path; no hammer',
   },
-  { id: 'bld-front-torque', title: 'Front cover bolts torqued round the seated pulley', when: timingOff, after: ['bld-hub-press'], why: 'an off-centre seal weeps', how: 'in the maker\'s order; flag cleared, witness line' },
+  { id: 'bld-front-torque', fasteners: 'in', title: 'Front cover bolts torqued round the seated pulley', when: timingOff, after: ['bld-hub-press'], why: 'an off-centre seal weeps', how: 'in the maker\'s order; flag cleared, witness line' },
   {
     id: 'bld-shrink', title: 'Other shrink fits: outer warmed or inner chilled', short: 'Shrink fits', when: stripped, after: ['bld-clean'], why: 'no galling, no press damage',
     how: 'growth = a·d·ΔT, a steel 12, bronze 18, aluminium 23 µm/(m·K) (physics): 40 mm steel, +120 K: 0.058 mm; 20 mm bronze, −38 K: 0.014 mm; bearings up to about 120 °C (common practice)', caution: 'hot oil, dry ice: gloves, air',
@@ -96,7 +96,7 @@ export const buildSteps: readonly BuildStepDef[] = [
     why: 'oil on an uncured bead washes it out; joint closed before the skin', how: 'product label first; timer on the joint', caution: 'air the room',
   },
   { id: 'bld-tube-seals', title: 'Tube seals, half-moons, sealant points, then cover eased on', short: 'Tube seals and cover', when: opened, after: ['bld-head', 'bld-clean'], why: 'a folded lip fills the plug hole with oil', how: 'clean hands; photo of hidden seals' },
-  { id: 'bld-cover', title: 'Cover bolts in sequence, torque or "unknown"', short: 'Cover bolts', when: opened, after: ['bld-tube-seals', 'wio-lash'], why: 'over-tight warps; lash first', how: 'maker\'s figure; new grommets' },
+  { id: 'bld-cover', fasteners: 'in', title: 'Cover bolts in sequence, torque or "unknown"', short: 'Cover bolts', when: opened, after: ['bld-tube-seals', 'wio-lash'], why: 'over-tight warps; lash first', how: 'maker\'s figure; new grommets' },
   {
     id: 'bld-trial', title: 'Manifolds, turbo, pipes trial-fitted, altered, then final', short: 'Manifolds trial-fitted', after: ['bld-head'], why: 'what must be cut shows now', how: 'state "trial" apart from "final"',
     caution: 'turbo held while offered up',
@@ -107,7 +107,7 @@ export const buildSteps: readonly BuildStepDef[] = [
   { id: 'bld-filter', title: 'Oil filter filled before fitting', after: ['bld-sump', 'bld-seal-wait'], why: 'pressure comes sooner', how: 'skip where it hangs mouth down; maker\'s order otherwise' },
   { id: 'bld-stand-off', title: 'Off the stand, on soft mats', short: 'Off the stand', when: when('cho-stand in {bell-face, sides}'), after: ['bld-sump', 'bld-paint'], afterWhere: [{ step: 'bld-join', when: when('cho-stand = sides') }], why: 'at the bell face its bolts sit where the flywheel goes; at the sides, where the mounts go', how: 'list of stand-only work empty', caution: 'hoist rated, nobody below', harm: true },
   { id: 'bld-pilot', title: 'Pilot bearing chilled 1–2 h, pressed, depth measured', short: 'Pilot bearing in', when: when('gbx-kind = manual or gbx-kind = transaxle-manual and eng-pilot-bore known'), after: ['bld-sump'], afterWhere: [{ step: 'bld-stand-off', when: when('cho-stand = bell-face or cho-stand missing') }], why: 'the flywheel hides it; start the freezer early', how: 'msr-pilot', caution: 'cold burns' },
-  { id: 'bld-flywheel', title: 'Flywheel or plate on bare flange, dowel, new bolts, lock tool', short: 'Flywheel on', after: ['bld-pilot', 'bld-sump', 'bld-paint'], afterWhere: [{ step: 'bld-stand-off', when: when('cho-stand = bell-face or cho-stand missing') }], why: 'hides rear seal and pilot', how: 'runout measured; maker\'s stages', caution: 'heavy, sharp teeth' },
+  { id: 'bld-flywheel', fasteners: 'in', title: 'Flywheel or plate on bare flange, dowel, new bolts, lock tool', short: 'Flywheel on', after: ['bld-pilot', 'bld-sump', 'bld-paint'], afterWhere: [{ step: 'bld-stand-off', when: when('cho-stand = bell-face or cho-stand missing') }], why: 'hides rear seal and pilot', how: 'runout measured; maker\'s stages', caution: 'heavy, sharp teeth' },
   {
     id: 'bld-bolt-length', title: 'Thicker plate or spacer: new length = old + added; engagement and bottoming checked', short: 'Bolt lengths computed', after: ['~bld-flywheel'], why: 'short strips, long bottoms',
     how: '1.0 d steel, 1.5 d iron, 1.5–2 d aluminium (common practice)',
@@ -125,7 +125,7 @@ export const buildSteps: readonly BuildStepDef[] = [
     how: 'depth of the converter before and after joining', caution: 'heavy, held in by a strap',
   },
   {
-    id: 'bld-join', title: 'Gearbox pushed home by hand, flush all round, then bolts; one person turns the crank', short: 'Gearbox joined', when: joinedOutside, after: ['bld-slave', 'bld-converter'], why: 'bolts used as a press crack ears and bend discs',
+    id: 'bld-join', fasteners: 'in', title: 'Gearbox pushed home by hand, flush all round, then bolts; one person turns the crank', short: 'Gearbox joined', when: joinedOutside, after: ['bld-slave', 'bld-converter'], why: 'bolts used as a press crack ears and bend discs',
     how: 'dowels seated, converter still turns free', caution: 'gearbox on its jack, fingers out',
   },
   { id: 'bld-mounts-on', title: 'Mounts that are awkward in the car, side verified', short: 'Mounts on', after: ['bld-join', 'bld-stand-off'], why: 'a swapped side is found hanging', how: 'photo left and right' },
@@ -136,7 +136,7 @@ export const buildSteps: readonly BuildStepDef[] = [
     caution: 'lift plan next',
   },
   {
-    id: 'bld-join-in-car', title: 'Engine moved back to meet the gearbox in the car, flush all round, then bolts; one person turns the crank', short: 'Joined in the car', when: when('cho-unit-lift = engine-alone or cho-gearbox-stays = yes'), after: ['bld-ready', 'bld-slave', 'bld-converter'],
+    id: 'bld-join-in-car', fasteners: 'in', title: 'Engine moved back to meet the gearbox in the car, flush all round, then bolts; one person turns the crank', short: 'Joined in the car', when: when('cho-unit-lift = engine-alone or cho-gearbox-stays = yes'), after: ['bld-ready', 'bld-slave', 'bld-converter'],
     why: 'bolts used as a press crack ears and bend discs', how: 'gearbox held at its angle on a jack; dowels seated; a converter still turns free', caution: 'engine on the hoist, fingers out of the joint', harm: true,
   },
 ];

@@ -46,7 +46,7 @@ export const pullSteps: readonly StepDef[] = [
   {
     id: 'rm-penetrant', phase: 'before a fastener turns', title: 'Penetrating oil on exhaust studs, bell dowels, mount and subframe bolts; repeat next day', short: 'Penetrating oil', when: when('always'),
     onlyIf: 'rust, salt country, or over about 10 years', after: ['rm-photo-tour', '~rm-cool-down'], before: ['~rm-exhaust-front', '~rm-bell-bolts', '~rm-subframe-loose'], needs: [], needsWords: 'cold exhaust',
-    caution: 'Flammable: after the last run, never on hot parts; keep off belts, clutch, brakes, rubber', minutes: [10, 15], thenWait: '10–15 and a night',
+    caution: 'Flammable: after the last run, never on hot parts; keep off belts, clutch, brakes, rubber', minutes: [10, 15], thenWait: 'a night',
   },
   {
     id: 'rm-module-scan', phase: 'while power is still on', title: 'Read and save codes of all modules, immobiliser and key state, radio and memory data', short: 'Save codes of all modules', when: when('cho-control != mechanical-diesel'),
@@ -92,12 +92,12 @@ export const pullSteps: readonly StepDef[] = [
   },
   {
     id: 'rm-fuel-stand-cold', phase: 'while power is still on', title: 'Pump fuse out, cap off, stand cold, then crack the joint under a rag into a can', short: 'Let it stand, crack the joint', when: when('eng-fuelling in {carburettor, diesel-mechanical, port-injection, throttle-body-injection}'),
-    after: [], before: ['rm-fuel-open'], needs: ['st-engine-cold'], support: 'rag, can', caution: 'May still spray: face away, gloves, no lamp that can break', minutes: [15, 30], thenWait: '15–30 and hours',
+    after: [], before: ['rm-fuel-open'], needs: ['st-engine-cold'], support: 'rag, can', caution: 'May still spray: face away, gloves, no lamp that can break', minutes: [15, 30], thenWait: 'hours',
   },
   {
     id: 'rm-fuel-hp-wait', phase: 'while power is still on', title: 'High-pressure side: only the maker\'s routine and waiting time, rail pressure read as gone', short: 'High-pressure side let down',
     when: when('eng-fuelling in {direct-injection, diesel-common-rail}'), after: [], before: ['rm-fuel-open'], needs: ['st-battery-live'], support: 'scan tool',
-    caution: 'Never crack a line on a running engine: the jet goes through skin and is a surgical emergency', minutes: [15, 30], thenWait: '15–30 and wait (maker\'s figure)',
+    caution: 'Never crack a line on a running engine: the jet goes through skin and is a surgical emergency', minutes: [15, 30], thenWait: 'the maker\'s minutes',
   },
   {
     id: 'rm-hv-authorise', phase: 'made dead, cool, raised', title: 'Name the authorised person, the second person, the manual pages; fence and sign; keys out of radio range', short: 'Authorise high-voltage work', when: when('rec-hv-system = yes'),
@@ -132,7 +132,7 @@ export const pullSteps: readonly StepDef[] = [
   },
   {
     id: 'rm-cool-down', phase: 'made dead, cool, raised', title: 'Wait until a hand can rest on the top hose', when: when('eng-condition not in {stood, new}'), after: ['rm-baseline-run', 'rm-fuel-run-dry', 'rm-baseline-drive'],
-    before: ['rm-coolant-drain', 'rm-exhaust-front', 'rm-oil-drain'], needs: [], support: 'fan', caution: 'Never open a hot cap', minutes: [60, 180], thenWait: 'wait 60–180',
+    before: ['rm-coolant-drain', 'rm-exhaust-front', 'rm-oil-drain'], needs: [], support: 'fan', caution: 'Never open a hot cap', minutes: [60, 180], thenWait: '60 to 180 min',
   },
   {
     id: 'rm-bonnet-off', phase: 'made dead, cool, raised', title: 'Mark hinges, lamps and washer off, lift away, stand on soft ground out of the traffic', short: 'Bonnet off', when: when('rec-install-path = over-the-front'),
@@ -171,7 +171,7 @@ export const pullSteps: readonly StepDef[] = [
   {
     id: 'rm-ac-recover', phase: 'fluids', title: 'Charge recovered and weighed by a licensed person; even a circuit "known empty" gets a gauge reading', short: 'Refrigerant recovered',
     when: when('rec-ac-state in {fitted-charged, fitted-empty, fitted-not-known}'), after: [], before: ['rm-radiator-out', 'rm-front-off'], needs: [], support: 'licensed visit',
-    caution: 'Frostbite, suffocation, unlawful venting: licensed only', onDemand: 'st-ac-recovered', harm: true, alsoWithoutEngine: true, minutes: [30, 60], thenWait: '30–60 and visit',
+    caution: 'Frostbite, suffocation, unlawful venting: licensed only', onDemand: 'st-ac-recovered', harm: true, alsoWithoutEngine: true, minutes: [30, 60], thenWait: 'a visit',
   },
   {
     id: 'rm-ac-off', phase: 'fluids', title: 'Compressor and its hoses off, every end capped at once', short: 'Compressor off', when: when('rec-ac-state in {fitted-charged, fitted-empty, fitted-not-known}'),
@@ -246,7 +246,7 @@ export const pullSteps: readonly StepDef[] = [
     before: ['rm-exhaust-front'], needs: ['st-power-off'], support: 'sensor socket', caution: 'Wires twist off: plug before pipe', minutes: [10, 20],
   },
   {
-    id: 'rm-exhaust-braces', phase: 'exhaust, turbo, electrics', title: 'Braces and shields under the car; note "out" or "only loosened"; bolt loose ones up again or take them away', short: 'Braces and shields off', when: when('always'),
+    id: 'rm-exhaust-braces', fasteners: 'out', phase: 'exhaust, turbo, electrics', title: 'Braces and shields under the car; note "out" or "only loosened"; bolt loose ones up again or take them away', short: 'Braces and shields off', when: when('always'),
     onlyIf: 'there are under-body braces', after: ['rm-raise'], before: ['rm-exhaust-front', 'rm-propshaft-off'], needs: [], caution: 'A hanging brace is at head height', minutes: [15, 45],
   },
   {
@@ -315,7 +315,7 @@ export const pullSteps: readonly StepDef[] = [
     caution: 'A vent tube snags on the way out', minutes: [15, 30],
   },
   {
-    id: 'rm-converter-bolts', phase: 'driveline, gearbox joint', title: 'Plate to converter match-marked, bolts out one by one through the opening, converter pushed back into the gearbox', short: 'Converter bolts out',
+    id: 'rm-converter-bolts', fasteners: 'out', phase: 'driveline, gearbox joint', title: 'Plate to converter match-marked, bolts out one by one through the opening, converter pushed back into the gearbox', short: 'Converter bolts out',
     when: when('gbx-kind in {automatic-hydraulic, automatic-electronic, dual-clutch, transaxle-automatic} and cho-unit-lift = engine-alone'), after: ['rm-starter-off'], before: ['rm-bell-bolts'], needs: [],
     support: 'bar on the crank pulley', caution: 'Battery off: nobody cranks. Turn in running direction', minutes: [20, 40],
   },
@@ -324,11 +324,11 @@ export const pullSteps: readonly StepDef[] = [
     needs: [], support: 'gearbox jack', caution: 'Never hangs on input shaft or converter', minutes: [10, 20],
   },
   {
-    id: 'rm-crossmember', phase: 'driveline, gearbox joint', title: 'Crossmember and tail mount; break the bolts loose early while the position is good', short: 'Crossmember off', when: when('rec-drive-layout in {front-longitudinal-rear-drive, front-longitudinal-all-drive} and cho-unit-lift in {engine-and-gearbox, on-subframe}'),
+    id: 'rm-crossmember', fasteners: 'out', phase: 'driveline, gearbox joint', title: 'Crossmember and tail mount; break the bolts loose early while the position is good', short: 'Crossmember off', when: when('rec-drive-layout in {front-longitudinal-rear-drive, front-longitudinal-all-drive} and cho-unit-lift in {engine-and-gearbox, on-subframe}'),
     after: ['rm-gearbox-held', 'rm-propshaft-off', 'rm-cooler-speedo', 'rm-shift-off'], before: ['rm-lift-50'], needs: ['st-gearbox-held'], caution: 'Some only loosened: write which', minutes: [15, 30],
   },
   {
-    id: 'rm-bell-bolts', phase: 'driveline, gearbox joint', title: 'Bell bolts, lower studs first, top two left finger-tight until the hook is on; lengths to the bolt map', short: 'Bell bolts', when: when('cho-unit-lift = engine-alone'),
+    id: 'rm-bell-bolts', fasteners: 'out', phase: 'driveline, gearbox joint', title: 'Bell bolts, lower studs first, top two left finger-tight until the hook is on; lengths to the bolt map', short: 'Bell bolts', when: when('cho-unit-lift = engine-alone'),
     after: ['rm-gearbox-held', 'rm-starter-off', 'rm-slave-aside', 'rm-exhaust-front', '~rm-penetrant'], before: ['rm-split'], needs: ['st-gearbox-held'], support: 'long bar', caution: 'Lower studs are often very tight',
     minutes: [30, 75],
   },
@@ -362,7 +362,7 @@ export const pullSteps: readonly StepDef[] = [
     before: ['~rm-fragile-off'], needs: [], support: 'cap', minutes: [5, 5],
   },
   {
-    id: 'rm-mounts-free', phase: 'lift and way out', title: 'Mount fasteners, lower then upper; studs that still trap the mount marked "free but captive"', short: 'Mounts freed', when: when('always'),
+    id: 'rm-mounts-free', fasteners: 'out', phase: 'lift and way out', title: 'Mount fasteners, lower then upper; studs that still trap the mount marked "free but captive"', short: 'Mounts freed', when: when('always'),
     after: ['rm-hoist-on', 'rm-cradle-under', 'rm-datum'], before: ['rm-lift-50'], needs: ['st-load-carried'], caution: 'Load on hook or cradle first; nobody below', harm: true, minutes: [15, 40],
   },
   {

@@ -1,5 +1,5 @@
 export * from './Dialog.tsx';
-export { dropAllDrafts } from './drafts.ts';
+export { dropAllDrafts, dropDraft, keepDraft, readDraft } from './drafts.ts';
 export * from './Form.tsx';
 export { measured, useForm, words } from './useForm.ts';
 export type { Form as FormState, Typed } from './useForm.ts';

@@ -1,0 +1,1 @@
+export { firstSuspect } from '@bay/core/plan';
