@@ -1,4 +1,5 @@
 import { readFile, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Key } from 'selenium-webdriver';
 import { demoShop } from '../demo/shop.ts';
@@ -14,7 +15,7 @@ import type { Running } from './shop.ts';
 let shop: Running;
 let b: Browser;
 let job: (word: string) => string;
-const picture = `${import.meta.dirname}/../docs/screenshots/floor.png`;
+const picture = join(import.meta.dirname, '../docs/screenshots/floor.png');
 
 beforeAll(async () => {
   shop = await runShop(true);
@@ -89,7 +90,7 @@ const acts: readonly Act[] = [
     ready: 'Bores',
     does: async () => {
       await line('bore 4 84.01');
-      await b.see('bore, cylinder 4', book);
+      await b.see('bores, cylinder 4', book);
     },
   },
   {
@@ -217,7 +218,7 @@ describe('what people do most takes few taps', () => {
     expect(counted.get(name)).toBeLessThanOrEqual(most);
   });
   it('is written down', async () => {
-    const file = `${import.meta.dirname}/../docs/hands.md`;
+    const file = join(import.meta.dirname, '../docs/hands.md');
     if (process.env['WRITE_HANDS']) await writeFile(file, page());
     expect(await readFile(file, 'utf8')).toBe(page());
   });
