@@ -386,6 +386,23 @@ export class Browser {
     ]);
   }
 
+  /** How the page comes out on paper: sheets, and how much of their width its text takes, 0 to 1. */
+  async paper(): Promise<{ sheets: number; width: number }> {
+    const { data } = (await this.driver.sendAndGetDevToolsCommand('Page.printToPDF', {
+      preferCSSPageSize: true,
+    })) as unknown as { data: string };
+    const sheets = Buffer.from(data, 'base64')
+      .toString('latin1')
+      .match(/\/Type\s*\/Page\b/g)!.length;
+    await this.driver.sendDevToolsCommand('Emulation.setEmulatedMedia', { media: 'print' });
+    const width = await this.driver.executeScript<number>(
+      `const texts = [...document.querySelectorAll('#main p, #main li, #main td, #main h2, #main h3')].filter((e) => e.offsetParent !== null).map((e) => e.getBoundingClientRect());
+       return (Math.max(...texts.map((r) => r.right)) - Math.min(...texts.map((r) => r.left))) / innerWidth;`,
+    );
+    await this.driver.sendDevToolsCommand('Emulation.setEmulatedMedia', { media: '' });
+    return { sheets, width };
+  }
+
   /** What the console complained of; a sentence we refused with is not a fault. */
   async complaints(): Promise<string[]> {
     const entries = await this.driver.manage().logs().get('browser');
