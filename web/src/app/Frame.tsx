@@ -1,6 +1,6 @@
 import { Suspense, lazy, useEffect, useState } from 'react';
 import { NavLink, Outlet, useNavigate } from 'react-router';
-import { useHeadroom, useHotkeys } from '@mantine/hooks';
+import { useHotkeys } from '@mantine/hooks';
 import { IconMenu2, IconSearch } from '@tabler/icons-react';
 import { useLive, useMe } from '../api/index.ts';
 import { Failed, Loading } from '../ui/index.ts';
@@ -43,6 +43,24 @@ function useGoKeys(): void {
   }, [navigate]);
 }
 
+/** On a phone the head makes room while somebody reads on, and is back with the first move up. */
+function useHeadAway(): boolean {
+  const [away, set] = useState(false);
+  useEffect(() => {
+    const least = 8;
+    let last = window.scrollY;
+    const scrolled = (): void => {
+      const now = window.scrollY;
+      if (Math.abs(now - last) < least) return;
+      set(now > last && now > 160);
+      last = now;
+    };
+    window.addEventListener('scroll', scrolled, { passive: true });
+    return () => window.removeEventListener('scroll', scrolled);
+  }, []);
+  return away;
+}
+
 /** The frame of every page: who is here, where to go, and the door when nobody is. */
 export function Frame() {
   const me = useMe();
@@ -54,8 +72,7 @@ export function Frame() {
   const [who, setWho] = useState(false);
   const [sending, setSending] = useState(false);
   const [choosing, setChoosing] = useState(false);
-  // On a phone the head makes room while somebody reads on, and is back with the first move up.
-  const headShown = useHeadroom({ fixedAt: 160 });
+  const headAway = useHeadAway();
   useGoKeys();
   useHotkeys([['shift+?', () => setKeys(true)]]);
   useHotkeys([['mod+K', () => setFinding(true)]], []);
@@ -83,7 +100,7 @@ export function Frame() {
       <a className="skip" href="#main">
         To the content
       </a>
-      <header className={styles['top']} data-away={!headShown || undefined}>
+      <header className={styles['top']} data-away={headAway || undefined}>
         <NavLink to="/" className={styles['brand']} aria-label="Veteran Bay, to the Floor">
           <Mark />
           <span>Veteran Bay</span>

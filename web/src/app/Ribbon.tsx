@@ -75,7 +75,7 @@ function Act({ of }: { of: Holding }) {
           <button
             type="button"
             className={styles['act']}
-            aria-label={`Answer: ${what}`}
+            aria-label={`Answer it: ${what}`}
             onClick={() => setAnswering(true)}
           >
             <span>Answer</span>

@@ -36,10 +36,13 @@ function Bring({
   const [state, setState] = useState<'ask' | 'writing' | 'over'>('ask');
   const [refused, setRefused] = useState<readonly string[]>([]);
   const stopped = useRef(false);
-  const changed = table.facts.filter((f) => {
-    const now = rows.get(f.factId);
-    return !now || Object.entries(f.typed).some(([key, typed]) => now.typed[key] !== typed);
-  });
+  // As it was looked over: what is written meanwhile does not shorten the list.
+  const [changed] = useState(() =>
+    table.facts.filter((f) => {
+      const now = rows.get(f.factId);
+      return !now || Object.entries(f.typed).some(([key, typed]) => now.typed[key] !== typed);
+    }),
+  );
   const write = async (): Promise<void> => {
     setState('writing');
     const said: string[] = [];
