@@ -356,6 +356,26 @@ export class Browser {
         .filter((e) => { const r = e.getBoundingClientRect(); return r.height > 0 && r.height < 43.5; }).map((e) => e.textContent.trim().slice(0, 30)).slice(0, 5);`);
   }
 
+  /** With the bench scrolled to its end: what is pressed there and lies under the entry line. */
+  hiddenUnderTheBar(): Promise<string[]> {
+    return this.driver.executeScript<string[]>(`
+      const bar = document.querySelector('.logbook-log-bar'), bench = document.querySelector('.app-bench');
+      if (!bar || !bench) return [];
+      const scrolled = [bench.scrollTop, scrollY];
+      bench.scrollTop = 1e6; scrollTo(0, 1e6);
+      const line = bar.getBoundingClientRect().top;
+      const under = [...bench.querySelectorAll('button, a, input')].filter((e) => e.offsetParent !== null && e.getBoundingClientRect().bottom > line + 1).map((e) => e.textContent.trim().slice(0, 30));
+      bench.scrollTop = scrolled[0]; scrollTo(0, scrolled[1]);
+      return under;`);
+  }
+
+  /** Does the page scroll although the bench does? */
+  scrollsTwice(): Promise<boolean> {
+    return this.driver.executeScript<boolean>(
+      "const bench = document.querySelector('.app-bench'); return bench !== null && document.documentElement.scrollHeight > innerHeight + 1;",
+    );
+  }
+
   /** Is anything wider than the window, or the column of stations wider than its place? */
   tooWide(): Promise<boolean> {
     return this.driver.executeScript<boolean>(`

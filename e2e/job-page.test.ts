@@ -225,3 +225,35 @@ describe('the frame', () => {
     }
   });
 });
+
+describe('find or do', () => {
+  const look = async (words: string): Promise<void> => {
+    await b.driver.actions().keyDown(Key.CONTROL).sendKeys('k').keyUp(Key.CONTROL).perform();
+    await b.find('[role=dialog] input');
+    await b.keys(words);
+  };
+  it.each([
+    ['bay length', 'Bay length', 'facts'],
+    ['highest points hood', 'Highest points to hood', 'fit'],
+    ['bag 031', 'bag 031', 'takeover'],
+    ['photo bell face', 'Bell face', 'photos'],
+    ['wire size', 'Wire size', 'sums'],
+    ['della', 'Della Pruitt', 'crew'],
+  ])('"%s" is found, and Enter goes there', async (words, title, path) => {
+    await b.size(1280, 800);
+    await b.go(`/jobs/${job('Wendling')}/fit`);
+    await b.find('.app-bench h2');
+    await look(words);
+    await b.see(title, '[role=dialog] [role=listbox]');
+    await b.keys(Key.ENTER);
+    await b.wait(async () => (await b.path()).endsWith(path), undefined, `not at ${path}`);
+  });
+  it('what has a button here is done from there', async () => {
+    await b.go(`/jobs/${job('Wendling')}/hours`);
+    await b.see('Every clock', '.app-bench');
+    await look('clock on');
+    await b.see('on this page', '[role=dialog] [role=listbox]');
+    await b.keys(Key.ENTER);
+    await b.see('What for', '[role=dialog]').catch(() => b.find('[role=dialog] form'));
+  });
+});

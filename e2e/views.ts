@@ -85,11 +85,11 @@ export function lookOver(half: 0 | 1): void {
       for (const [width, height] of sizes) {
         await b.size(width, height);
         expect(await b.tooWide(), `wider than ${width} px`).toBe(false);
-        if (width < 400)
-          expect(
-            (await b.smallTargets()).filter((s) => s !== 'Find or do Ctrl K'),
-            'targets under 44 px',
-          ).toEqual([]);
+        expect(await b.smallTargets(), `targets under 44 px at ${width} px`).toEqual([]);
+        expect(await b.hiddenUnderTheBar(), `under the entry line at ${width} px`).toEqual([]);
+        // What scrolls is the page or the bench, never one inside the other.
+        if (width > 700)
+          expect(await b.scrollsTwice(), `two scroll bars at ${width} px`).toBe(false);
       }
       // The book stands beside every station; it is looked at once, on the first of them.
       const but = name === 'scope' ? undefined : '.logbook-book';

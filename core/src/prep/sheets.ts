@@ -18,7 +18,16 @@ export interface SheetDef {
   place: string;
   unit: string;
   /** The readings of one place, in the order they are taken. */
-  readings: readonly { key: string; label: string; /** Only where the one before wants it. */ ifNeeded?: true }[];
+  readings: readonly SheetReading[];
+}
+
+export interface SheetReading {
+  key: string;
+  label: string;
+  /** Only where the one before wants it. */
+  ifNeeded?: true;
+  /** A diameter of something round: at which height of it, counted from the top or the front, and whether it lies across. */
+  round?: { height: number; across: boolean };
 }
 
 export const sheetDefs: readonly SheetDef[] = [
@@ -29,12 +38,12 @@ export const sheetDefs: readonly SheetDef[] = [
     place: 'cylinder',
     unit: 'mm',
     readings: [
-      { key: 'top-along', label: 'Top, along' },
-      { key: 'top-across', label: 'Top, across' },
-      { key: 'middle-along', label: 'Middle, along' },
-      { key: 'middle-across', label: 'Middle, across' },
-      { key: 'bottom-along', label: 'Bottom, along' },
-      { key: 'bottom-across', label: 'Bottom, across' },
+      { key: 'top-along', label: 'Top, along', round: { height: 0, across: false } },
+      { key: 'top-across', label: 'Top, across', round: { height: 0, across: true } },
+      { key: 'middle-along', label: 'Middle, along', round: { height: 1, across: false } },
+      { key: 'middle-across', label: 'Middle, across', round: { height: 1, across: true } },
+      { key: 'bottom-along', label: 'Bottom, along', round: { height: 2, across: false } },
+      { key: 'bottom-across', label: 'Bottom, across', round: { height: 2, across: true } },
     ],
   },
   {
@@ -44,10 +53,10 @@ export const sheetDefs: readonly SheetDef[] = [
     place: 'journal',
     unit: 'mm',
     readings: [
-      { key: 'front-vertical', label: 'Front, vertical' },
-      { key: 'front-level', label: 'Front, level' },
-      { key: 'rear-vertical', label: 'Rear, vertical' },
-      { key: 'rear-level', label: 'Rear, level' },
+      { key: 'front-vertical', label: 'Front, vertical', round: { height: 0, across: false } },
+      { key: 'front-level', label: 'Front, level', round: { height: 0, across: true } },
+      { key: 'rear-vertical', label: 'Rear, vertical', round: { height: 1, across: false } },
+      { key: 'rear-level', label: 'Rear, level', round: { height: 1, across: true } },
       { key: 'bearing-bore', label: 'Bearing bore, vertical, torqued' },
     ],
   },

@@ -55,6 +55,18 @@ async function refuseReturning(tx: Tx, name: string): Promise<void> {
     });
 }
 
+/** Two people of one name on one crew are told apart by it. */
+async function refuseNamesake(tx: Tx, name: string, ownId?: string): Promise<void> {
+  const other = await tx
+    .selectFrom('person')
+    .select('name')
+    .where(sql`lower(name)`, '=', name.toLowerCase())
+    .where('active', '=', true)
+    .where('id', '<>', ownId ?? '00000000-0000-0000-0000-000000000000')
+    .executeTakeFirst();
+  if (other) throw badInput({ name: `${other.name} is on this crew. Write this name so that the two are told apart.` });
+}
+
 /** Who is on the crew: what the manager does. */
 export function peopleRoutes(on: Registry): void {
   on.shop(contract.addPerson, (tx, { body }, caller) =>
@@ -62,6 +74,7 @@ export function peopleRoutes(on: Registry): void {
       noteChange(caller, { kind: 'crew' });
       await refuseWithoutAccess(tx, body);
       await refuseReturning(tx, body.name);
+      await refuseNamesake(tx, body.name);
       await refuseTaken(tx, body.initials);
       return { reply: { person: await insertPerson(tx, caller.shopId, body) } };
     }),
@@ -70,6 +83,7 @@ export function peopleRoutes(on: Registry): void {
   on.shop(contract.renamePerson, (tx, { body, params }, caller) =>
     runCommand(tx, caller, 'rename-person', body, async () => {
       noteChange(caller, { kind: 'crew' });
+      await refuseNamesake(tx, body.name, params.personId);
       if (body.initials) await refuseTaken(tx, body.initials, params.personId);
       const row = await tx
         .updateTable('person')

@@ -1,42 +1,89 @@
 import { TextInput } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
-import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useId, useState } from 'react';
+import { useLocation, useNavigate } from 'react-router';
 import { find } from '@bay/contract/jobs';
+import type { JobSheet } from '@bay/contract/jobs';
 import { Dialog } from '../ui/index.ts';
+import { call, keys, useCrew } from '../api/index.ts';
+import { pressableHere } from './finder-here.ts';
+import type { Found } from './finder-job.ts';
 import { places } from './places.ts';
-import { call, keys } from '../api/index.ts';
+import styles from './app.module.css';
 
-const doings = [
-  { kind: 'do', title: 'Book in a car', detail: 'new job', to: '/book-in' },
-  ...places.map((p) => ({ kind: 'go', title: p.name, detail: `g ${p.key}`, to: p.to })),
-];
+/** So many of each sort are shown; more words find the rest. */
+const most = 8;
 
-/** Finds anything or does anything, by keyboard alone. */
+interface Hit {
+  kind: string;
+  title: string;
+  detail: string;
+  go: () => void;
+}
+
+/** What is found without asking the server: the open job's content, the sums, the crew. Loaded when somebody looks. */
+function useKnown(): readonly Found[] {
+  const client = useQueryClient();
+  const { pathname } = useLocation();
+  const crew = useCrew().data?.crew;
+  const jobId = /^\/jobs\/([^/]+)/.exec(pathname)?.[1];
+  const [ofJob, setOfJob] = useState<readonly Found[]>([]);
+  const [sums, setSums] = useState<readonly Found[]>([]);
+  useEffect(() => {
+    const sheet = jobId === undefined ? undefined : client.getQueryData<JobSheet>(keys.job(jobId));
+    if (sheet) void import('./finder-job.ts').then((m) => setOfJob(m.thingsOfJob(sheet)));
+    void import('./finder-sums.ts').then((m) => setSums(m.sums));
+  }, [client, jobId]);
+  const people = (crew ?? []).map((p): Found => ({ kind: 'person', title: p.name, detail: p.initials, to: '/crew' }));
+  return [...ofJob, ...sums, ...people];
+}
+
+/** Does a title hold every word typed? */
+const holds = (words: readonly string[], text: string): boolean => words.every((w) => text.toLowerCase().includes(w));
+
+/** Finds everything that has a name, and does everything that has a button on the page under it; by keyboard alone. */
 export default function Finder({ close }: { close: () => void }) {
   const [typed, setTyped] = useState('');
   const [at, setAt] = useState(0);
   const [q] = useDebouncedValue(typed.trim(), 120);
+  // Of the page as it was when this was opened over it.
+  const [here] = useState(pressableHere);
+  const known = useKnown();
+  const list = useId();
   const navigate = useNavigate();
   const found = useQuery({
     queryKey: keys.find(q),
     queryFn: ({ signal }) => call(find, { query: { q }, signal }),
     enabled: q.length > 0,
   });
-  const hits = [
-    ...(q === '' ? [] : (found.data?.hits ?? [])),
-    ...doings.filter((d) => d.title.toLowerCase().includes(typed.trim().toLowerCase())),
+  const words = typed.trim().toLowerCase().split(/\s+/).filter(Boolean);
+  const leadTo = ({ to, ...hit }: Found): Hit => ({ ...hit, go: () => void navigate(to) });
+  const some = (all: readonly Hit[]): Hit[] =>
+    words.length === 0 ? [] : all.filter((h) => holds(words, `${h.kind} ${h.title} ${h.detail}`)).slice(0, most);
+  const hits: Hit[] = [
+    ...(q === '' ? [] : (found.data?.hits ?? []).map(leadTo)),
+    ...some(known.map(leadTo)),
+    ...some(here.map(({ name, press }) => ({ kind: 'do', title: name, detail: 'on this page', go: press }))),
+    ...[
+      leadTo({ kind: 'do', title: 'Book in a car', detail: 'new job', to: '/book-in' }),
+      ...places.map((p) => leadTo({ kind: 'go', title: p.name, detail: `g ${p.key}`, to: p.to })),
+    ].filter((h) => holds(words, h.title)),
   ];
-  const open = (to: string): void => {
+  const open = (hit: Hit): void => {
     close();
-    void navigate(to);
+    // The dialog gives the focus back first.
+    setTimeout(hit.go, 0);
   };
   return (
     <Dialog close={close} title="Find or do" size="lg" yOffset="8vh" centered={false}>
       <TextInput
         aria-label="Find or do"
-        placeholder="Job, car, customer, unit, part label, or what to do"
+        placeholder="Job, car, customer, part, bag, fact, place, photo, sum, person, or what to do"
+        role="combobox"
+        aria-expanded
+        aria-controls={list}
+        aria-activedescendant={hits[at] ? `${list}-${at}` : undefined}
         value={typed}
         data-autofocus
         onChange={(e) => {
@@ -46,33 +93,33 @@ export default function Finder({ close }: { close: () => void }) {
         onKeyDown={(e) => {
           if (e.key === 'ArrowDown') setAt(Math.min(at + 1, hits.length - 1));
           else if (e.key === 'ArrowUp') setAt(Math.max(0, at - 1));
-          else if (e.key === 'Enter' && hits[at]) open(hits[at].to);
+          else if (e.key === 'Enter' && hits[at]) open(hits[at]);
           else return;
           e.preventDefault();
         }}
       />
-      <ul className="rows" style={{ marginTop: 10 }}>
+      <ul id={list} role="listbox" aria-label="Found" className={`rows ${styles['hits']}`}>
         {hits.map((hit, i) => (
-          <li key={`${hit.kind}${hit.to}${hit.title}`}>
-            <button
-              type="button"
-              className="row-button"
-              style={{ gridTemplateColumns: '60px 1fr', background: i === at ? 'var(--bay-wash)' : undefined }}
-              onClick={() => open(hit.to)}
-            >
-              <span className="tag">{hit.kind}</span>
-              <span>
-                <b>{hit.title}</b> <span className="quiet">{hit.detail}</span>
-              </span>
-            </button>
+          // eslint-disable-next-line jsx-a11y/click-events-have-key-events -- its keys are the field's, which says what is chosen
+          <li
+            key={`${hit.kind}${hit.title}${hit.detail}${i}`}
+            id={`${list}-${i}`}
+            role="option"
+            aria-selected={i === at}
+            onClick={() => open(hit)}
+          >
+            <span className="tag">{hit.kind}</span>
+            <span>
+              <b>{hit.title}</b> <span className="quiet">{hit.detail}</span>
+            </span>
           </li>
         ))}
-        {hits.length === 0 && (
-          <li className="quiet" style={{ padding: 12 }}>
-            Nothing found for "{typed}".
-          </li>
-        )}
       </ul>
+      {hits.length === 0 && (
+        <p className="quiet" role="status">
+          Nothing found for "{typed}".
+        </p>
+      )}
     </Dialog>
   );
 }

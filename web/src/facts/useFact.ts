@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import type { z } from 'zod';
+import { computePlan, planDifference, planInputOf } from '@bay/core/plan';
 import { bearerOf, factDef, readFact } from '@bay/core/facts';
 import type { FactSource } from '@bay/core/facts';
 import { putFact } from '@bay/contract/facts';
@@ -60,18 +61,17 @@ export function usePutFact() {
                 revision: body.revision + 1,
               }
             : null;
-        client.setQueryData<JobSheet>(
-          keys.job(jobId),
-          (old) =>
-            old && {
-              ...old,
-              facts: [
-                ...old.facts.filter((f) => !(f.bearerId === bearerId && f.factId === factId)),
-                ...(fact ? [fact] : []),
-              ],
-            },
-        );
-        return { fact, difference: { added: [], dropped: [], verdicts: [] } };
+        const before = client.getQueryData<JobSheet>(keys.job(jobId)) ?? sheet;
+        const after = {
+          ...before,
+          facts: [
+            ...before.facts.filter((f) => !(f.bearerId === bearerId && f.factId === factId)),
+            ...(fact ? [fact] : []),
+          ],
+        };
+        client.setQueryData<JobSheet>(keys.job(jobId), after);
+        const planOf = (of: JobSheet) => computePlan(planInputOf({ jobId, ...of }));
+        return { fact, difference: planDifference(planOf(before), planOf(after)) };
       };
       return command(
         putFact,

@@ -4,6 +4,8 @@ import { useState } from 'react';
 import { doubtOf, judgeSheet, limitNames, measurementDefs, sheetDefs, sheetWords } from '@bay/core/prep';
 import { counted, formatMeasure, parseMeasure } from '@bay/core/units';
 import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
+import { CylinderDial, dialReadings } from './CylinderDial.tsx';
+import styles from './prep.module.css';
 import { dayWords, FormDialog, ItIsSo, measured, MeasuredInput, useItIsSo } from '../ui/index.ts';
 
 interface LimitsRecord {
@@ -91,6 +93,7 @@ function PlaceForm({
           <MeasuredInput key={r.key} label={r.label} unit={def.unit} {...form.field(r.key)} autoFocus={i === 0} />
         ))}
       </div>
+      <CylinderDial label={`${def.place} ${place}`} readings={dialReadings(def, readings)} />
       {refused && <p className="oxide">{refused}</p>}
       <ItIsSo questions={asks} of={itIsSo} />
       {verdict.findings.map((f) => (
@@ -175,6 +178,17 @@ export function Sheets() {
                 </button>
               </span>
             </div>
+            {own.length > 0 && (
+              <div className={styles['dials']}>
+                {own.map((s) => (
+                  <CylinderDial
+                    key={s.place}
+                    label={`${def.place} ${s.place}`}
+                    readings={dialReadings(def, s.readings)}
+                  />
+                ))}
+              </div>
+            )}
             {own.length > 0 && (
               <div className="scroll-x">
                 <table className="data">
