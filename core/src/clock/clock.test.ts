@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { hoursBy, hoursOf, looksForgotten } from './index.ts';
-import type { Stint } from './index.ts';
+import { hoursBy, hoursOf, hoursSummary, looksForgotten } from './index.ts';
+import type { HoursLine, Stint } from './index.ts';
 
 const now = '2026-11-26T12:00:00.000Z';
 const stint = (over: Partial<Stint> = {}): Stint => ({
@@ -87,4 +87,28 @@ describe('a clock that was forgotten', () => {
   ])('started %s: %s', (startedAt, forgotten) =>
     expect(looksForgotten(startedAt, now, day)).toBe(forgotten),
   );
+});
+
+describe('the hours in a sentence', () => {
+  const line = (name: string, hours: number, estimate?: [number, number]): HoursLine => ({
+    name,
+    hours,
+    rework: 0,
+    ...(estimate ? { estimate } : {}),
+    word: !estimate
+      ? 'no-estimate'
+      : hours > estimate[1]
+        ? 'over'
+        : hours < estimate[0]
+          ? 'under'
+          : 'inside',
+  });
+  it.each([
+    [[line('a', 2)], 'Nothing of this had an estimate.'],
+    [[line('a', 2, [1, 3]), line('b', 9)], 'None of 1 is over its estimate.'],
+    [
+      [line('a', 4, [1, 3]), line('b', 8, [1, 2]), line('c', 1, [1, 2])],
+      '2 of 3 over the estimate; most over: b, by 6.0 h.',
+    ],
+  ])('%#', (lines, sentence) => expect(hoursSummary(lines)).toBe(sentence));
 });

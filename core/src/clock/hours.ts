@@ -55,6 +55,17 @@ export function hoursBy(stints: readonly Stint[], nameOf: (s: Stint) => string, 
     .sort((a, b) => b.hours - a.hours || (a.name < b.name ? -1 : 1));
 }
 
+/** The hours beside their estimates in a sentence: how many are over, and which by most. */
+export function hoursSummary(lines: readonly HoursLine[]): string {
+  const estimated = lines.filter((l) => l.estimate);
+  if (estimated.length === 0) return 'Nothing of this had an estimate.';
+  const over = estimated.filter((l) => l.word === 'over');
+  if (over.length === 0) return `None of ${estimated.length} is over its estimate.`;
+  const beyond = (l: HoursLine): number => l.hours - l.estimate![1];
+  const worst = over.reduce((a, b) => (beyond(b) > beyond(a) ? b : a));
+  return `${over.length} of ${estimated.length} over the estimate; most over: ${worst.name}, by ${beyond(worst).toFixed(1)} h.`;
+}
+
 /** Longest stretch that is taken for one sitting, hours: an eight-hour day with overtime. Common practice, no source. */
 export const longestStretchHours = 10;
 

@@ -1,6 +1,6 @@
 import { Button, TextInput } from '@mantine/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { hoursBy, hoursOf, looksForgotten } from '@bay/core/clock';
 import type { HoursLine, Stint } from '@bay/core/clock';
 import { stationName } from '@bay/core/jobs';
@@ -23,6 +23,9 @@ import {
   useTab,
 } from '../ui/index.ts';
 import { ClockForm } from './ClockForm.tsx';
+
+// The chart library is loaded where there is a chart.
+const HoursChart = lazy(() => import('./HoursChart.tsx'));
 
 const words: Record<HoursLine['word'], string> = {
   inside: 'Inside',
@@ -127,6 +130,9 @@ export default function HoursBench() {
       ) : (
         <>
           <Tabs names={tabs} at={tab} to={setTab}>
+            <Suspense fallback={null}>
+              <HoursChart lines={lines} />
+            </Suspense>
             <div className="scroll-x">
               <table className="data">
                 <thead>

@@ -254,7 +254,7 @@ function OpenedCase({ caseId, record }: { caseId: string; record: CaseRecord }) 
       <p style={{ marginBottom: 10 }}>
         <b>{record.symptom}</b>{' '}
         <span className="quiet">
-          {record.touched.length > 0 ? `touched: ${record.touched.join(', ')}` : ''} opened by {record.by},{' '}
+          {record.touched.length > 0 ? `touched: ${record.touched.join(', ')}; ` : ''}opened by {record.by},{' '}
           {record.at ? dayWords(record.at) : ''}
         </span>
       </p>
@@ -275,7 +275,7 @@ function OpenedCase({ caseId, record }: { caseId: string; record: CaseRecord }) 
               <h3 style={{ fontSize: 20 }}>{best.observation.question}</h3>
               <p className="quiet">
                 {best === tests[0] ? 'Tells most for its minutes' : 'Takes away'}: {shareWords(best.share)} in{' '}
-                {best.observation.minutes} min. {best.observation.needs}
+                {best.observation.minutes} min. {best.observation.needs ? `With: ${best.observation.needs}` : ''}
               </p>
               {best.observation.risk > 0 && (
                 <p className={best.observation.risk >= 2 ? 'oxide' : 'quiet'}>{riskWords[best.observation.risk]}</p>
