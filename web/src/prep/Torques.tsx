@@ -5,7 +5,7 @@ import type { JointRecord, TorqueRecord } from '@bay/core/prep';
 import { latest } from '@bay/core/rules';
 import { formatMeasure, parseMeasure } from '@bay/core/units';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
-import { dayWords, Empty, Fold, Form, FormDialog, measured, MeasuredInput } from '../ui/index.ts';
+import { dayWords, Empty, Fold, Form, FormDialog, measured, MeasuredInput, useSettled } from '../ui/index.ts';
 import { BoltField } from '../ui/BoltField.tsx';
 import type { BoltMark } from '../ui/BoltField.tsx';
 
@@ -55,11 +55,12 @@ function BoltForm({
   const read = readStages(form.values.stages);
   const bad = read.find((m) => !m.ok);
   const stages = form.field('stages');
+  const settled = useSettled();
   return (
     <Form
       of={form}
       submit={`Bolt ${bolt} is tight`}
-      disabled={bad !== undefined}
+      disabled={bad !== undefined || !settled}
       send={(data) => put.mutateAsync({ kind: 'torque', key: `${joint}:${bolt}`, data })}
       after={done}
     >

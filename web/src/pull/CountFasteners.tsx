@@ -25,15 +25,29 @@ export function CountFasteners({
   useEffect(() => {
     if (!typed && count) setShown(count);
   }, [count, typed]);
-  useEffect(() => () => clearTimeout(timer.current), []);
+  // What was counted is written also when the row is left before the tapping rests.
+  const pending = useRef<FastenerCount>(undefined);
+  const send = useRef(write);
+  useEffect(() => {
+    send.current = write;
+  });
+  useEffect(
+    () => () => {
+      clearTimeout(timer.current);
+      if (pending.current) send.current(pending.current);
+    },
+    [],
+  );
   const set = (next: FastenerCount): void => {
     const held = { of: Math.max(0, Math.min(200, next.of)), done: 0 };
     held.done = Math.max(0, Math.min(held.of, next.done));
     setShown(held);
     setTyped(true);
     clearTimeout(timer.current);
+    pending.current = held.of > 0 ? held : undefined;
     timer.current = setTimeout(() => {
       setTyped(false);
+      pending.current = undefined;
       if (held.of > 0) write(held);
     }, pause);
   };

@@ -4,7 +4,7 @@ import { becauseWords } from '@bay/core/facts';
 import { shortTitleOf } from '@bay/core/plan';
 import { photoPath } from '@bay/contract/logbook';
 import { useJob, useRecords } from '../sheet/index.ts';
-import { Trouble } from '../ui/index.ts';
+import { Trouble, useSettled } from '../ui/index.ts';
 import { StepAsked, StepCount, StepElse } from './StepRow.tsx';
 import { StepHeld, StepMore, StepRecord } from './StepMore.tsx';
 import { minutesWords, statusWords } from './step-words.ts';
@@ -29,6 +29,7 @@ export function NextStep({
 }) {
   const { plan, mayWrite } = useJob();
   const acts = useStep(placed);
+  const settled = useSettled();
   const photos = Object.entries(useRecords('photo')).filter(([, p]) => p.about === placed.recordKey);
   const { line, state } = placed;
   const { def } = line;
@@ -77,6 +78,7 @@ export function NextStep({
                 size="lg"
                 variant="default"
                 loading={acts.put.isPending}
+                disabled={!settled}
                 aria-label={`Start: ${def.title}`}
                 data-key="s"
                 onClick={acts.start}
@@ -86,7 +88,7 @@ export function NextStep({
             )}
             <Button
               size="lg"
-              disabled={!acts.mayFinish}
+              disabled={!acts.mayFinish || !settled}
               loading={acts.put.isPending}
               aria-label={`Done: ${def.title}`}
               data-key="x"

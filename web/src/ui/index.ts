@@ -14,6 +14,7 @@ export * from './Sum.tsx';
 export * from './Tabs.tsx';
 export * from './columns.ts';
 export * from './Trouble.tsx';
+export * from './useSettled.ts';
 export * from './VerdictMark.tsx';
 export * from './dates.ts';
 export type { BenchView } from './bench-view.ts';
