@@ -487,20 +487,24 @@ describe('people', () => {
     expect(answers.filter((a) => a.status === 200)).toHaveLength(1);
   });
   it('initials stand for one person', async () => {
-    const add = (initials: string) =>
+    const add = (initials: string, name: string) =>
       shop.manager.call(crew.addPerson, {
         body: {
           commandId: commandId(),
-          name: `N ${initials}`,
+          name,
           initials,
           role: 'technician',
           pin: '4444',
         },
       });
-    expect((await add('QQ')).status).toBe(200);
-    expect(await add('qq')).toMatchObject({
+    expect((await add('QQ', 'Quill Quist')).status).toBe(200);
+    // Nor does a name stand for two.
+    expect((await add('QX', 'quill quist')).problem.title).toBe(
+      'Quill Quist is on this crew. Write this name so that the two are told apart.',
+    );
+    expect(await add('qq', 'Quentin Quay')).toMatchObject({
       status: 422,
-      problem: { title: 'QQ is N QQ. Three letters tell them apart.' },
+      problem: { title: 'QQ is Quill Quist. Three letters tell them apart.' },
     });
   });
 });

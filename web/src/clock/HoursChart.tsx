@@ -28,7 +28,12 @@ export default function HoursChart({ lines }: { lines: readonly HoursLine[] }) {
       <figcaption>{hoursSummary(lines)}</figcaption>
       <div className="no-print" aria-hidden="true">
         <ResponsiveContainer width="100%" height={shown.length * rowPx + 40}>
-          <ComposedChart layout="vertical" data={shown} margin={{ left: 4, right: 24, top: 4, bottom: 0 }}>
+          <ComposedChart
+            accessibilityLayer={false}
+            layout="vertical"
+            data={shown}
+            margin={{ left: 4, right: 24, top: 4, bottom: 0 }}
+          >
             <CartesianGrid horizontal={false} stroke="var(--line)" />
             <XAxis type="number" unit=" h" tick={{ fill: 'var(--quiet)', fontSize: 13 }} stroke="var(--line-strong)" />
             <YAxis
