@@ -1,9 +1,7 @@
-import { pointsOf, provedLines, readingsOf, wantedWords } from '@bay/core/commissioning';
+import { pointsOf, readingsOf, wantedWords } from '@bay/core/commissioning';
 import { showFact } from '@bay/core/facts';
-import { computePlan, holdWords } from '@bay/core/plan';
-import type { Plan } from '@bay/core/plan';
-import { stepStates } from '@bay/core/pull';
-import type { StepPlan } from '@bay/core/pull';
+import { computePlan, holdWords, stepList } from '@bay/core/plan';
+import type { Plan, StepListId } from '@bay/core/plan';
 import { factsFile, inputOf, readFile, stop, tasksOf } from './facts-file.ts';
 import type { FactsFile } from './facts-file.ts';
 import { planShape, print } from './shown.ts';
@@ -23,8 +21,11 @@ function doneIn(known: ReadonlySet<string>, tasks: FactsFile['tasks']): ReturnTy
   return records;
 }
 
-function stepsOf(plan: Plan, pull: StepPlan, records: ReturnType<typeof tasksOf>): object[] {
-  const states = stepStates(pull, records, provedLines(plan.gates));
+/** The steps of a list with where each stands; `records` by step, as a file of facts names them. */
+function stepsOf(plan: Plan, id: StepListId, records: ReturnType<typeof tasksOf>): object[] {
+  const { keyOf } = stepList(plan, id, {});
+  const byKey = Object.fromEntries(Object.entries(records).map(([step, record]) => [keyOf(step), record]));
+  const { plan: pull, states } = stepList(plan, id, byKey);
   return pull.lines.map((line) => {
     const state = states.get(line.def.id)!;
     const way = pull.ways.find((w) => w.steps.includes(line.def.id));
@@ -77,17 +78,13 @@ export function planShown(file: FactsFile): object {
       contradictions: plan.pull.contradictions,
       unmet: plan.pull.unmet,
     },
-    steps: stepsOf(plan, plan.pull, tasks),
-    buildSteps: stepsOf(plan, plan.build, tasks),
+    steps: stepsOf(plan, 'pull', tasks),
+    buildSteps: stepsOf(plan, 'prep', tasks),
     ways: plan.pull.ways,
     ...(file.donor === undefined
       ? {}
       : {
-          donorSteps: stepsOf(
-            plan,
-            plan.harvestSteps,
-            doneIn(new Set(idsOf(plan.harvestSteps.lines)), file.donorTasks),
-          ),
+          donorSteps: stepsOf(plan, 'donor', doneIn(new Set(idsOf(plan.harvestSteps.lines)), file.donorTasks)),
           harvest: plan.harvest.map((l) => l.part.id),
         }),
     gates: plan.gates.map((g) => ({

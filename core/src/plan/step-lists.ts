@@ -11,7 +11,6 @@ const lists = {
 } as const;
 
 export type StepListId = keyof typeof lists;
-export const stepListIds = Object.keys(lists) as StepListId[];
 
 export interface StepList {
   plan: StepPlan;

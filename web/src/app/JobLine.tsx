@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { stations } from '@bay/core/jobs';
 import { progressOf, useJob } from '../sheet/index.ts';
@@ -8,7 +9,7 @@ import styles from './job.module.css';
 export function JobLine({ view }: { view: string }) {
   const { sheet, plan } = useJob();
   const { id, station, signedStations } = sheet.job;
-  const progress = progressOf(sheet, plan);
+  const progress = useMemo(() => progressOf(sheet, plan), [sheet, plan]);
   return (
     <nav className={styles['line']} aria-label="Stations">
       {stations.map((s) => {

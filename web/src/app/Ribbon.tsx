@@ -1,4 +1,4 @@
-import { Suspense, lazy, useEffect, useState } from 'react';
+import { Suspense, lazy, useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { holdingOf, holdingWords, nextGate, shortTitleOf } from '@bay/core/plan';
 import type { Holding, SuspectOf } from '@bay/core/plan';
@@ -168,7 +168,9 @@ export function Ribbon({ view }: { view: string }) {
   const { sheet, plan } = useJob();
   const [all, setAll] = useState(false);
   const searching = sheet.records.some((r) => r.kind === 'case' && !r.data.closed);
-  const holding = holdingOf(sheet, plan, today(), useSuspects(searching));
+  const suspectOf = useSuspects(searching);
+  const day = today();
+  const holding = useMemo(() => holdingOf(sheet, plan, day, suspectOf), [sheet, plan, day, suspectOf]);
   const first = holding[0];
   return (
     <div className={`${styles['ribbon']} ${first ? (first.sort === 'attempts' ? 'stop' : 'waits') : ''}`}>
