@@ -1,10 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { demoShop } from '../demo/shop.ts';
-import { Browser } from './browser.ts';
-import { demoJobs, runShop } from './shop.ts';
-import type { Running } from './shop.ts';
+import { openDesk } from './shop.ts';
+import type { Desk } from './shop.ts';
 
 /**
  * Every form of the program is opened, sent with nothing in it and sent with something wrong in every field: what comes back is a
@@ -182,20 +180,15 @@ const raw =
   /invalid|expected|received|required|undefined|null|NaN|\[object|must |regex|zod|too (?:small|big)/i;
 const wrong = 'x 1,2,3 ?';
 
-let shop: Running;
-let b: Browser;
-let job: (word: string) => string;
+let desk: Desk;
+let b: Desk['b'];
+let job: Desk['job'];
 
 beforeAll(async () => {
-  shop = await runShop(true);
-  job = await demoJobs(shop.server);
-  b = await Browser.open(shop.server.url);
-  await b.signIn(demoShop.manager.email, demoShop.manager.password);
+  desk = await openDesk();
+  ({ b, job } = desk);
 });
-afterAll(async () => {
-  await b.close();
-  await shop.stop();
-});
+afterAll(() => desk.close());
 
 const script = <T>(body: string, ...given: unknown[]): Promise<T> =>
   b.driver.executeScript<T>(body, ...given);

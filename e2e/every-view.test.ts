@@ -1,25 +1,18 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Key } from 'selenium-webdriver';
-import { demoShop } from '../demo/shop.ts';
-import { Browser } from './browser.ts';
-import { demoJobs, runShop } from './shop.ts';
-import type { Running } from './shop.ts';
+import { openDesk } from './shop.ts';
+import type { Desk } from './shop.ts';
 import { viewsOf } from './views.ts';
 
-let shop: Running;
-let b: Browser;
-let job: (word: string) => string;
+let desk: Desk;
+let b: Desk['b'];
+let job: Desk['job'];
 
 beforeAll(async () => {
-  shop = await runShop(true);
-  job = await demoJobs(shop.server);
-  b = await Browser.open(shop.server.url);
-  await b.signIn(demoShop.manager.email, demoShop.manager.password);
+  desk = await openDesk();
+  ({ b, job } = desk);
 });
-afterAll(async () => {
-  await b.close();
-  await shop.stop();
-});
+afterAll(() => desk.close());
 
 describe('within the page', () => {
   it('every view follows the one before it without a load, and none breaks when it is left', async () => {

@@ -2,31 +2,24 @@ import { readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Key } from 'selenium-webdriver';
-import { demoShop } from '../demo/shop.ts';
-import { Browser } from './browser.ts';
-import { demoJobs, runShop } from './shop.ts';
-import type { Running } from './shop.ts';
+import { openDesk } from './shop.ts';
+import type { Desk } from './shop.ts';
 
 /**
  * What people do most, and how many taps of hand or mouse it takes from the open job; typing is free. The counts are written
  * down in docs/hands.md: `WRITE_HANDS=1` writes it anew, otherwise it must say what was counted here.
  */
 
-let shop: Running;
-let b: Browser;
-let job: (word: string) => string;
+let desk: Desk;
+let b: Desk['b'];
+let job: Desk['job'];
 const picture = join(import.meta.dirname, '../docs/screenshots/floor.png');
 
 beforeAll(async () => {
-  shop = await runShop(true);
-  job = await demoJobs(shop.server);
-  b = await Browser.open(shop.server.url);
-  await b.signIn(demoShop.manager.email, demoShop.manager.password);
+  desk = await openDesk();
+  ({ b, job } = desk);
 });
-afterAll(async () => {
-  await b.close();
-  await shop.stop();
-});
+afterAll(() => desk.close());
 
 /** Taps that a finger or a mouse made; a button that Enter presses is none. */
 const countTaps = () =>

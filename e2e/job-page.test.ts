@@ -3,29 +3,22 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Key } from 'selenium-webdriver';
-import { demoShop } from '../demo/shop.ts';
-import { Browser } from './browser.ts';
-import { demoJobs, runShop } from './shop.ts';
-import type { Running } from './shop.ts';
+import { openDesk } from './shop.ts';
+import type { Desk } from './shop.ts';
 
 /** The frame of a job: line, ribbon, entry line, foot, and what keys do. */
 
-let shop: Running;
-let b: Browser;
-let job: (word: string) => string;
+let desk: Desk;
+let b: Desk['b'];
+let job: Desk['job'];
 const bar = 'Log bar: write a line, plain or in shorthand';
 const book = '.logbook-book';
 
 beforeAll(async () => {
-  shop = await runShop(true);
-  job = await demoJobs(shop.server);
-  b = await Browser.open(shop.server.url);
-  await b.signIn(demoShop.manager.email, demoShop.manager.password);
+  desk = await openDesk();
+  ({ b, job } = desk);
 });
-afterAll(async () => {
-  await b.close();
-  await shop.stop();
-});
+afterAll(() => desk.close());
 
 const at = async (word: string, path: string): Promise<void> => {
   await b.visit(`/jobs/${job(word)}/${path}`);

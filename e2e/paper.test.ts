@@ -1,27 +1,20 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { demoShop } from '../demo/shop.ts';
-import { Browser } from './browser.ts';
-import { demoJobs, runShop } from './shop.ts';
-import type { Running } from './shop.ts';
+import { openDesk } from './shop.ts';
+import type { Desk } from './shop.ts';
 
 /** What people print takes few sheets, and uses their width. */
 
-let shop: Running;
-let b: Browser;
-let job: (word: string) => string;
+let desk: Desk;
+let b: Desk['b'];
+let job: Desk['job'];
 
 beforeAll(async () => {
-  shop = await runShop(true);
-  job = await demoJobs(shop.server);
-  b = await Browser.open(shop.server.url);
-  await b.signIn(demoShop.manager.email, demoShop.manager.password);
+  desk = await openDesk();
+  ({ b, job } = desk);
   // A4 less its margins, at 96 dots an inch.
   await b.size(704, 1040);
 });
-afterAll(async () => {
-  await b.close();
-  await shop.stop();
-});
+afterAll(() => desk.close());
 
 describe('on paper', () => {
   it.each([

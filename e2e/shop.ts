@@ -9,6 +9,7 @@ import {
   freshDatabase,
   startServer,
 } from '../server/src/testing/harness.ts';
+import { Browser } from './browser.ts';
 import type { TestServer } from '../server/src/testing/harness.ts';
 
 export interface Running {
@@ -52,4 +53,28 @@ export async function demoJobs(server: TestServer): Promise<(word: string) => st
   const { strips } = await manager.good(jobs.readFloor);
   const all = [...strips, ...(await manager.good(jobs.readFinishedJobs)).jobs];
   return (word) => all.find((j) => j.carName.includes(word))!.id;
+}
+
+/** The demo shop with its manager at a browser. */
+export interface Desk {
+  shop: Running;
+  b: Browser;
+  job: (word: string) => string;
+  close: () => Promise<void>;
+}
+
+export async function openDesk(): Promise<Desk> {
+  const shop = await runShop(true);
+  const job = await demoJobs(shop.server);
+  const b = await Browser.open(shop.server.url);
+  await b.signIn(demoShop.manager.email, demoShop.manager.password);
+  return {
+    shop,
+    b,
+    job,
+    close: async () => {
+      await b.close();
+      await shop.stop();
+    },
+  };
 }

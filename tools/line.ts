@@ -1,4 +1,4 @@
-import { bareContext, keptUnasked, readLogLine, suggestAbout } from '@bay/core/logbook';
+import { bareContext, keptUnasked, readLogLine, spokenOf, suggestAbout } from '@bay/core/logbook';
 import { computePlan, emptyInput, lineContextOf, thingsOf } from '@bay/core/plan';
 import { stop } from './facts-file.ts';
 import { lineShape, print } from './shown.ts';
@@ -16,7 +16,7 @@ if (text.trim() === '') stop('./bay line TEXT');
 const plan = computePlan(emptyInput());
 const context = { ...bareContext(today), ...lineContextOf({ records: [], units: [] }, plan, [], today) };
 const draft = readLogLine(text, context);
-const about = suggestAbout(text, thingsOf(context));
+const about = suggestAbout(spokenOf(text, draft), thingsOf(context));
 const belongsTo = about && {
   key: about.thing.key,
   title: about.thing.title,

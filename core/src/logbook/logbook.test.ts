@@ -1,6 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { bareContext, pick, readDay, readLogLine, suggestAbout, understoodWords } from './index.ts';
+import {
+  bareContext,
+  pick,
+  readDay,
+  readLogLine,
+  suggestAbout,
+  understoodWords,
+  spokenOf,
+  keptUnasked,
+} from './index.ts';
 import type { LineContext, Thing } from './index.ts';
 
 // A Tuesday.
@@ -307,4 +316,19 @@ describe('what a line probably belongs to', () => {
   });
   it('says nothing when nothing is near', () =>
     expect(suggestAbout('coffee', things)).toBeUndefined());
+});
+
+describe('what a line speaks of', () => {
+  const spoken = (line: string) => spokenOf(line, readLogLine(line, bareContext('2026-11-26')));
+  it('is what it says, without the word that makes it a hold or a bag', () => {
+    expect(spoken('held: second pair of hands')).toBe('second pair of hands');
+    expect(spoken('bagged 6 bell bolts, bag 031, shelf C2')).toBe('6 bell bolts 031 shelf C2');
+    expect(spoken('studs still seized')).toBe('studs still seized');
+  });
+  it('a hold is kept with nothing unasked, however sure it is', () => {
+    const sure = { thing: { key: 'rm-chock', title: 'Chocks', sort: 'step' as const }, sure: 1 };
+    expect(keptUnasked('hold', sure)).toBe(false);
+    expect(keptUnasked('bag', sure)).toBe(true);
+    expect(keptUnasked('bag', { ...sure, sure: 0.69 })).toBe(false);
+  });
 });

@@ -15,6 +15,10 @@ function weights(things: readonly Thing[]): Map<string, number> {
 /** How sure a suggestion must be that a line is kept with it unasked; below that it is offered, and somebody says so. */
 const leastSure = 0.7;
 
+/** What a line says of something, without the words that make it a hold or a bag: by those it speaks of nothing. */
+export const spokenOf = (line: string, draft: { pieces: readonly { from: number; to: number }[] }): string =>
+  draft.pieces.length === 0 ? line : draft.pieces.map(({ from, to }) => line.slice(from, to)).join(' ');
+
 /** May a line be kept with it unasked? A hold never: the step that it belongs to waits for it. */
 export const keptUnasked = (kind: string, suggestion: Suggestion): boolean =>
   kind !== 'hold' && suggestion.sure >= leastSure;

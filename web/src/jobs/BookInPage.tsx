@@ -71,6 +71,16 @@ export function BookInPage() {
             description={check && !wrong ? check.sentence : 'From the plate, not from the papers'}
             classNames={{ input: 'mono' }}
           />
+          {(doubted || waive) && (
+            <div className="notice ochre-notice whole-row">
+              <Checkbox
+                label={wrong ? 'The plate really says so' : 'It is another car'}
+                checked={waive}
+                onChange={(e) => form.set({ waive: e.currentTarget.checked })}
+              />
+              {waive && <TextInput label="Who looked, and at what" mt="xs" {...form.field('why')} />}
+            </div>
+          )}
           <TextInput label="Its own engine" {...form.field('ownEngine')} />
           <TextInput label="Customer" {...form.field('customer')} />
           <TextInput label="Telephone" type="tel" {...form.field('phone')} />
@@ -84,16 +94,6 @@ export function BookInPage() {
             {...form.field('bay')}
           />
         </div>
-        {(doubted || waive) && (
-          <div className="notice ochre-notice" style={{ marginTop: 10 }}>
-            <Checkbox
-              label="The plate really says so"
-              checked={waive}
-              onChange={(e) => form.set({ waive: e.currentTarget.checked })}
-            />
-            {waive && <TextInput label="Who looked, and at what" mt="xs" {...form.field('why')} />}
-          </div>
-        )}
         <Textarea label="What the customer wants" mt="sm" {...form.field('wish')} />
         <Textarea label="Faults at arrival" mt="sm" {...form.field('faults')} />
       </Form>

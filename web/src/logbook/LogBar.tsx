@@ -4,7 +4,7 @@ import { useMemo, useRef, useState } from 'react';
 import { stationIds } from '@bay/core/jobs';
 import type { StationId } from '@bay/core/jobs';
 import { lineContextOf, shortTitleOf, thingsOf } from '@bay/core/plan';
-import { keptUnasked, readLogLine, suggestAbout } from '@bay/core/logbook';
+import { keptUnasked, readLogLine, spokenOf, suggestAbout } from '@bay/core/logbook';
 import type { LineDraft, Thing } from '@bay/core/logbook';
 import { newId, sentenceOf, useCrew, useMe } from '../api/index.ts';
 import { useJob } from '../sheet/index.ts';
@@ -32,7 +32,8 @@ const belongsSomewhere = new Set<LineDraft['kind']>([
 /** What a line belongs to: taken where that is sure or somebody said so, offered where it is not. */
 function useAbout(line: string, draft: LineDraft | undefined, things: readonly Thing[], running: string | undefined) {
   const [said, setSaid] = useState<Thing | 'none'>();
-  const suggested = draft && belongsSomewhere.has(draft.kind) ? suggestAbout(line, things, running) : undefined;
+  const suggested =
+    draft && belongsSomewhere.has(draft.kind) ? suggestAbout(spokenOf(line, draft), things, running) : undefined;
   const sure = draft && suggested && keptUnasked(draft.kind, suggested) ? suggested.thing : undefined;
   return {
     taken: said === 'none' ? undefined : (said ?? sure),
