@@ -1,8 +1,7 @@
 import type { FitLine } from './judge.ts';
 
 /** What a place wants of somebody, the most pressing first. */
-export const urgencies = ['clash', 'decide', 'look-again', 'one-fact', 'measure', 'settled'] as const;
-export type Urgency = (typeof urgencies)[number];
+export type Urgency = 'clash' | 'decide' | 'look-again' | 'one-fact' | 'measure' | 'settled';
 
 /**
  * What a place wants: a way out of a clash, one for an Adapt, another look because something it stands on or touches changed, the

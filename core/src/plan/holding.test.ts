@@ -160,6 +160,32 @@ describe('what is open at a station', () => {
   });
   it('nothing at the donor where no donor is on the job', () =>
     expect(openAt('donor', m, planOf(m))).toEqual([]));
+  it('at Connect what the plan wants and nobody built, not only what was built and not tested', () => {
+    expect(openAt('connect', m, planOf(m)).at(-1)!.what).toMatch(
+      /^\d+ circuits not built or not tested$/,
+    );
+  });
+  it('a step that waits for its second signature is open still', () => {
+    const steps = (...records: Recorded[]) => {
+      const job = materialOf(...records);
+      return openAt('pull', job, planOf(job)).find((o) => o.what.endsWith('steps open'))!.what;
+    };
+    const done = {
+      status: 'done',
+      at: '2026-11-26T10:00:00Z',
+      deviation: { why: 'hung already', stoodOn: { against: ['x'], harm: true } },
+    };
+    const count = (words: string): number => Number.parseInt(words, 10);
+    const all = count(steps());
+    expect(count(steps(row('task', 'rm-mounts-free', done)))).toBe(all);
+    expect(
+      count(steps(row('task', 'rm-mounts-free', { ...done, second: { by: 'A' } }))),
+    ).toBeLessThan(all);
+  });
+  it('at Start that it never ran', () =>
+    expect(openAt('start', m, planOf(m)).map((o) => o.what)).toContain(
+      'no start on record that ran',
+    ));
   it('an open search for a fault at Start', () => {
     const searching = materialOf(row('case', 'c', { symptom: 'x', touched: [] }));
     expect(openAt('start', searching, planOf(searching)).map((o) => o.what)).toContain(

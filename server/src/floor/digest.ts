@@ -77,7 +77,7 @@ export function digestOf(job: JobHead, material: Material, shopSchools: Record<s
 /** What a digest depends on beside the job: the schools of the shop, the day, and the way it is made. */
 const basisOf = (schools: Record<string, string>, today: string): string =>
   createHash('sha256')
-    .update(JSON.stringify(['2', today, Object.entries(schools).sort()]))
+    .update(JSON.stringify(['3', today, Object.entries(schools).sort()]))
     .digest('hex')
     .slice(0, 16);
 

@@ -1,5 +1,5 @@
 import { counted } from '@bay/core/units';
-import { firstSuspect, holdingOf, holdingWords, shortTitleOf, stepList } from '@bay/core/plan';
+import { circuitCount, firstSuspect, holdingOf, holdingWords, shortTitleOf, stepList } from '@bay/core/plan';
 import type { Holding, Plan } from '@bay/core/plan';
 import { countSteps } from '@bay/core/pull';
 import { recordsOf } from '@bay/core/records';
@@ -61,8 +61,10 @@ export function doingOf(job: JobHead, material: Material, plan: Plan): string {
       const by = (w: string): number => plan.fits.filter((l) => l.verdict.word === w).length;
       return `${by('bolts-up')} bolt up, ${by('adapt')} to adapt, ${counted(by('clash'), 'clash', 'clashes')}`;
     }
-    case 'connect':
-      return `${Object.values(recordsOf(material, 'circuit')).filter((c) => c.tested).length} of ${counted(plan.circuits.length, 'circuit')} tested`;
+    case 'connect': {
+      const { tested, of } = circuitCount(material, plan);
+      return `${tested} of ${counted(of, 'circuit')} tested`;
+    }
     case 'start': {
       const gate = plan.gates.find((g) => g.gate === 'First crank')!;
       const attempts = Object.keys(recordsOf(material, 'attempt')).length;

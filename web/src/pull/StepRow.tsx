@@ -97,11 +97,7 @@ export function StepRow({
         aria-label={`${verb}: ${def.title}`}
         disabled={!mayWrite || !ticks || acts.put.isPending}
         data-key="x"
-        onClick={() => {
-          select();
-          if (acts.mayUndo) acts.undo();
-          else acts.finish();
-        }}
+        onClick={acts.mayUndo ? acts.undo : acts.finish}
       >
         <span className="mark" aria-hidden="true">
           {statusSigns[status]}
@@ -125,7 +121,7 @@ export function StepRow({
         {open && (
           <>
             <StepMore {...placed} />
-            {mayWrite && (
+            {mayWrite && status !== 'on-it' && (
               <div className="row-actions">
                 <StepElse placed={placed} acts={acts} />
               </div>

@@ -1,7 +1,7 @@
 import { counted } from '@bay/core/units';
 import { recordsOf } from '@bay/core/records';
 import type { StationId } from '@bay/core/jobs';
-import { stepList } from '@bay/core/plan';
+import { circuitCount, stepList } from '@bay/core/plan';
 import type { Plan, StepListId } from '@bay/core/plan';
 import { countSteps } from '@bay/core/pull';
 import type { JobSheet } from '@bay/contract/jobs';
@@ -18,13 +18,11 @@ export function progressOf(sheet: JobSheet, plan: Plan): Record<StationId, Progr
   const count = (kind: string): number => sheet.records.filter((r) => r.kind === kind).length;
   const clashes = plan.fits.filter((l) => l.verdict.word === 'clash' && !l.resolved).length;
   const judged = plan.fits.filter((l) => l.verdict.word !== 'not-measured').length;
-  const circuits = Object.values(recordsOf(sheet, 'circuit'));
   const crank = plan.gates.find((g) => g.gate === 'First crank')!;
   const attempts = count('attempt');
   const openCase = Object.values(recordsOf(sheet, 'case')).some((c) => !c.closed);
   const followUps = Object.values(recordsOf(sheet, 'follow-up')).filter((f) => !f.done).length;
-  const tested = circuits.filter((c) => c.tested).length;
-  const allCircuits = Math.max(circuits.length, plan.circuits.filter((c) => !c.waits).length);
+  const circuits = circuitCount(sheet, plan);
   const asked = sheet.facts.length + plan.waitingFor.size;
   const shared = (done: number, of: number): { share?: number } => (of > 0 ? { share: Math.min(1, done / of) } : {});
   const part = (done: number, of: number): Progress => ({
@@ -45,7 +43,7 @@ export function progressOf(sheet: JobSheet, plan: Plan): Record<StationId, Progr
       ...part(judged, plan.fits.length),
       ...(clashes > 0 ? { said: `${clashes} to decide`, waits: true } : {}),
     },
-    connect: part(tested, allCircuits),
+    connect: part(circuits.tested, circuits.of),
     start: {
       said: attempts > 0 ? `attempt ${attempts}` : `gate ${crank.proved} of ${crank.of}`,
       ...shared(crank.proved, crank.of),
