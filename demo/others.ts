@@ -12,22 +12,30 @@ export const pickup: DemoJob = {
     ...round([0, '08:15'], 'MH', 'looked-up', 'car', { 'rec-drive-layout': 'front-longitudinal-rear-drive', 'rec-hv-system': 'no', 'rec-power-before': { value: '78 kW', 'taken-at': 'crank' }, 'rec-inspection-regime': 'safety' }),
     ...round([0, '08:30'], 'OT', 'measured', 'car', { 'rec-axle-masses': { front: '830 kg', rear: '610 kg' }, 'rec-axle-limits': { front: '1100 kg', rear: '1400 kg' }, 'rec-bay-length': { 'to-core-rear-face': '33 1/2 in', 'to-radiator-support': '36 in' }, 'rec-bay-width': { 'between-towers-at-head-height': '35 1/4 in' } }),
     ...round([0, '08:50'], 'OT', 'measured', 'own-engine', { 'eng-mass': '152 kg' }),
+    { when: [0, '08:52'], by: 'OT', record: ['as-it-came', '00000000-0000-4000-8000-000000000641', { view: 'left', x: 0.9, y: 0.32, what: 'rust', note: 'wing bubbled behind the rear wheel' }] },
+    { when: [0, '08:53'], by: 'OT', record: ['as-it-came', '00000000-0000-4000-8000-000000000642', { view: 'front', x: 0.82, y: 0.3, what: 'damage', note: 'bumper end pushed in, lamp whole' }] },
+    { when: [0, '08:55'], by: 'OT', record: ['as-it-came', '00000000-0000-4000-8000-000000000643', { view: 'right', x: 0.78, y: 0.05, what: 'leak', note: 'oil on the drive side of the engine, fresh' }] },
   ],
 };
 
 /** Pulling the old engine, waiting for a part of the hoist. */
 export const saloon: DemoJob = {
   opened: [6, '13:00'], by: 'MH', car: { name: '1987 Larkfield saloon', modelYear: 1987, identity: 'LKF87SE22H0041953' }, customer: 'Noor Castellane', wish: 'Keep it looking original, better economy', faults: 'Head gasket gone twice, loom patched near the bulkhead', ownEngine: '2.2 four', promisedIn: 38,
-  units: [{ role: 'engine', kind: 'engine', name: '1.8 turbo four', identity: 'LT18-4410', place: 'shelf E1' }],
+  units: [
+    { role: 'engine', kind: 'engine', name: '1.8 turbo four', identity: 'LT18-4410', place: 'shelf E1' },
+    { role: 'own-gearbox', kind: 'gearbox', name: 'five-speed of the saloon', identity: 'LK5-2207', place: 'in the saloon' },
+  ],
   acts: [
     ...round([6, '13:30'], 'MH', 'looked-up', 'car', { 'rec-drive-layout': 'front-longitudinal-rear-drive', 'rec-hv-system': 'no', 'rec-install-path': { value: 'over-the-front', 'hoist-rating-at-boom-place': '500 kg' }, 'rec-steering-assist': 'hydraulic', 'rec-ac-state': 'fitted-not-known' }),
-    ...round([5, '08:30'], 'RS', 'measured', 'own-engine', { 'eng-fuelling': 'port-injection', 'eng-throttle-kind': 'cable', 'eng-induction': 'none', 'eng-condition': 'proven-running', 'eng-ps-pump': 'belt-left', 'eng-mass': '164 kg' }),
+    ...round([5, '08:30'], 'RS', 'measured', 'own-engine', { 'eng-fuelling': 'port-injection', 'eng-throttle-kind': 'cable', 'eng-induction': 'none', 'eng-condition': 'proven-running', 'eng-ps-pump': 'belt-left', 'eng-mass': '164 kg', 'eng-length': '545 mm', 'eng-height-up': { 'highest-point': '352 mm' }, 'eng-sump-depth': { 'at-bowl': '186 mm' }, 'eng-cg': { 'x-ahead-of-bell-face': '255 mm', 'z-above-crank': '78 mm' } }),
+    ...round([5, '08:50'], 'RS', 'measured', 'own-gearbox', { 'gbx-mass': '38 kg', 'gbx-length': '610 mm' }),
     ...round([5, '09:00'], 'MH', 'assumed', 'job', { 'cho-unit-lift': 'engine-and-gearbox', 'cho-goal': 'road-going' }),
     ...round([5, '09:30'], 'RS', 'looked-up', 'engine', { 'eng-power': '110 kW', 'eng-induction': 'turbo', 'eng-fuelling': 'port-injection', 'eng-fuel': 'petrol', 'eng-mass': '141 kg' }),
     { when: [4, '08:00'], by: 'MH', station: 'pull', sign: 'scope' },
     { when: [4, '09:00'], by: 'RS', pullUpTo: 'rm-weigh', minutes: 22 },
     { when: [4, '10:00'], by: 'RS', pullUpTo: 'rm-cool-down', minutes: 22 },
     { when: [4, '14:30'], by: 'RS', pullUpTo: 'rm-bonnet-off', minutes: 14 },
+    { when: [3, '15:20'], by: 'RS', record: ['rig', 'out', { frontX: 430, frontZ: 268, rearX: -40, rearZ: 240, hookAbove: 420, leastRatingKg: 500, typed: { frontX: '43 cm', frontZ: '268 mm', rearX: '-40 mm', rearZ: '240 mm', hookAbove: '42 cm', leastRatingKg: '500 kg' } }] },
     { when: [3, '15:40'], by: 'RS', line: 'held: waiting for hoist chain inspection, tomorrow' },
     { when: [1, '10:00'], by: 'RS', line: 'bolts of the front pipe soaked again, two will not turn' },
     { when: [1, '10:05'], by: 'RS', line: 'drained 6.2 l coolant' },

@@ -78,8 +78,10 @@ export class Browser {
 
   /** Chooses files as the camera or the file dialog does. */
   async chooseFiles(label: string, ...paths: string[]): Promise<void> {
-    const input = await this.find(`input[type=file][aria-label^="${label}"]`);
-    await input.sendKeys(paths.join('\n'));
+    await this.unmoved(async () => {
+      const input = await this.find(`input[type=file][aria-label^="${label}"]`);
+      await input.sendKeys(paths.join('\n'));
+    }, `"${label}" takes no file`);
   }
 
   async size(width: number, height: number): Promise<void> {

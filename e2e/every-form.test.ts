@@ -89,6 +89,12 @@ const forms: readonly AForm[] = [
   },
   { form: 'BookInPage', view: '/book-in', submit: 'Book in' },
   { form: 'Despite', view: 'Wendling/fit', press: ['Sign Fit'], submit: 'Sign it all the same' },
+  {
+    form: 'RigForm',
+    view: 'Larkfield/pull',
+    press: ['Change where the slings hold'],
+    submit: 'Save the slings',
+  },
   { form: 'UnitForm', view: 'Corvane/scope', press: ['Add a candidate'], submit: 'Add' },
   { form: 'PriceForm', view: 'Corvane/scope', press: ['Cost of 3.6 vee six'], submit: 'Keep' },
   {
@@ -145,7 +151,7 @@ const forms: readonly AForm[] = [
   },
 ];
 
-/** Looked at elsewhere: the door and a PIN in wrong-input.test.ts, the book in shared-record.test.ts, what wants a certain moment in whole-job.test.ts. */
+/** Looked at elsewhere: the door and a PIN in wrong-input.test.ts, the book in shared-record.test.ts, a mark on the car in drawings.test.ts, what wants a certain moment in whole-job.test.ts. */
 const elsewhere = new Set([
   'SignIn',
   'SetUp',
@@ -155,6 +161,7 @@ const elsewhere = new Set([
   'QuickLine',
   'MarkForm',
   'CaptionForm',
+  'MarkOnCar',
   'PinForm',
   'Rename',
   'TakeBack',

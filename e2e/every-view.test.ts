@@ -69,8 +69,7 @@ describe('by keyboard alone', () => {
 
   it('a fact is found, opened, typed and saved without a mouse', async () => {
     await b.go(`/jobs/${job('Corvane')}/facts?of=own-engine`);
-    const filter = await b.field('Find a fact');
-    await filter.sendKeys('engine length');
+    await b.type('Find a fact', 'engine length');
     await b.see('not known', '.app-bench');
     // The list is a few stops behind the field.
     for (let i = 0; i < 4 && !/^BUTTON Engine length/.test(await focused()); i += 1)

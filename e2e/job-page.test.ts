@@ -178,7 +178,7 @@ describe('facts', () => {
       'fact,value of,typed,unit,source,note,id\nBay width,,812 mm,mm,measured,,rec-bay-width:between-towers-at-head-height\nCar mass,,heavy,kg,,,rec-mass-axles:front\n',
     );
     await at('Corvane', 'facts');
-    await (await b.find('input[aria-label="Table of facts: choose a file"]')).sendKeys(file);
+    await b.chooseFiles('Table of facts: choose a file', file);
     const asked = await b.see('Facts from a table', '[role=dialog]');
     expect(asked).toContain('1 fact new or changed');
     expect(asked).toMatch(/Row 3: /);

@@ -223,8 +223,7 @@ describe('a swap from booking-in to a signed first start', () => {
 
   it('Prep: readings are judged while they are typed; a torque is voided when the part comes off', async () => {
     await at('prep');
-    const place = await b.field('Bores: which cylinder');
-    await place.sendKeys('1');
+    await b.type('Bores: which cylinder', '1');
     await b.press('Read cylinder');
     await b.type('Top, along, mm', '86.08', '[role=dialog]');
     await b.type('Top, across, mm', '86.01', '[role=dialog]');

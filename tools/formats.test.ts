@@ -24,7 +24,7 @@ describe('./bay calc and ./bay plan', () => {
       results: [{ label: 'Least gap', shown: '0.406 mm' }],
       source: expect.stringContaining('common practice') as string,
     });
-  }, 20_000);
+  });
   it('lists every calculator with inputs and units', async () => {
     const { stdout } = await tool('calc', '--list');
     expect(JSON.parse(stdout)).toContainEqual(
@@ -33,7 +33,7 @@ describe('./bay calc and ./bay plan', () => {
         inputs: expect.arrayContaining(['current [A]']) as string[],
       }),
     );
-  }, 20_000);
+  });
   it('refuses with a sentence and an exit code, never a stack trace', async () => {
     await expect(tool('calc', 'ring-gap', 'bore=wide')).rejects.toMatchObject({
       code: 2,
@@ -43,7 +43,7 @@ describe('./bay calc and ./bay plan', () => {
       code: 2,
       stderr: expect.stringContaining('cannot be read') as string,
     });
-  }, 30_000);
+  });
   it('computes a plan from a file of facts', async () => {
     const folder = mkdtempSync(join(tmpdir(), 'bay-plan-'));
     const file = join(folder, 'facts.json');
@@ -64,7 +64,7 @@ describe('./bay calc and ./bay plan', () => {
     } finally {
       rmSync(folder, { recursive: true });
     }
-  }, 20_000);
+  });
 });
 
 describe('the judgement seen from outside', () => {
@@ -88,7 +88,7 @@ describe('the judgement seen from outside', () => {
     });
     expect(await read('50/50', '--unit', 'mm')).toMatchObject({ ok: false });
     await expect(tool('read', '5', '--unit', 'furlong')).rejects.toMatchObject({ code: 2 });
-  }, 30_000);
+  });
   it('says what the log bar takes a line for', async () => {
     const { stdout } = await tool('line', 'drained 4.5 l engine oil');
     expect(JSON.parse(stdout)).toMatchObject({
@@ -100,12 +100,12 @@ describe('the judgement seen from outside', () => {
     expect(JSON.parse((await tool('line', 'the sun came out')).stdout)).toMatchObject({
       plainNote: true,
     });
-  }, 30_000);
+  });
   it('gives every verdict with its sum, and what it would have to know', async () => {
     const judged = await filed('fit', { facts: { 'eng-mass': '200 kg' } });
     expect(JSON.stringify(judged)).toContain('not-measured');
     expect(JSON.stringify(judged)).not.toContain('"word":"clash"');
-  }, 20_000);
+  });
   it('keeps what needs high voltage proved dead from being free, and names its gate', async () => {
     const plan = (await filed('plan', {
       facts: { 'rec-hv-system': 'yes', 'cho-unit-lift': 'engine-and-gearbox' },
@@ -122,7 +122,7 @@ describe('the judgement seen from outside', () => {
       'rm-added-parts',
     ])
       expect(plan.steps.some((s) => s.id === id) && !free.includes(id), id).toBe(true);
-  }, 20_000);
+  });
   it('an unknown field, fact or unlikely value is refused by name', async () => {
     for (const [content, sentence] of [
       [{ facts: { 'eng-wing-span': '3 m' } }, /eng-wing-span/],
@@ -146,5 +146,5 @@ describe('the judgement seen from outside', () => {
     });
     expect((found['suspects'] as unknown[]).length).toBeGreaterThan(3);
     expect(found).toHaveProperty('stop');
-  }, 20_000);
+  });
 });

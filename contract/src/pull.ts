@@ -1,6 +1,9 @@
 import { z } from 'zod';
 import { taskStatuses } from '@bay/core/pull';
-import { kind, text } from './kind.ts';
+import { amount, kind, text } from './kind.ts';
+
+/** A place on a unit, mm from its datum. */
+const place = amount.min(-3000, 'Within 3 m of the bell face.').max(3000, 'Within 3 m of the bell face.');
 
 export const pullKinds = {
   task: kind<'task'>(
@@ -21,5 +24,17 @@ export const pullKinds = {
       signed: ['status', 'handedToId'],
       people: { handedToId: 'handedTo' },
     },
+  ),
+  rig: kind<'rig'>(
+    z.object({
+      frontX: place,
+      frontZ: place,
+      rearX: place,
+      rearZ: place,
+      hookAbove: amount.min(50, 'The hook stands at least 50 mm over the eyes.').max(5000, 'At most 5 m.'),
+      hookX: place.optional(),
+      leastRatingKg: amount.positive('A rating is more than nothing.').max(50_000, 'At most 50 t.').optional(),
+      typed: z.record(z.string(), text(60)),
+    }),
   ),
 };

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { RecordData, RecordKind } from '@bay/core/records';
+import { arrivalKinds } from './arrival.ts';
 import { commissioningKinds } from './commissioning.ts';
 import { diagnosisKinds } from './diagnosis.ts';
 import { command, endpoint, id } from './endpoint.ts';
@@ -26,6 +27,7 @@ export type { RecordInput } from './kind.ts';
  * data of that kind's schema, and a revision. Each capability declares its kinds; here they are gathered.
  */
 export const kinds: { readonly [K in RecordKind]: KindSchema<K> } = {
+  ...arrivalKinds,
   ...commissioningKinds,
   ...diagnosisKinds,
   ...fitKinds,

@@ -2,6 +2,7 @@ import type { Tries } from './http/tries.ts';
 import { calcRoutes } from './calc/routes.ts';
 import { clockRoutes } from './clock/routes.ts';
 import { commandRoutes } from './commands/routes.ts';
+import { arrivalKinds } from './arrival/kinds.ts';
 import { commissioningKinds } from './commissioning/kinds.ts';
 import { signedDespite } from './commissioning/standing.ts';
 import { benchRoutes } from './crew/bench.ts';
@@ -41,6 +42,7 @@ import { systemsKinds } from './systems/kinds.ts';
 
 /** What the capabilities bring: the kinds of records that each knows how to write. A new one is added here and nowhere else. */
 for (const kinds of [
+  arrivalKinds,
   commissioningKinds,
   diagnosisKinds,
   fitKinds,

@@ -24,6 +24,26 @@ export interface TaskRecord extends Stamp {
   second?: Act | undefined;
 }
 
+/** Which way a unit is lifted: the car's own engine out, or the other one in. */
+export const lifts = ['out', 'in'] as const;
+
+/** Where slings hold a unit and where the hook stands, in the datum of the engine: mm ahead of the bell face, above the crank. */
+export interface RigRecord extends Stamp {
+  frontX: number;
+  frontZ: number;
+  rearX: number;
+  rearZ: number;
+  /** Hook above the higher of the two eyes, mm. */
+  hookAbove: number;
+  /** Hook ahead of the bell face, mm; left out, the leveller holds it over the centre of gravity. */
+  hookX?: number | undefined;
+  /** The least rating among sling, shackle, leveller and bolt, kg. */
+  leastRatingKg?: number | undefined;
+  /** As people wrote it, by field. */
+  typed: Record<string, string>;
+}
+
 export interface PullRecords {
   task: TaskRecord;
+  rig: RigRecord;
 }

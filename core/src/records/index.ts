@@ -1,3 +1,4 @@
+import type { ArrivalRecords } from '../arrival/records.ts';
 import type { CommissioningRecords } from '../commissioning/records.ts';
 import type { DiagnosisRecords } from '../diagnosis/records.ts';
 import type { FitRecords } from '../fit/records.ts';
@@ -16,6 +17,7 @@ import type { SystemsRecords } from '../systems/records.ts';
 /** From the kind of a record to what is stored of it: the one map that contract, server and web refer to. */
 export interface StoredRecords
   extends
+    ArrivalRecords,
     CommissioningRecords,
     DiagnosisRecords,
     FitRecords,

@@ -2,3 +2,9 @@
 
 /** How far two pulleys of one belt may stand out of plane: so many mm over such a span. */
 export const beltOffset = { mm: 1, spanMm: 300 } as const;
+
+/** What a hoist is to carry over the load itself: a quarter more. */
+export const liftReserve = 0.25;
+
+/** A leg of a sling flatter than this from level is refused, degrees. ASME B30.9, from memory. */
+export const flattestLegDeg = 30;

@@ -1,10 +1,10 @@
 import { againstTask, stepBasis, taskTitle } from '@bay/core/plan';
-import { taskWantsSecond } from '@bay/core/pull';
-import type { TaskRecord } from '@bay/core/pull';
+import { lifts, taskWantsSecond } from '@bay/core/pull';
+import type { RigRecord, TaskRecord } from '@bay/core/pull';
 import { recordsOf } from '@bay/core/records';
-import { counted } from '@bay/core/units';
+import { counted, formatMeasure } from '@bay/core/units';
 import type { Tx } from '../db/connection.ts';
-import { Refusal } from '../http/problem.ts';
+import { badInput, Refusal } from '../http/problem.ts';
 import { planNow } from '../plan/material.ts';
 import type { WriteContext } from '../records/kind.ts';
 import { startClock, stopClock } from '../clock/store.ts';
@@ -58,6 +58,10 @@ async function throughTheDoor(tx: Tx, sent: TaskRecord, context: WriteContext<'t
   return { ...plain, deviation: { ...deviation, stoodOn: { against, harm } } };
 }
 
+/** A number of a rig as somebody wrote it, else in its own unit. */
+const figure = (rig: RigRecord, field: 'frontX' | 'rearX' | 'hookAbove' | 'leastRatingKg'): string =>
+  rig.typed[field] ?? formatMeasure(rig[field] ?? 0, field === 'leastRatingKg' ? 'kg' : 'mm');
+
 export const pullKinds = [
   kindRule({
     kind: 'task',
@@ -95,5 +99,16 @@ export const pullKinds = [
         });
       } else await stopClock(tx, caller, new Date(at), key);
     },
+  }),
+  kindRule({
+    kind: 'rig',
+    check: (data, { key }) => {
+      if (!lifts.some((lift) => lift === key)) throw badInput({ key: 'A lift is "out" or "in".' });
+      if (data.frontX <= data.rearX) throw badInput({ frontX: 'The front eye stands ahead of the rear one.' });
+    },
+    logKind: 'step',
+    station: 'pull',
+    describe: (data, { key }) =>
+      `slings for the lift ${key}: front eye ${figure(data, 'frontX')} ahead, rear eye ${figure(data, 'rearX')}, hook ${figure(data, 'hookAbove')} above${data.leastRatingKg === undefined ? '' : `, least rating ${figure(data, 'leastRatingKg')}`}`,
   }),
 ];

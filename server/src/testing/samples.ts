@@ -25,6 +25,19 @@ export const samples: Record<RecordKind, Sample> = {
     acts: { deviation: { why: 'it hung on the crane of the last shop' } },
     acted: { status: 'done' },
   },
+  rig: {
+    key: 'out',
+    data: {
+      frontX: 420,
+      frontZ: 250,
+      rearX: 60,
+      rearZ: 240,
+      hookAbove: 500,
+      leastRatingKg: 500,
+      typed: { frontX: '42 cm' },
+    },
+  },
+  'as-it-came': { key: uuid, data: { view: 'left', x: 0.2, y: 0.4, what: 'damage', note: 'door skin creased' } },
   kit: { key: 'kit-sump', data: { status: 'wanted' } },
   fit: {
     key: 'fit-bellhousing',

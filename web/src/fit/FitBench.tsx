@@ -3,6 +3,7 @@ import { useSearchParams } from 'react-router';
 import { urgencyOf } from '@bay/core/fit';
 import type { FitLine, FitWord, Urgency } from '@bay/core/fit';
 import { counted, formatMeasure, units } from '@bay/core/units';
+import { LiftPanel } from '../pull/index.ts';
 import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { FindIn, Fold, inGroups, Trouble, VerdictMark, verdictWords } from '../ui/index.ts';
 import { FitCard, leansOn } from './FitCard.tsx';
@@ -205,6 +206,7 @@ export default function FitBench() {
         );
       })}
       {shown.length === 0 && <p className="quiet">No place here has "{sought.trim()}".</p>}
+      <LiftPanel lift="in" />
       <Tasks />
     </>
   );

@@ -11,6 +11,7 @@ import type { FactRow } from '@bay/contract/facts';
 import { moveUnit, unitFacts } from '@bay/contract/jobs';
 import type { JobSheet } from '@bay/contract/jobs';
 import { useCurrency } from '../money/index.ts';
+import { AsItCame } from '../arrival/index.ts';
 import { useWork } from '../workers/index.ts';
 import { PriceForm } from './PriceForm.tsx';
 import { may } from '@bay/contract/rights';
@@ -296,10 +297,14 @@ export default function ScopeBench() {
     <>
       <div className="bench-head">
         <h2>What comes in, what goes in</h2>
+        <a className="right" href="#as-it-came">
+          The car as it came
+        </a>
       </div>
       <Wish />
       <Candidates />
       <AskFirst />
+      <AsItCame />
     </>
   );
 }

@@ -5,12 +5,16 @@ import { shortTitleOf } from '@bay/core/plan';
 import { photoPath } from '@bay/contract/logbook';
 import { useJob, useRecords } from '../sheet/index.ts';
 import { Trouble, useSettled } from '../ui/index.ts';
+import { LiftFigure } from './LiftPanel.tsx';
 import { StepAsked, StepCount, StepElse } from './StepRow.tsx';
 import { StepHeld, StepMore, StepRecord } from './StepMore.tsx';
 import { minutesWords, statusWords } from './step-words.ts';
 import { useStep } from './useStep.ts';
 import type { Placed } from './useStep.ts';
 import styles from './pull.module.css';
+
+/** Steps that are done better with the drawing of the lift beside them. */
+const liftPhases = new Set(['lift and way out']);
 
 /** The one step that comes next, large: what, why now, what to mind, with what, who, how long; and what it makes free. */
 export function NextStep({
@@ -108,6 +112,7 @@ export function NextStep({
           loading="lazy"
         />
       )}
+      {liftPhases.has(def.phase) && !placed.recordKey.startsWith('donor-') && <LiftFigure lift="out" />}
       <StepAsked placed={placed} acts={acts} />
     </section>
   );

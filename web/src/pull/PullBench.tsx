@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import { useJob } from '../sheet/index.ts';
 import { JobSchools } from '../schools/index.ts';
+import { LiftPanel } from './LiftPanel.tsx';
 import { StepList } from './StepList.tsx';
 
 /** The car's own engine comes out: steps in a computed order. */
@@ -20,6 +21,7 @@ export default function PullBench() {
         </p>
       )}
       <StepList of="pull" />
+      <LiftPanel lift="out" />
       <JobSchools
         ids={['sch-battery-order', 'sch-fuel-release', 'sch-fuel-open-when', 'sch-out-together', 'sch-sealed-aside']}
       />

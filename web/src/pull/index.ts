@@ -1,1 +1,2 @@
+export { LiftPanel } from './LiftPanel.tsx';
 export { StepList } from './StepList.tsx';

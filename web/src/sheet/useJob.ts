@@ -64,6 +64,8 @@ export interface RecordWrite {
 const kindNames: Partial<Record<RecordKind, string>> = {
   task: 'step',
   kit: 'kit line',
+  rig: 'slings',
+  'as-it-came': 'mark on the car',
   fit: 'verdict',
   gate: 'proof',
   sheet: 'readings',

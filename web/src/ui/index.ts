@@ -1,3 +1,4 @@
+export * from './board/index.ts';
 export * from './Because.tsx';
 export * from './Empty.tsx';
 export * from './FindIn.tsx';

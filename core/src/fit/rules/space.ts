@@ -5,7 +5,7 @@ import { farthestOf, leastOf } from '../../rules/sum.ts';
 import type { Sum } from '../../rules/sum.ts';
 import type { FitWord } from '../../rules/condition.ts';
 import type { Verdict } from '../../rules/verdict.ts';
-import { beltOffset } from '../../sums/limits.ts';
+import { beltOffset, liftReserve } from '../../sums/limits.ts';
 
 const geo = 'geometry; clearances common practice';
 
@@ -274,7 +274,7 @@ export const spaceRules = [
     e.want(['rec-install-path', 'hoist-rating-at-boom-place'], ['eng-mass']);
     const engine = e.fact('eng-mass');
     const load = e.word('cho-unit-lift') === 'engine-alone' ? engine : engine.plus(e.fact('gbx-mass'));
-    const reserve = load.times(e.limit('Reserve', 0.25, '', 'common practice'), 'Reserve of 25 %');
+    const reserve = load.times(e.limit('Reserve', liftReserve, '', 'common practice'), 'Reserve of 25 %');
     const spare = e.fact('rec-install-path', 'hoist-rating-at-boom-place').minus(load).minus(reserve);
     const hoist = e.judge('Hoist rating left over', spare, { boltsUp: [0, Infinity], adapt: [0, Infinity] });
     if (hoist.word === 'clash') return hoist;

@@ -1,0 +1,2 @@
+export * from './car-drawing.ts';
+export * from './records.ts';

@@ -1,0 +1,3 @@
+export * from './labels.ts';
+export * from './types.ts';
+export * from './view.ts';

@@ -1,0 +1,358 @@
+import { boxOf } from '../drawing/index.ts';
+import type { Dimension, Drawing, Point, Shape, Spot } from '../drawing/index.ts';
+import { factPart, partName } from '../facts/index.ts';
+import type { FactBook } from '../rules/book.ts';
+import { Sum } from '../rules/sum.ts';
+import { flattestLegDeg, hungOnTwoLegs, liftReserve, turned } from '../sums/index.ts';
+import type { HungLoad, LiftPoint } from '../sums/index.ts';
+import { formatMeasure } from '../units/index.ts';
+import type { RigRecord } from './records.ts';
+
+/**
+ * The lift of a unit on two legs and one hook: what hangs, where it balances, how steep the legs stand, what each carries,
+ * and what nobody knows. It says "goes on" only of what was measured or looked up; what is assumed is drawn dashed and named.
+ */
+
+export const liftWords = { 'goes-on': 'Goes on', look: 'Look', 'not-known': 'Not known', stop: 'Stop' } as const;
+export type LiftWord = keyof typeof liftWords;
+
+export interface LiftFinding {
+  word: LiftWord;
+  said: string;
+  /** The number behind it. */
+  sum?: Sum;
+}
+
+export interface LiftPlan {
+  /** The worst of what was found. */
+  word: LiftWord;
+  findings: readonly LiftFinding[];
+  drawing: Drawing;
+}
+
+export interface LiftCase {
+  /** Facts of the engine and gearbox that are lifted. */
+  unit: FactBook;
+  /** Facts of the car and the choices. */
+  job: FactBook;
+  rig: Pick<RigRecord, 'frontX' | 'frontZ' | 'rearX' | 'rearZ' | 'hookAbove' | 'hookX' | 'leastRatingKg'> | undefined;
+  /** The unit is one that comes in; otherwise it is the car's own. */
+  comesIn: boolean;
+}
+
+const severity: readonly LiftWord[] = ['goes-on', 'look', 'not-known', 'stop'];
+const kg = (sum: Sum): string => formatMeasure(sum.value, 'kg', 0);
+const degrees = (n: number): string => `${n.toFixed(0)}°`;
+
+/** A number of a book as a sum, or nothing. */
+function known(book: FactBook, factId: Parameters<typeof factPart>[0], partKey = 'value'): Sum | undefined {
+  const fact = book.get(factId);
+  const value = fact?.parts[partKey];
+  if (typeof value !== 'number') return undefined;
+  const unit = factPart(factId, partKey).unit ?? '';
+  return Sum.of({ label: partName(factId, partKey), value, unit, factId, partKey }, fact!.source);
+}
+
+const assumed = (label: string, value: number, unit: string, why: string): Sum =>
+  Sum.of({ label, value, unit, basis: `assumed: ${why}` }, 'assumed');
+
+const isFirm = (sum: Sum): boolean => sum.weakest !== 'assumed';
+
+interface Load {
+  mass: Sum | undefined;
+  /** Where it balances: ahead of the bell face and above the crank, mm. */
+  x: Sum;
+  z: Sum;
+  withGearbox: boolean;
+  missing: string[];
+}
+
+/** Where the gearbox balances, as a part of its length behind the bell face. Common practice, no source: nobody weighs it. */
+const gearboxBalance = 0.4;
+/** Sizes drawn where nobody measured: dashed, and of no use but to see what is meant. */
+const drawnAs = { engine: 560, above: 330, below: 190, gearbox: 600, gearboxUp: 130 } as const;
+
+function loadOf({ unit, job }: LiftCase): Load {
+  const missing: string[] = [];
+  const lift = job.get('cho-unit-lift')?.parts['value'];
+  const withGearbox = lift !== undefined && lift !== 'engine-alone';
+  if (lift === undefined) missing.push('whether the gearbox goes with it');
+  const engine = known(unit, 'eng-mass');
+  const length = known(unit, 'eng-length');
+  const half = length?.value ?? drawnAs.engine;
+  const engineX =
+    known(unit, 'eng-cg', 'x-ahead-of-bell-face') ??
+    assumed('Centre of gravity, ahead of the bell face', half / 2, 'mm', 'half the length of the engine');
+  const engineZ =
+    known(unit, 'eng-cg', 'z-above-crank') ??
+    assumed('Centre of gravity, above the crank', 60, 'mm', 'a little over the crank');
+  if (!isFirm(engineX) || !isFirm(engineZ)) missing.push('where the engine balances');
+  if (!engine) missing.push('what the engine weighs');
+  if (!withGearbox) return { mass: engine, x: engineX, z: engineZ, withGearbox, missing };
+  const gearbox = known(unit, 'gbx-mass');
+  if (!gearbox) missing.push('what the gearbox weighs');
+  if (!engine || !gearbox) return { mass: undefined, x: engineX, z: engineZ, withGearbox, missing };
+  const behind = assumed(
+    'Centre of gravity of the gearbox, ahead of the bell face',
+    -gearboxBalance * (known(unit, 'gbx-length')?.value ?? drawnAs.gearbox),
+    'mm',
+    '40 % of its length behind the face',
+  );
+  const onAxis = assumed('Centre of gravity of the gearbox, above the crank', 0, 'mm', 'on its input axis');
+  const balance = (own: Sum, other: Sum, label: string): Sum =>
+    own.through(label, 'mm', (a, m, b, n) => (a * m + b * n) / (m + n), 'mean by mass', engine, other, gearbox);
+  return {
+    mass: engine.plus(gearbox),
+    x: balance(engineX, behind, 'Both balance, ahead of the bell face'),
+    z: balance(engineZ, onAxis, 'Both balance, above the crank'),
+    withGearbox,
+    missing,
+  };
+}
+
+/** Hook, eyes and how the load hangs on them; a sentence where it cannot. */
+type Hung =
+  | { can: true; hook: LiftPoint; front: LiftPoint; rear: LiftPoint; hung: HungLoad }
+  | { can: false; hook: LiftPoint; front: LiftPoint; rear: LiftPoint; sentence: string };
+
+function hang(rig: NonNullable<LiftCase['rig']>, load: Load): Hung {
+  const front = { x: rig.frontX, z: rig.frontZ };
+  const rear = { x: rig.rearX, z: rig.rearZ };
+  const hook = { x: rig.hookX ?? load.x.value, z: Math.max(front.z, rear.z) + rig.hookAbove };
+  try {
+    const hung = hungOnTwoLegs(front, rear, hook, { x: load.x.value, z: load.z.value });
+    return { can: true, hook, front, rear, hung };
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    return { can: false, hook, front, rear, sentence: error.message };
+  }
+}
+
+function legFindings(
+  name: string,
+  leg: HungLoad['front'],
+  load: Load,
+  rig: NonNullable<LiftCase['rig']>,
+): LiftFinding[] {
+  const said = `${name} leg ${degrees(leg.fromLevelDeg)} from level`;
+  const steep: LiftFinding =
+    leg.fromLevelDeg < flattestLegDeg
+      ? { word: 'stop', said: `${said}: flatter than ${flattestLegDeg}° is refused. Longer legs, or a beam.` }
+      : { word: load.missing.length > 0 ? 'not-known' : 'goes-on', said };
+  if (!load.mass) return [steep];
+  const pull = load.mass.through(
+    `Pull in the ${name.toLowerCase()} leg`,
+    'kg',
+    (mass, share) => mass * share,
+    'three forces that meet at the hook',
+    Sum.of({ label: `Part of the load at ${degrees(leg.fromLevelDeg)}`, value: leg.share, unit: '', basis: 'statics' }),
+  );
+  if (rig.leastRatingKg === undefined)
+    return [steep, { word: 'not-known', said: `${name} leg pulls ${kg(pull)}`, sum: pull }];
+  const left = Sum.of({
+    label: 'Least rating of the gear',
+    value: rig.leastRatingKg,
+    unit: 'kg',
+    basis: 'its plate',
+  }).minus(pull);
+  return [
+    steep,
+    {
+      word: left.value < 0 ? 'stop' : isFirm(pull) && load.missing.length === 0 ? 'goes-on' : 'not-known',
+      said: `${name} leg pulls ${kg(pull)} of ${formatMeasure(rig.leastRatingKg, 'kg', 0)}`,
+      sum: left,
+    },
+  ];
+}
+
+/** Turns of more than this are seen at once and set by the leveller before the load rises. Common practice, no source. */
+const levelWithinDeg = 3;
+
+function hookFindings(at: Hung, load: Load): LiftFinding[] {
+  if (!at.can) return [{ word: 'stop', said: at.sentence }];
+  if (at.hook.x <= at.rear.x || at.hook.x >= at.front.x)
+    return [{ word: 'stop', said: 'The hook does not stand between the eyes: free of its mounts it would swing' }];
+  const { tiltDeg } = at.hung;
+  const each = (Math.atan2(10, at.hook.z - load.z.value) * 180) / Math.PI;
+  const byTen = `10 mm of the leveller turn it ${each.toFixed(1)}°`;
+  const turns: LiftFinding =
+    Math.abs(tiltDeg) <= levelWithinDeg
+      ? {
+          word: load.missing.length > 0 ? 'not-known' : 'goes-on',
+          said: `Hangs level within ${levelWithinDeg}°; ${byTen}`,
+        }
+      : { word: 'look', said: `Hangs ${degrees(Math.abs(tiltDeg))} ${tiltDeg > 0 ? 'nose' : 'tail'} down; ${byTen}` };
+  const low = Math.min(at.front.z, at.rear.z);
+  return load.z.value > low
+    ? [turns, { word: 'look', said: 'It balances above the lower eye: held at the side until it hangs clear' }]
+    : [turns];
+}
+
+function hoistFinding({ job }: LiftCase, load: Load): LiftFinding {
+  const rating = known(job, 'rec-install-path', 'hoist-rating-at-boom-place');
+  if (!rating) return { word: 'not-known', said: 'What the hoist carries at this boom place is not written' };
+  if (!load.mass) return { word: 'not-known', said: 'What it weighs is not known, so no hoist can be held against it' };
+  const reserve = load.mass.times(
+    Sum.of({ label: 'Reserve', value: liftReserve, unit: '', basis: 'common practice' }),
+    `Reserve of ${liftReserve * 100} %`,
+  );
+  const left = rating.minus(load.mass).minus(reserve);
+  const firm = isFirm(left) && !load.missing.includes('whether the gearbox goes with it');
+  return {
+    word: left.value < 0 ? 'stop' : firm ? 'goes-on' : 'not-known',
+    said:
+      left.value < 0
+        ? `The hoist carries ${kg(rating)} at this boom place; ${kg(load.mass)} and a reserve are ${formatMeasure(-left.value, 'kg', 0)} too much`
+        : `${kg(load.mass)} hang on a hoist for ${kg(rating)}`,
+    sum: left,
+  };
+}
+
+/** What is to be minded about a lift, the worst first, with the drawing of it. */
+export function liftPlan(lift: LiftCase): LiftPlan {
+  const load = loadOf(lift);
+  const { rig } = lift;
+  const at = rig ? hang(rig, load) : undefined;
+  const findings: LiftFinding[] = [
+    hoistFinding(lift, load),
+    ...(rig && at
+      ? [
+          ...hookFindings(at, load),
+          ...(at.can
+            ? [...legFindings('Front', at.hung.front, load, rig), ...legFindings('Rear', at.hung.rear, load, rig)]
+            : []),
+          ...(rig.leastRatingKg === undefined
+            ? [
+                {
+                  word: 'not-known' as const,
+                  said: 'The least rating among sling, shackle, leveller and bolt is not written',
+                },
+              ]
+            : []),
+        ]
+      : [{ word: 'not-known' as const, said: 'Where the slings hold is not written' }]),
+    ...load.missing.map((what): LiftFinding => ({ word: 'not-known', said: `Nobody wrote ${what}` })),
+    ...(load.withGearbox
+      ? [
+          {
+            word: 'look' as const,
+            said: 'The gearbox is taken to balance at 40 % of its length: look at 50 mm, before it goes higher',
+          },
+        ]
+      : []),
+  ].sort((a, b) => severity.indexOf(b.word) - severity.indexOf(a.word));
+  return { word: findings[0]!.word, findings, drawing: draw(lift, load, at) };
+}
+
+/** Seen from the left of the car, its front to the left. */
+const seen = ({ x, z }: LiftPoint): Point => ({ x: -x, y: z });
+
+function draw({ unit, comesIn }: LiftCase, load: Load, at: Hung | undefined): Drawing {
+  const tilt = at?.can ? (at.hung.tiltDeg * Math.PI) / 180 : 0;
+  const put = (x: number, z: number): Point => seen(at ? turned({ x, z }, at.hook, tilt) : { x, z });
+  const length = known(unit, 'eng-length');
+  const up = known(unit, 'eng-height-up', 'highest-point');
+  const down = known(unit, 'eng-sump-depth', 'at-bowl');
+  const [l, u, d] = [length?.value ?? drawnAs.engine, up?.value ?? drawnAs.above, down?.value ?? drawnAs.below];
+  const own = comesIn ? 'in' : 'car';
+  const shapes: Shape[] = [
+    {
+      id: 'engine',
+      name: length && up && down ? 'engine' : 'engine, sizes assumed',
+      ink: length && up && down ? own : 'assumed',
+      closed: true,
+      points: [
+        put(0, u * 0.55),
+        put(l * 0.12, u),
+        put(l * 0.86, u),
+        put(l, u * 0.4),
+        put(l, -d * 0.45),
+        put(l * 0.62, -d * 0.5),
+        put(l * 0.56, -d),
+        put(l * 0.1, -d),
+        put(0, -d * 0.5),
+      ],
+    },
+  ];
+  const g = known(unit, 'gbx-length');
+  if (load.withGearbox) {
+    const [gl, gu] = [
+      g?.value ?? drawnAs.gearbox,
+      known(unit, 'gbx-envelope', 'highest-at-bell')?.value ?? drawnAs.gearboxUp,
+    ];
+    shapes.push({
+      id: 'gearbox',
+      name: g ? 'gearbox' : 'gearbox, sizes assumed',
+      ink: g ? own : 'assumed',
+      closed: true,
+      points: [
+        put(0, gu),
+        put(-gl * 0.3, gu * 0.72),
+        put(-gl, gu * 0.45),
+        put(-gl, -gu * 0.45),
+        put(-gl * 0.3, -gu * 0.8),
+        put(0, -gu),
+      ],
+    });
+  }
+  const balance = put(load.x.value, load.z.value);
+  const spots: Spot[] = [
+    {
+      id: 'balance',
+      name: isFirm(load.x) ? 'it balances here' : 'it may balance here',
+      ink: isFirm(load.x) ? own : 'assumed',
+      at: balance,
+      mark: 'cross',
+    },
+  ];
+  const dimensions: Dimension[] = [];
+  if (at) {
+    const hook = seen(at.hook);
+    spots.push({ id: 'hook', name: 'hook', ink: 'gear', at: hook, mark: 'hook' });
+    for (const [id, eye, leg] of [
+      ['front', at.front, at.can ? at.hung.front : undefined],
+      ['rear', at.rear, at.can ? at.hung.rear : undefined],
+    ] as const) {
+      const place = put(eye.x, eye.z);
+      spots.push({ id: `eye-${id}`, name: `${id} eye`, ink: 'gear', at: place, mark: 'ring' });
+      shapes.push({ id: `leg-${id}`, name: `${id} leg`, ink: 'gear', closed: false, points: [place, hook] });
+      if (!leg) continue;
+      const pull = load.mass ? `, ${formatMeasure(load.mass.value * leg.share, 'kg', 0)}` : '';
+      dimensions.push({
+        id: `angle-${id}`,
+        name: `${id} leg, from level`,
+        said: `${degrees(leg.fromLevelDeg)}${pull}`,
+        from: place,
+        to: hook,
+        aside: 0,
+        ...(leg.fromLevelDeg < flattestLegDeg ? { word: 'stop' as const } : {}),
+      });
+    }
+    shapes.push({
+      id: 'plumb',
+      name: 'plumb line under the hook',
+      ink: 'gear',
+      closed: false,
+      points: [hook, { x: hook.x, y: balance.y }],
+    });
+  }
+  if (length)
+    dimensions.push({
+      id: 'length',
+      name: 'engine length',
+      said: formatMeasure(length.value, 'mm'),
+      from: put(l, -d),
+      to: put(0, -d),
+      aside: -18,
+      rows: length.rows,
+    });
+  const drawing: Drawing = { name: 'The lift, from the left', summary: '', unit: 'mm', shapes, spots, dimensions };
+  const { width, height } = boxOf(drawing);
+  const hangs = at?.can
+    ? `hangs ${Math.abs(at.hung.tiltDeg) < 0.5 ? 'level' : `${degrees(Math.abs(at.hung.tiltDeg))} ${at.hung.tiltDeg > 0 ? 'nose' : 'tail'} down`}`
+    : 'does not hang yet';
+  return {
+    ...drawing,
+    summary: `${load.withGearbox ? 'Engine and gearbox' : 'Engine'}, ${hangs}; ${formatMeasure(Math.round(width), 'mm')} long and ${formatMeasure(Math.round(height), 'mm')} high with its slings.`,
+  };
+}

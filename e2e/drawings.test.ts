@@ -1,0 +1,89 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { Key } from 'selenium-webdriver';
+import { openDesk } from './shop.ts';
+import type { Desk } from './shop.ts';
+
+/** What is drawn: looked at nearer, read as a list, and worked on by finger and by keyboard. */
+
+let desk: Desk;
+let b: Desk['b'];
+let job: Desk['job'];
+
+beforeAll(async () => {
+  desk = await openDesk();
+  ({ b, job } = desk);
+});
+afterAll(() => desk.close());
+
+const at = async (word: string, path: string): Promise<void> => {
+  await b.visit(`/jobs/${job(word)}/${path}`);
+  await b.find('.app-bench h2');
+};
+const focusOn = (name: string): Promise<unknown> =>
+  b.driver.executeScript(`document.querySelector('figure[aria-label="${name}"] svg').focus()`);
+/** How wide the first area of a drawing is on the screen, px. */
+const drawnWide = (name: string): Promise<number> =>
+  b.driver.executeScript(
+    `return document.querySelector('figure[aria-label="${name}"] svg > path').getBoundingClientRect().width`,
+  );
+
+describe('the car as it came', () => {
+  it('takes a mark at the cross, without a mouse', async () => {
+    await at('Corvane', 'scope');
+    await b.see('3 marks on it', '#as-it-came');
+    await focusOn('From behind');
+    await b.keys(Key.ARROW_LEFT, Key.ARROW_UP, Key.ENTER);
+    await b.see('On the car, rear', '[role=dialog]');
+    await b.type('What is seen there', 'boot lid sits proud', '[role=dialog]');
+    await b.press('Mark it', '[role=dialog]');
+    await b.see('Damage, rear: boot lid sits proud', '#as-it-came');
+    await b.see('as it came, rear: damage, boot lid sits proud', '.logbook-book');
+  });
+  it('takes one where somebody taps, keeps it through a reload, and takes it back', async () => {
+    const [x, y] = await b.driver.executeScript<[number, number]>(
+      `const svg = document.querySelector('figure[aria-label="From the left"] svg'); svg.scrollIntoView({ block: 'center' }); const r = svg.getBoundingClientRect(); return [Math.round(r.x + r.width / 2), Math.round(r.y + r.height / 2)]`,
+    );
+    await b.driver.actions().move({ x, y }).click().perform();
+    await b.see('On the car, left', '[role=dialog]');
+    await b.choose('What it is', 'Missing');
+    await b.type('What is seen there', 'door strip', '[role=dialog]');
+    await b.press('Mark it', '[role=dialog]');
+    await b.see('Missing, left: door strip', '#as-it-came');
+    await at('Corvane', 'scope');
+    await b.see('Missing, left: door strip', '#as-it-came');
+    await b.press('Take back: door strip');
+    await b.unseen('door strip', '#as-it-came');
+    await b.see('taken back, as it came, left: missing, door strip', '.logbook-book');
+  });
+});
+
+describe('the lift', () => {
+  it('is drawn with what its legs carry, each number with its sum', async () => {
+    await at('Larkfield', 'pull');
+    // Two legs of 57° and 66° under 202 kg: 202 cos 66° / sin 123° = 98 kg (statics; to the rounding of the angles).
+    await b.see('57°, 99 kg', 'figure[aria-label="The lift, from the left"]');
+    await b.press('Front leg pulls 99 kg of 500 kg');
+    await b.see('three forces that meet at the hook', '[aria-label="The lift out"]');
+  });
+  it('comes nearer and goes back to the whole, by buttons and by keys', async () => {
+    const name = 'The lift, from the left';
+    const whole = await drawnWide(name);
+    await b.press(`Nearer: ${name}`);
+    await b.wait(async () => (await drawnWide(name)) > whole * 1.3);
+    await b.press(`The whole: ${name}`);
+    await b.wait(async () => Math.abs((await drawnWide(name)) - whole) < 1);
+    await focusOn(name);
+    await b.keys('+', '+');
+    await b.wait(async () => (await drawnWide(name)) > whole * 2);
+    await b.keys('0');
+    await b.wait(async () => Math.abs((await drawnWide(name)) - whole) < 1);
+  });
+  it('stops when a leg would stand too flat, whatever the rest says', async () => {
+    await b.press('Change where the slings hold');
+    await b.type('Hook above the higher eye, mm', '90 mm', '[role=dialog]');
+    await b.press('Save the slings', '[role=dialog]');
+    const said = await b.see('flatter than 30° is refused', '[aria-label="The lift out"]');
+    expect(said).toMatch(/The lift out\s*Stop/);
+    await b.see('slings for the lift out: front eye 43 cm ahead', '.logbook-book');
+  });
+});

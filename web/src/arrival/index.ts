@@ -1,0 +1,1 @@
+export { AsItCame } from './AsItCame.tsx';
