@@ -1,5 +1,5 @@
 import { round } from './types.ts';
-import type { DemoJob } from './types.ts';
+import type { Act, DemoJob } from './types.ts';
 
 /** Just booked in, with two engines to choose from. */
 export const pickup: DemoJob = {
@@ -60,6 +60,9 @@ export const coupe: DemoJob = {
     { when: [20, '08:00'], by: 'OT', passGate: 'First crank', second: 'JV', photoId: coupePhoto },
     { when: [20, '12:00'], by: 'OT', passGate: 'First start', second: 'JV', photoId: coupePhoto },
     { when: [20, '14:40'], by: 'OT', record: ['attempt', '1', { number: 1, seconds: 3, result: 'runs', volts: 11.8 }] },
+    ...([[0, 17, 4.4, 1300, 13.9], [4, 38, 4.1, 1200, 14.1], [8, 61, 3.3, 1100, 14.1], [12, 79, 2.4, 1000, 14], [16, 91, 1.6, 900, 13.9], [20, 94, 1.5, 900, 14], [24, 92, 2.6, 1500, 14.2]] as const).map(
+      ([minute, coolantC, oilBar, rpm, volts], i): Act => ({ when: [20, `14:${41 + i * 2}`], by: 'OT', record: ['warm-up', `00000000-0000-4000-8000-00000000065${i}`, { minute, coolantC, oilBar, rpm, volts }] }),
+    ),
     { when: [5, '10:00'], by: 'MH', record: ['follow-up', '00000000-0000-4000-8000-000000000602', { what: 'Early oil change, filter cut open', atKm: 500 }] },
     { when: [6, '08:00'], by: 'OT', passGate: 'First drive', second: 'JV', photoId: coupePhoto },
     { when: [5, '10:05'], by: 'OT', passGate: 'Hand over', second: 'JV', photoId: coupePhoto },

@@ -408,6 +408,22 @@ export class Browser {
     ]);
   }
 
+  /** Texts that end before their end and nowhere say the rest: cut off at an edge, or shortened without a title. */
+  cutTexts(): Promise<string[]> {
+    return this.driver.executeScript(`
+      const cut = [];
+      for (const e of document.querySelectorAll('#main *, .app-top *')) {
+        if (e.offsetParent === null || !(e instanceof HTMLElement) || e.matches('input, textarea, select, svg *')) continue;
+        const own = [...e.childNodes].some((n) => n.nodeType === 3 && n.textContent.trim() !== '');
+        if (!own) continue;
+        const style = getComputedStyle(e);
+        const hides = (way) => style[way] === 'hidden' || style[way] === 'clip';
+        const over = (hides('overflowX') && e.scrollWidth > e.clientWidth + 1) || (hides('overflowY') && e.scrollHeight > e.clientHeight + 2);
+        if (over && e.clientWidth > 2 && !e.closest('[title]')) cut.push(e.className + ': ' + e.textContent.trim().slice(0, 60));
+      }
+      return cut;`);
+  }
+
   /** How the page comes out on paper: sheets, and how much of their width its text takes, 0 to 1. */
   async paper(): Promise<{ sheets: number; width: number }> {
     const { data } = (await this.driver.sendAndGetDevToolsCommand('Page.printToPDF', {

@@ -87,3 +87,38 @@ describe('the lift', () => {
     await b.see('slings for the lift out: front eye 43 cm ahead', '.logbook-book');
   });
 });
+
+describe('curves', () => {
+  it('are drawn of the warm-up as it is read, with a word for each reading', async () => {
+    await at('Sorrel', 'start?tab=after');
+    await b.see('Nothing read yet.', '[aria-label="Warm-up readings"]');
+    const read = async (minute: string, coolant: string, oil: string) => {
+      await b.type('After the start, min', minute);
+      await b.type('Coolant, °C', coolant);
+      await b.type('Oil pressure, bar', oil);
+      await b.press('Write the reading');
+      await b.see(`warming up, ${minute} min`, '.logbook-book');
+    };
+    await read('1', '20 °C', '4 bar');
+    await read('2', '34 °C', '3.8 bar');
+    await b.see('2 min, coolant 20 °C to 34 °C, oil 3.8 bar to 4 bar; 1 reading says stop.');
+    await b.see('coolant rose 14 K in 1 min', '[aria-label="Warm-up readings"]');
+    await b.find('.curves path.recharts-line-curve');
+  });
+});
+
+describe('the wall', () => {
+  it('shows what is due and promised, and says when it is all there is', async () => {
+    await b.visit('/wall');
+    await b.see('bell adapter plate', '[aria-label="The days ahead"]');
+    await b.see('all on one page', '#main');
+  });
+  it('has pages where one has no room for all; they stand still for who wants no motion', async () => {
+    await b.size(1280, 390);
+    await b.see(/page 1 of \d, stands still/, '#main');
+    const first = await b.text('[aria-label="The days ahead"]');
+    await b.press('Next page');
+    await b.wait(async () => (await b.text('[aria-label="The days ahead"]')) !== first);
+    await b.size(1280, 800);
+  });
+});

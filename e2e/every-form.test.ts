@@ -41,6 +41,7 @@ const forms: readonly AForm[] = [
     press: ['Put in: coolant'],
     submit: 'Write it',
   },
+  { form: 'WarmUpForm', view: 'Wendling/start?tab=after', submit: 'Write the reading' },
   { form: 'OpenCase', view: 'Wendling/start?tab=find', submit: 'Look for the fault' },
   {
     form: 'CloseCase',

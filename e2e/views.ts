@@ -37,6 +37,9 @@ export const viewsOf = (
   ],
   ['hours', `/jobs/${job('Wendling')}/hours`, 'Every clock'],
   ['findings', `/jobs/${job('Brockhurst')}/prep?tab=look`, 'Journal 4 scored'],
+  ['after the start', `/jobs/${job('Sorrel')}/start?tab=after`, 'Read while it warmed up'],
+  ['labels', `/jobs/${job('Wendling')}/labels`, 'C-101'],
+  ['the wall', '/wall', 'On the wall'],
   ['my bench', '/bench', 'Free next'],
   ['waiting', '/waiting', 'may the hatch edge'],
   ['every logbook', '/logbook?q=bag', 'bag 031'],
@@ -87,6 +90,7 @@ export function lookOver(half: 0 | 1): void {
         expect(await b.tooWide(), `wider than ${width} px`).toBe(false);
         expect(await b.smallTargets(), `targets under 44 px at ${width} px`).toEqual([]);
         expect(await b.hiddenUnderTheBar(), `under the entry line at ${width} px`).toEqual([]);
+        expect(await b.cutTexts(), `cut off at ${width} px`).toEqual([]);
         // What scrolls is the page or the bench, never one inside the other.
         if (width > 700)
           expect(await b.scrollsTwice(), `two scroll bars at ${width} px`).toBe(false);

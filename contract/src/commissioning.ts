@@ -25,6 +25,22 @@ export const commissioningKinds = {
     }),
     { acts: ['deviation'] },
   ),
+  'warm-up': kind<'warm-up'>(
+    z
+      .object({
+        minute: amount.min(0, 'Minutes after the start.').max(600, 'Within ten hours.'),
+        coolantC: amount.min(-40, 'No coolant is so cold.').max(200, 'No coolant is so hot.').optional(),
+        oilBar: amount.min(0, 'A pressure is not under nothing.').max(20, 'At most 20 bar.').optional(),
+        volts: amount.min(0, 'A voltage is not under nothing.').max(40, 'At most 40 V.').optional(),
+        rpm: amount.min(0, 'A speed is not under nothing.').max(12_000, 'At most 12000 rpm.').optional(),
+        note: text(200).optional(),
+      })
+      .refine((r) => [r.coolantC, r.oilBar, r.volts].some((v) => v !== undefined), {
+        message: 'Write at least one reading.',
+        path: ['coolantC'],
+      }),
+    { signed: 'once' },
+  ),
   attempt: kind<'attempt'>(
     z.object({
       number: z.number().int().min(1),

@@ -1,3 +1,4 @@
+import { styleNonce } from './ui/style-nonce.ts';
 import { keys, recall, Refused } from './api/index.ts';
 import '@fontsource-variable/ibm-plex-sans/index.css';
 import '@fontsource/barlow-semi-condensed/latin-500.css';
@@ -34,7 +35,7 @@ if ('serviceWorker' in navigator && import.meta.env.PROD)
   void navigator.serviceWorker.register('/sw.js').catch(() => undefined);
 
 // The page may write styles under the number that the server gave it. The part that holds the page still under a sheet looks for it there.
-const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? '';
+const nonce = styleNonce();
 Object.assign(globalThis, { __webpack_nonce__: nonce });
 
 createRoot(document.getElementById('root')!).render(

@@ -9,3 +9,4 @@ export * from './records.ts';
 export * from './proof.ts';
 export * from './readings.ts';
 export * from './approvals.ts';
+export * from './warm-up.ts';

@@ -42,6 +42,16 @@ export interface AttemptRecord extends Stamp {
   second?: Act | undefined;
 }
 
+/** What was read at one moment of the first warm-up, minutes after the start. */
+export interface WarmUpRecord extends Stamp {
+  minute: number;
+  coolantC?: number | undefined;
+  oilBar?: number | undefined;
+  volts?: number | undefined;
+  rpm?: number | undefined;
+  note?: string | undefined;
+}
+
 export interface SignatureRecord extends Stamp {
   what: string;
   statement: string;
@@ -61,6 +71,7 @@ export interface CommissioningRecords {
   gate: GateProof;
   priming: PrimingRecord;
   attempt: AttemptRecord;
+  'warm-up': WarmUpRecord;
   signature: SignatureRecord;
   provisional: ProvisionalRecord;
 }

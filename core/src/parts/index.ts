@@ -1,1 +1,2 @@
 export * from './records.ts';
+export * from './labels.ts';

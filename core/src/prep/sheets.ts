@@ -1,5 +1,6 @@
 import { cylindersIn } from '../facts/index.ts';
 import type { FactBook } from '../facts/index.ts';
+import type { Range } from '../rules/range.ts';
 import { bearingClearanceMm, ringGapMm } from '../sums/index.ts';
 import { counted, formatMeasure } from '../units/index.ts';
 import type { TorqueRecord } from './records.ts';
@@ -127,6 +128,8 @@ export interface SheetFinding {
   limit?: string;
   source: 'maker, entered by the shop' | 'common practice' | 'none';
   word: SheetWord;
+  /** The limits as a band; the maker's limit stops, a rule of common practice asks to look. */
+  range?: Range;
 }
 
 export interface SheetVerdict {
@@ -161,6 +164,11 @@ function judgeRange(
     limit,
     source: 'maker, entered by the shop',
     word: inside ? 'in-limits' : 'out-of-limits',
+    range: {
+      unit: 'mm',
+      goOn: { ...(least === undefined ? {} : { min: least }), ...(largest === undefined ? {} : { max: largest }) },
+      stop: { ...(least === undefined ? {} : { below: least }), ...(largest === undefined ? {} : { above: largest }) },
+    },
   };
 }
 
@@ -181,6 +189,7 @@ function judgeMost(
     source: entered === undefined ? 'common practice' : 'maker, entered by the shop',
     // A sorting rule of common practice raises doubt; only the maker's limit condemns.
     word: inside ? 'in-limits' : entered === undefined ? 'doubtful' : 'out-of-limits',
+    range: { unit: 'mm', goOn: { max: most }, ...(entered === undefined ? {} : { stop: { above: most } }) },
   };
 }
 
@@ -292,6 +301,7 @@ function judgeJournal(r: Readings, limits: SheetLimits): SheetFinding[] {
         limit: `about ${mm(wanted)} (0.001 in per inch of journal plus 0.0005 in)`,
         source: 'common practice',
         word,
+        range: { unit: 'mm', goOn: { min: wanted * 0.6, max: wanted * 1.4 }, stop: { below: 0 } },
       });
     }
   }
@@ -317,6 +327,7 @@ function judgeRings(r: Readings, limits: SheetLimits): SheetFinding[] {
         limit: `at least ${mm(least)}`,
         source: 'common practice' as const,
         word: gap >= least - 1e-9 ? ('in-limits' as const) : ('doubtful' as const),
+        range: { unit: 'mm', goOn: { min: least } },
       },
     ];
   });

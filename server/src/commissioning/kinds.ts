@@ -95,6 +95,20 @@ export const commissioningKinds = [
       `oil pressure before spark: ${formatMeasure(data.bar, 'bar')} after ${data.seconds} s, ${data.way.replaceAll('-', ' ')}${data.note ? ` (${data.note})` : ''}${outOfOrder(data)}`,
   }),
   kindRule({
+    kind: 'warm-up',
+    logKind: 'measurement',
+    station: 'start',
+    describe: ({ minute, coolantC, oilBar, volts, rpm, note }) =>
+      `warming up, ${minute} min: ${[
+        coolantC === undefined ? '' : `coolant ${formatMeasure(coolantC, '°C')}`,
+        oilBar === undefined ? '' : `oil ${formatMeasure(oilBar, 'bar')}`,
+        volts === undefined ? '' : formatMeasure(volts, 'V'),
+        rpm === undefined ? '' : `at ${rpm} rpm`,
+      ]
+        .filter(Boolean)
+        .join(', ')}${note ? ` (${note})` : ''}`,
+  }),
+  kindRule({
     kind: 'attempt',
     logKind: 'attempt',
     station: 'start',

@@ -68,6 +68,7 @@ export const samples: Record<RecordKind, Sample> = {
     data: { way: 'external-pressure', bar: 3, seconds: 20 },
     acts: { deviation: { why: 'the pump was on before the gate was read' } },
   },
+  'warm-up': { key: uuid, data: { minute: 4, coolantC: 48, oilBar: 3.6, rpm: 1100 } },
   attempt: {
     key: '1',
     data: { number: 1, seconds: 3, result: 'runs' },

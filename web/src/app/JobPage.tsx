@@ -39,7 +39,7 @@ export function JobPage() {
   if (!sheet.data || !plan)
     return (
       <div className="page">
-        <Loading rows={6} />
+        <Loading as="job" />
       </div>
     );
   const Bench = benchOf(view);
@@ -66,7 +66,7 @@ export function JobPage() {
                 This job has no view called "{notFound}". This is {name}.
               </p>
             )}
-            <Suspense fallback={<Loading />}>
+            <Suspense fallback={<Loading as="panels" />}>
               <Bench key={view} />
               <StationFoot view={view} />
             </Suspense>

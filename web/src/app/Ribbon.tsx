@@ -107,7 +107,7 @@ function Said({ of }: { of: Holding }) {
   const { title, sentence } = holdingWords(of);
   const waits = of.sort === 'hold' ? of.hold.about : undefined;
   return (
-    <span className={styles['said']}>
+    <span className={styles['said']} title={`${title}: ${withDayWords(sentence)}`}>
       <b>{title}:</b> {withDayWords(sentence)}
       {waits && shortTitleOf(waits) !== waits && <span className="quiet">, for {shortTitleOf(waits)}</span>}
     </span>

@@ -2,6 +2,7 @@ import { lazy } from 'react';
 import { jobsViews } from '../jobs/view.ts';
 import { donorsViews } from '../donors/view.ts';
 import { pullViews } from '../pull/view.ts';
+import { partsViews } from '../parts/view.ts';
 import { prepViews } from '../prep/view.ts';
 import { fitViews } from '../fit/view.ts';
 import { systemsViews } from '../systems/view.ts';
@@ -27,6 +28,7 @@ export const benchViews: readonly BenchView[] = [
   ...kitViews,
   ...logbookViews,
   ...clockViews,
+  ...partsViews,
 ];
 
 const benches = new Map(benchViews.map((view) => [view.id, lazy(view.load)]));

@@ -15,6 +15,7 @@ export const router = createBrowserRouter([
     errorElement: <Lost />,
     children: [
       { index: true, element: <Home /> },
+      { path: 'wall', lazy: async () => ({ Component: (await import('../floor/WallPage.tsx')).WallPage }) },
       { path: 'book-in', lazy: async () => ({ Component: (await import('../jobs/BookInPage.tsx')).BookInPage }) },
       { path: 'jobs/:jobId', element: <Navigate to="scope" replace /> },
       { path: 'jobs/:jobId/:view', lazy: async () => ({ Component: (await import('./JobPage.tsx')).JobPage }) },

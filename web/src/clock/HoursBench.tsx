@@ -15,7 +15,9 @@ import {
   Empty,
   exactWords,
   Failed,
+  FindIn,
   FormDialog,
+  inGroups,
   Loading,
   Tabs,
   timeWords,
@@ -100,8 +102,9 @@ export default function HoursBench() {
   const clocks = useQuery({ queryKey: keys.clocks(jobId), queryFn: () => call(readClocks, { params: { jobId } }) });
   const [tab, setTab] = useTab(tabs, 'step');
   const [on, setOn] = useState(false);
+  const [sought, setSought] = useState('');
   const [correcting, setCorrecting] = useState<ClockRow>();
-  if (clocks.isPending) return <Loading />;
+  if (clocks.isPending) return <Loading as="table" />;
   if (clocks.isError && !clocks.data)
     return <Failed sentence={sentenceOf(clocks.error)} again={() => void clocks.refetch()} />;
   const all = clocks.data.clocks;
@@ -110,6 +113,13 @@ export default function HoursBench() {
   const sum = lines.reduce((h, l) => h + l.hours, 0);
   const rework = lines.reduce((h, l) => h + l.rework, 0);
   const day = (iso: string): string => dayWords(iso);
+  const wanted = sought.trim().toLowerCase();
+  const found = all
+    .toReversed()
+    .filter((c) =>
+      `${c.title} ${c.person} ${stationName(c.station)} ${day(c.startedAt)}`.toLowerCase().includes(wanted),
+    );
+  const days = inGroups(found, (c) => day(c.startedAt));
   return (
     <>
       <div className="bench-head">
@@ -158,46 +168,55 @@ export default function HoursBench() {
               </table>
             </div>
           </Tabs>
-          <h3 style={{ margin: '18px 0 4px' }}>Every clock</h3>
-          <ul className="rows">
-            {all.toReversed().map((c) => (
-              <li key={c.id} className="step">
-                <span className="disc">{c.initials}</span>
-                <div>
-                  <p className="title">
-                    {c.title} {c.work !== 'work' && <span className="tag ochre">{c.work}</span>}
-                    {c.endedAt === null && <span className="tag teal">runs</span>}
-                  </p>
-                  <p className="meta">
-                    {day(c.startedAt)} {timeWords(c.startedAt)} to {c.endedAt ? timeWords(c.endedAt) : 'now'},{' '}
-                    <span className="mono">{shown(hoursOf(c, now))}</span>, {stationName(c.station)}
-                    {c.redoes ? `. Redoes: ${c.redoes}` : ''}
-                  </p>
-                  {c.endedAt === null && looksForgotten(c.startedAt, now, day) && (
-                    <p className="meta ochre">It looks forgotten: correct when it ended.</p>
-                  )}
-                  {c.corrections.map((x) => (
-                    <p key={x.at} className="meta">
-                      Was {exactWords(x.startedAt)} to {x.endedAt ? exactWords(x.endedAt) : 'running'}; {x.by}:{' '}
-                      {x.reason}
-                    </p>
-                  ))}
-                </div>
-                {me && mayWrite && (c.personId === me.id || may(me.role, 'correct-others')) && (
-                  <div className="actions">
-                    <button
-                      type="button"
-                      className="plain-button small bare"
-                      aria-label={`Correct the clock: ${c.title}`}
-                      onClick={() => setCorrecting(c)}
-                    >
-                      Correct
-                    </button>
-                  </div>
-                )}
-              </li>
-            ))}
-          </ul>
+          <div className="list-head" style={{ marginTop: 18 }}>
+            <h3>Every clock</h3>
+            {all.length > 12 && <FindIn label="Find a clock" value={sought} set={setSought} groups={days} />}
+          </div>
+          {found.length === 0 && <p className="quiet">No clock here has "{sought.trim()}".</p>}
+          {days.map((d) => (
+            <section key={d.id} id={d.id} aria-label={d.name}>
+              <h4 className="group-title">{d.name}</h4>
+              <ul className="rows">
+                {d.items.map((c) => (
+                  <li key={c.id} className="step">
+                    <span className="disc">{c.initials}</span>
+                    <div>
+                      <p className="title">
+                        {c.title} {c.work !== 'work' && <span className="tag ochre">{c.work}</span>}
+                        {c.endedAt === null && <span className="tag teal">runs</span>}
+                      </p>
+                      <p className="meta">
+                        {day(c.startedAt)} {timeWords(c.startedAt)} to {c.endedAt ? timeWords(c.endedAt) : 'now'},{' '}
+                        <span className="mono">{shown(hoursOf(c, now))}</span>, {stationName(c.station)}
+                        {c.redoes ? `. Redoes: ${c.redoes}` : ''}
+                      </p>
+                      {c.endedAt === null && looksForgotten(c.startedAt, now, day) && (
+                        <p className="meta ochre">It looks forgotten: correct when it ended.</p>
+                      )}
+                      {c.corrections.map((x) => (
+                        <p key={x.at} className="meta">
+                          Was {exactWords(x.startedAt)} to {x.endedAt ? exactWords(x.endedAt) : 'running'}; {x.by}:{' '}
+                          {x.reason}
+                        </p>
+                      ))}
+                    </div>
+                    {me && mayWrite && (c.personId === me.id || may(me.role, 'correct-others')) && (
+                      <div className="actions">
+                        <button
+                          type="button"
+                          className="plain-button small bare"
+                          aria-label={`Correct the clock: ${c.title}`}
+                          onClick={() => setCorrecting(c)}
+                        >
+                          Correct
+                        </button>
+                      </div>
+                    )}
+                  </li>
+                ))}
+              </ul>
+            </section>
+          ))}
         </>
       )}
       {on && <ClockForm jobId={jobId} station={sheet.job.station} close={() => setOn(false)} />}

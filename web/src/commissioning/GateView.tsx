@@ -7,7 +7,7 @@ import { twoPeopleAt } from '@bay/core/crew';
 import { becauseWords } from '@bay/core/facts';
 import { SecondSignature } from '../crew/index.ts';
 import { useJob, usePut } from '../sheet/index.ts';
-import { dayWords, timeWords, Trouble } from '../ui/index.ts';
+import { dayWords, timeWords, Trouble, useKeepPlace } from '../ui/index.ts';
 import { ProofForm } from './ProofForm.tsx';
 
 const stateWords = {
@@ -39,6 +39,7 @@ export function GateView({ gate }: { gate: GateState }) {
   const { sheet, plan, mayWrite, isManager } = useJob();
   const [open, setOpen] = useState<string>();
   const put = usePut();
+  const list = useKeepPlace<HTMLOListElement>('li > .actions button:first-child');
   const line = gate.lines.find((l) => l.def.id === open);
   const halfSigned = (l: GateLineState) => ({
     jobId: sheet.job.id,
@@ -60,7 +61,7 @@ export function GateView({ gate }: { gate: GateState }) {
         )}{' '}
         The maker's manual, local code and licensed trades go first.
       </p>
-      <ol>
+      <ol ref={list}>
         {openFirst(gate.lines).map((l) => (
           <li key={l.def.id} className={`step ${stateClass[l.state]}`}>
             <span className="mark" aria-hidden="true">

@@ -1,7 +1,7 @@
 import { byTime } from '@bay/core/rules';
 import type { AttemptRecord, PrimingRecord } from '@bay/core/commissioning';
 import { Button, Select, Textarea, TextInput } from '@mantine/core';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { heatCycles, primingWayIds, primingWays, roadTest, startSequence, warmUpWatch } from '@bay/core/commissioning';
 import { formatMeasure } from '@bay/core/units';
@@ -23,6 +23,9 @@ import {
   words,
 } from '../ui/index.ts';
 import { GateView } from './GateView.tsx';
+import { WarmUp } from './WarmUp.tsx';
+
+const CurveChart = lazy(() => import('../ui/CurveChart.tsx'));
 
 const results = {
   'no-crank': 'Does not crank',
@@ -186,6 +189,16 @@ function AttemptForm({ number, close }: { number: number; close: () => void }) {
 function Primings() {
   const { mayWrite } = useJob();
   const primings = Object.values(useRecords('priming')).sort(byTime);
+  // Each try rises from nothing to what it reached; what stood there at once has no curve.
+  const rises = primings
+    .filter((p) => p.seconds > 0)
+    .map((p, i) => ({
+      name: `try ${i + 1}`,
+      points: [
+        { x: 0, y: 0 },
+        { x: p.seconds, y: p.bar },
+      ],
+    }));
   return (
     <div className="panel">
       <h3>Oil pressure before spark</h3>
@@ -199,6 +212,11 @@ function Primings() {
           <OutOfOrder kind="priming" of={p} what="Oil pressure before spark, with a gate shut" />
         </div>
       ))}
+      {rises.length > 0 && (
+        <Suspense fallback={<div className="loading-figure" />}>
+          <CurveChart curves={rises} x="s" y="bar" height={180} />
+        </Suspense>
+      )}
       {primings.length === 0 && <p className="ochre">No number, no start.</p>}
       {mayWrite && <PrimingForm />}
     </div>
@@ -385,6 +403,7 @@ export default function StartBench() {
         )}
         {tab === 'after' && (
           <>
+            <WarmUp />
             <h3 className="group-title">While it warms up</h3>
             <div className="scroll-x">
               <table className="data">

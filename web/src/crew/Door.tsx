@@ -22,6 +22,51 @@ function SignIn() {
   );
 }
 
+/** What this is, for who sees it for the first time: a bay, a car on its way through the stations, and what holds it. */
+function Welcome() {
+  return (
+    <figure className={styles['welcome']}>
+      <svg
+        viewBox="0 0 420 96"
+        role="img"
+        aria-label="A strip of the Floor: a bay, its car, the line of eight stations, what holds it"
+      >
+        <rect x="1" y="1" width="418" height="94" rx="3" className={styles['strip']} />
+        <text x="22" y="62" className={styles['bay']}>
+          1
+        </text>
+        <path d="M56 1V95M312 1V95" className={styles['edge']} />
+        <path
+          d="M70 34l10 -14h26l12 14h10v14h-62v-14zM84 48a6 6 0 1 0 .1 0M114 48a6 6 0 1 0 .1 0"
+          className={styles['edge']}
+        />
+        <path d="M76 76H296" className={styles['rail']} />
+        <path d="M76 76H202" className={styles['done']} />
+        {[0, 1, 2, 3, 4, 5, 6, 7].map((i) =>
+          i === 4 ? (
+            <path key={i} d="M202 67l9 9l-9 9l-9 -9z" className={styles['here']} />
+          ) : (
+            <rect
+              key={i}
+              x={70 + i * 31.5}
+              y="70"
+              width="12"
+              height="12"
+              className={i < 4 ? styles['signed'] : styles['open']}
+            />
+          ),
+        )}
+        <path d="M326 28H400M326 44H380M326 76H366" className={styles['words']} />
+      </svg>
+      <figcaption>
+        Veteran Bay runs the engine swaps of a shop: every car has a strip, eight stations from the first call to the
+        hand over, and always says what holds it and what comes next. It does the sums, keeps the book, and asks before
+        something can hurt.
+      </figcaption>
+    </figure>
+  );
+}
+
 function SetUp() {
   const form = useForm({
     initial: { shopName: '', bays: '3', currency: null as string | null, name: '', email: '', password: '' },
@@ -37,16 +82,19 @@ function SetUp() {
       call(setUpShop, { body }),
   );
   return (
-    <Form className="panel" of={form} submit="Open the shop" send={(body) => entering.mutateAsync(body)}>
-      <h1>Set up the shop</h1>
-      <p className="quiet">Nobody has used this server yet. Name the shop and its manager; the crew comes next.</p>
-      <TextInput label="Name of the shop" {...form.field('shopName')} />
-      <TextInput label="Bays" inputMode="numeric" {...form.field('bays')} />
-      <CurrencySelect label="Counts its money in" {...form.field('currency')} />
-      <TextInput label="Your name" {...form.field('name')} />
-      <TextInput label="E-mail" type="email" {...form.field('email')} />
-      <TextInput label="Password" type="password" description="At least 12 characters" {...form.field('password')} />
-    </Form>
+    <>
+      <Welcome />
+      <Form className="panel" of={form} submit="Open the shop" send={(body) => entering.mutateAsync(body)}>
+        <h1>Set up the shop</h1>
+        <p className="quiet">Nobody has used this server yet. Name the shop and its manager; the crew comes next.</p>
+        <TextInput label="Name of the shop" {...form.field('shopName')} />
+        <TextInput label="Bays" inputMode="numeric" {...form.field('bays')} />
+        <CurrencySelect label="Counts its money in" {...form.field('currency')} />
+        <TextInput label="Your name" {...form.field('name')} />
+        <TextInput label="E-mail" type="email" {...form.field('email')} />
+        <TextInput label="Password" type="password" description="At least 12 characters" {...form.field('password')} />
+      </Form>
+    </>
   );
 }
 

@@ -175,6 +175,9 @@ export default function DonorBench() {
         {tab === 'order' && <StepList of="donor" />}
         {tab === 'labels' && (
           <div className="grid-2">
+            <p className="whole-row">
+              <Link to={`/jobs/${sheet.job.id}/labels`}>Print the labels of this job</Link>
+            </p>
             <div className="panel">
               <h3>How bags and labels are written</h3>
               <ul>

@@ -88,6 +88,10 @@ export function Difference({ d, short = false }: { d: PlanChange; short?: boolea
   );
 }
 
+/** The button that saves, in the dialog that is open. */
+const saveButton = (): HTMLElement | null =>
+  document.querySelector<HTMLElement>('[role=dialog] form.inner-form button[type=submit]');
+
 /** Writes one fact: every part, where it comes from, what hangs on it, and what changed afterwards. */
 export function FactEditor({
   factId,
@@ -191,7 +195,11 @@ export function FactEditor({
                     data={part.options.map((o) => ({ value: o, label: optionWords(o) }))}
                     {...field}
                     value={field.value || null}
-                    onChange={(o) => field.onChange(o ?? '')}
+                    onChange={(o) => {
+                      field.onChange(o ?? '');
+                      // The one choice is made: the next Enter saves it.
+                      if (o !== null && def.parts.length === 1) setTimeout(() => saveButton()?.focus());
+                    }}
                     {...(i === 0 ? { 'data-autofocus': true } : {})}
                   />
                 );

@@ -50,7 +50,9 @@ function Value({ def, row }: { def: FactDef; row: FactRow }) {
 export default function FactSheet() {
   const { sheet, plan, mayWrite } = useJob();
   const [params, setParams] = useSearchParams();
-  const subject = subjects.find((s) => s.id === params.get('of')) ?? subjects[0]!;
+  const asked = params.get('of');
+  const known = subjects.find((s) => s.id === asked);
+  const subject = known ?? subjects[0]!;
   const [filter, setFilter] = useState('');
   const [missingOnly, setMissingOnly] = useState(false);
   const openId = params.get('fact');
@@ -100,6 +102,11 @@ export default function FactSheet() {
           )}
         </span>
       </div>
+      {asked !== null && !known && (
+        <p className="notice ochre-notice" role="status">
+          There are no facts of "{asked}". These are of the {subject.title.toLowerCase()}.
+        </p>
+      )}
       <Tabs
         names={Object.fromEntries(subjects.map((s) => [s.id, s.title]))}
         at={subject.id}

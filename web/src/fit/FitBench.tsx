@@ -5,7 +5,7 @@ import type { FitLine, FitWord, Urgency } from '@bay/core/fit';
 import { counted, formatMeasure, units } from '@bay/core/units';
 import { LiftPanel } from '../pull/index.ts';
 import { useJob, usePut, useRecords } from '../sheet/index.ts';
-import { FindIn, Fold, inGroups, Trouble, VerdictMark, verdictWords } from '../ui/index.ts';
+import { FindIn, Fold, inGroups, Trouble, useChanged, VerdictMark, verdictWords } from '../ui/index.ts';
 import { FitCard, leansOn } from './FitCard.tsx';
 import { sourceWords } from '../facts/index.ts';
 
@@ -102,10 +102,13 @@ const parts: readonly { id: Urgency; name: string; note?: string; folded?: true 
 function Place({ line, open, toggle }: { line: FitLine; open: boolean; toggle: () => void }) {
   const record = useRecords('fit')[line.def.id];
   const { word, headline, basis, weakest } = line.verdict;
+  const flipped = useChanged(word);
   return (
     <>
       <button type="button" className="row-button" aria-expanded={open} onClick={toggle}>
-        <VerdictMark word={word} />
+        <span key={word} className={flipped ? 'flips' : undefined}>
+          <VerdictMark word={word} />
+        </span>
         <span>
           {line.def.title} <span className="quiet">{line.resolved ? 'way out chosen' : headline}</span>
           {basis === 'judged' && <span className="tag"> judged by a person</span>}

@@ -21,6 +21,9 @@ const marksOf = (s: Strip): Mark[] =>
     ...(s.promised ? [{ on: s.promised, what: 'promised', kind: 'promised' as const }] : []),
   ].sort((a, b) => (a.on < b.on ? -1 : 1));
 
+/** How high the row of a job is, px. */
+export const rowPx = (s: Strip): number => Math.max(48, Math.max(1, marksOf(s).length) * line + 18);
+
 /** Where a day stands, 0 to 1; what is over stands at today, what lies beyond at the end. */
 function placeOf(day: string): number {
   const days = dayjs(day).diff(dayjs(today()), 'day');

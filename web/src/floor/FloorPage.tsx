@@ -92,7 +92,7 @@ function HandedOver() {
           {open ? 'Fold away' : 'Show'}
         </Button>
       </div>
-      {open && finished.isPending && <Loading rows={2} />}
+      {open && finished.isPending && <Loading />}
       {open && finished.isError && (
         <Failed sentence={sentenceOf(finished.error)} again={() => void finished.refetch()} />
       )}
@@ -141,7 +141,7 @@ export function FloorPage() {
   if (floor.isPending)
     return (
       <div className="page">
-        <Loading rows={5} />
+        <Loading as="strips" />
       </div>
     );
   if (floor.isError && !floor.data)
@@ -191,6 +191,9 @@ export function FloorPage() {
                 The days ahead
               </Button>
             )}
+            <Button component={Link} to="/wall" variant="subtle" className="only-wide">
+              On the wall
+            </Button>
             <Button component={Link} to="/book-in">
               Book in a car
             </Button>

@@ -9,7 +9,7 @@ import { readLogTable } from '@bay/contract/logbook';
 import type { LogEntry } from '@bay/contract/logbook';
 import { useCrew } from '../api/index.ts';
 import { useJob } from '../sheet/index.ts';
-import { dayWords } from '../ui/index.ts';
+import { dayWords, useChanged } from '../ui/index.ts';
 import { EntryLine } from './EntryLine.tsx';
 import { isNarrowed, useBook, useFound } from './useBook.ts';
 import type { BookFilter } from './useBook.ts';
@@ -138,6 +138,8 @@ export function Logbook({ shut }: { shut: boolean }) {
     },
   });
   const newest = book.entries.at(-1)?.id;
+  // A line that came while the book was open moves in; what stood there stands there.
+  const arrived = useChanged(newest) ? newest : undefined;
   useEffect(() => {
     if (rows.length > 0) virtual.scrollToIndex(rows.length - 1, { align: 'end' });
     // Only a new line at the end, or another way of looking, moves the book; older pages do not.
@@ -218,6 +220,7 @@ export function Logbook({ shut }: { shut: boolean }) {
               <div
                 key={item.key}
                 data-index={item.index}
+                {...('entry' in row && row.entry.id === arrived ? { className: 'moves' } : {})}
                 ref={virtual.measureElement}
                 style={{ position: 'absolute', top: 0, left: 0, right: 0, transform: `translateY(${item.start}px)` }}
               >

@@ -6,7 +6,7 @@ import { counted, formatMeasure, parseMeasure } from '@bay/core/units';
 import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
 import { CylinderDial, dialReadings } from './CylinderDial.tsx';
 import styles from './prep.module.css';
-import { dayWords, FormDialog, ItIsSo, measured, MeasuredInput, useItIsSo } from '../ui/index.ts';
+import { dayWords, FormDialog, ItIsSo, measured, MeasuredInput, RangeBand, useItIsSo } from '../ui/index.ts';
 
 interface LimitsRecord {
   limits: SheetLimits;
@@ -97,7 +97,7 @@ function PlaceForm({
       {refused && <p className="oxide">{refused}</p>}
       <ItIsSo questions={asks} of={itIsSo} />
       {verdict.findings.map((f) => (
-        <p key={f.label} style={{ padding: '4px 0' }}>
+        <div key={f.label} style={{ padding: '4px 0' }}>
           <b>{f.label}</b> <span className="mono">{formatMeasure(f.value, 'mm', 3)}</span>{' '}
           <span className={`tag ${wordClass[f.word]}`}>{sheetWords[f.word]}</span>
           <br />
@@ -105,7 +105,8 @@ function PlaceForm({
             {f.sum}
             {f.limit ? `; ${f.limit} (${f.source})` : ''}
           </span>
-        </p>
+          {f.range && <RangeBand label={f.label} range={f.range} value={f.value} />}
+        </div>
       ))}
     </FormDialog>
   );

@@ -1,5 +1,5 @@
 import { useHotkeys } from '@mantine/hooks';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { shortTitleOf, stepList, titleOf } from '@bay/core/plan';
 import type { StepListId } from '@bay/core/plan';
 import { freedBy, stands } from '@bay/core/pull';
@@ -7,7 +7,7 @@ import type { StepLine, StepPlan, StepState } from '@bay/core/pull';
 import { useMe } from '../api/index.ts';
 import { GateView } from '../commissioning/index.ts';
 import { useJob, useRecords } from '../sheet/index.ts';
-import { dayWords, FindIn, inGroups } from '../ui/index.ts';
+import { dayWords, FindIn, inGroups, useKeepPlace } from '../ui/index.ts';
 import { NextStep } from './NextStep.tsx';
 import { StepRow } from './StepRow.tsx';
 import type { Placed } from './useStep.ts';
@@ -39,7 +39,7 @@ function Contradictions({ plan }: { plan: StepPlan }) {
 
 /** Keys of the list: j and k go along it, x ticks, s starts. Each presses what stands there, so a key can do no more than a finger. */
 function useStepKeys(ids: readonly string[], at: string | undefined, select: (id: string) => void) {
-  const list = useRef<HTMLDivElement>(null);
+  const list = useKeepPlace<HTMLDivElement>('[data-key=row]');
   const go = (by: 1 | -1) => (): void => {
     const now = at === undefined ? -1 : ids.indexOf(at);
     const next = ids[Math.max(0, Math.min(ids.length - 1, now + by))];

@@ -1,7 +1,7 @@
 import { useStep } from './useStep.ts';
 import type { Placed, StepActs } from './useStep.ts';
 import { useJob } from '../sheet/index.ts';
-import { Trouble } from '../ui/index.ts';
+import { Trouble, useChanged } from '../ui/index.ts';
 import { CountFasteners } from './CountFasteners.tsx';
 import { StepAsk } from './StepAsk.tsx';
 import { StepHeld, StepMore, StepRecord } from './StepMore.tsx';
@@ -88,9 +88,10 @@ export function StepRow({
   const { def } = line;
   const { status } = state;
   const ticks = acts.mayFinish || acts.mayUndo;
+  const cameFree = useChanged(status) && status === 'free';
   const verb = acts.mayUndo ? 'Undo' : acts.against.length > 0 ? 'Done anyway' : 'Done';
   return (
-    <li className={`step ${status}${at ? ' at' : ''}`} id={def.id}>
+    <li className={`step ${status}${at ? ' at' : ''}${cameFree ? ' moves' : ''}`} id={def.id}>
       <button
         type="button"
         className="tick"

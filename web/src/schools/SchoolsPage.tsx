@@ -23,7 +23,7 @@ export function SchoolsPage() {
   if (schools.isPending)
     return (
       <div className="page">
-        <Loading rows={8} />
+        <Loading as="panels" />
       </div>
     );
   if (schools.isError && !schools.data)

@@ -1,9 +1,18 @@
-/** Keeps the layout while something loads. */
-export function Loading({ rows = 4, label = 'Loading' }: { rows?: number; label?: string }) {
+/** Shapes of what is coming, so that nothing jumps when it is there. */
+const shapes = {
+  rows: ['row', 'row', 'row', 'row', 'row', 'row'],
+  strips: ['ribbon', 'title', 'strip', 'strip', 'strip'],
+  job: ['head', 'line', 'ribbon', 'title', 'panel', 'row', 'row', 'row'],
+  panels: ['title', 'panel', 'panel'],
+  table: ['title', 'figure', 'row', 'row', 'row', 'row'],
+} as const;
+
+/** Keeps the layout while something loads: in the shape of what comes. */
+export function Loading({ as = 'rows', label = 'Loading' }: { as?: keyof typeof shapes; label?: string }) {
   return (
     <div role="status" aria-label={label} className="loading">
-      {Array.from({ length: rows }, (_, i) => (
-        <div key={i} className="loading-row" />
+      {shapes[as].map((shape, i) => (
+        <div key={i} className={`loading-${shape}`} />
       ))}
     </div>
   );

@@ -54,7 +54,7 @@ export function RangeBand({ range, value, label }: { range: Range; value?: numbe
       </svg>
       {limits.map((l) => (
         <span key={l.value} className="mono" style={{ left: `${l.at * 100}%` }}>
-          {l.value}
+          {Number(l.value.toPrecision(5))}
         </span>
       ))}
       {zones.map((z) => (

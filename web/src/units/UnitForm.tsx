@@ -64,7 +64,7 @@ export function UnitForm({
           ]}
           {...form.field('from')}
         />
-        {from === 'new' && <TextInput label="Name" {...form.field('name')} />}
+        {from === 'new' && <TextInput label="Name" autoFocus={done !== undefined} {...form.field('name')} />}
         {from === 'new' && (
           <TextInput label="Number stamped on it" classNames={{ input: 'mono' }} {...form.field('identity')} />
         )}

@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core';
+import { useRef } from 'react';
 import { fieldsOf } from '../../api/index.ts';
 import { Trouble } from '../Trouble.tsx';
 import { useReturnFocus } from './useReturnFocus.ts';
@@ -29,7 +30,8 @@ interface Props<V extends Typed, I> {
 /** A form: its fields, what is wrong, what was typed earlier, and the button that sends it. */
 export function Form<V extends Typed, I>(props: Props<V, I>) {
   const { of, send, after, submit, cancel, cancelWord = 'Not now', disabled = false, className, children } = props;
-  useReturnFocus();
+  const saved = useRef(false);
+  useReturnFocus(saved);
   const atFields = Object.keys(fieldsOf(of.error)).length > 0 && of.loose.length === 0;
   return (
     <form
@@ -37,7 +39,11 @@ export function Form<V extends Typed, I>(props: Props<V, I>) {
       noValidate
       onSubmit={(e) => {
         e.preventDefault();
-        if (!disabled) of.submit(send, after)();
+        if (!disabled)
+          of.submit(send, () => {
+            saved.current = true;
+            after?.();
+          })();
       }}
     >
       {of.left && (
