@@ -1,5 +1,5 @@
 import { round } from './types.ts';
-import type { DemoJob } from './types.ts';
+import type { Act, DemoJob } from './types.ts';
 
 /** An older rear-engined camper that gets a modern in-line four from a damaged estate. Stands at Fit. */
 export const camper: DemoJob = {
@@ -49,6 +49,9 @@ export const camper: DemoJob = {
     ...round([12, '11:00'], 'JV', 'measured', 'gearbox', { 'gbx-kind': 'transaxle-manual', 'gbx-bell-pattern': 'Wendling four-bolt', 'gbx-rating': '220 Nm', 'gbx-mass': '44 kg', 'gbx-shift-link': 'remote-rod', 'gbx-speed-signal': 'cable-drive', 'gbx-release-kind': 'cable-fork', 'gbx-ratios': { first: '3.78', top: '0.82' } }),
     { when: [12, '11:30'], by: 'JV', fact: ['engine', 'eng-bell-pattern', 'QR six-bolt'] },
     ...round([11, '08:30'], 'MH', 'assumed', 'job', { 'cho-goal': 'road-going', 'cho-control': 'donor-unit-trimmed-loom', 'cho-unit-lift': 'engine-and-gearbox', 'cho-fuel-system': 'returnless-tank-regulator', 'cho-pump-place': 'surge-pot', 'cho-mount-material': 'rubber', 'cho-heater': 'kept', 'cho-ac': 'deleted', 'cho-ps': 'manual', 'cho-fill-point': 'header-tank', 'cho-speedo': 'cable-kept', 'cho-sump': 'donor-sump' }),
+    ...([[14, 'bought', 'complete donor, front hit', 92_000], [13, 'cost', 'collection, 180 km', 11_500], [11, 'issued', 'engine and gearbox into job 0403', 68_000], [8, 'sold', 'four wheels with tyres', 16_000], [6, 'sold', 'seats', 12_000], [2, 'cost', 'fluids and shell to the scrap yard', 4_500], [1, 'sold', 'doors and lid', 15_500]] as const).map(
+      ([day, sort, what, amount], i): Act => ({ when: [day, '17:10'], by: 'MH', record: ['donor-entry', `00000000-0000-4000-8000-00000000066${i}`, { sort, what, on: '2026-01-01', amount }] }),
+    ),
     { when: [11, '08:50'], by: 'MH', station: 'donor', sign: 'scope' },
     ...['take-ecu', 'take-pedal', 'take-loom', 'take-keys', 'take-alternator', 'take-starter', 'take-mounts', 'take-throttle'].map((takeId, i) => ({
       when: [11, `1${i}:05`] as const, by: 'DP',

@@ -107,7 +107,8 @@ async function act(tx: Tx, callers: ReadonlyMap<string, Caller>, jobId: string, 
       jobId,
       kind,
       key,
-      data: { ...rest, ...given },
+      // What is written to an account on a day of the demo is of that day.
+      data: { ...rest, ...given, ...(kind === 'donor-entry' ? { on: at.toISOString().slice(0, 10) } : {}) },
       revision: known?.revision ?? 0,
       at,
     });

@@ -125,4 +125,21 @@ describe('the line', () => {
       expect(await linesOf(`of Della, ${dawdle} ms late`)).toMatchObject([{ by: 'Della Pruitt' }]);
     }
   });
+
+  it('brings the Floor before the application, and the application takes its place', async () => {
+    await b.driver.executeAsyncScript(
+      'const done = arguments[0]; (async () => { for (const r of await navigator.serviceWorker.getRegistrations()) await r.unregister(); for (const k of await caches.keys()) await caches.delete(k); })().then(() => done())',
+    );
+    await b.driver.sendDevToolsCommand('Network.enable', {});
+    await b.driver.sendDevToolsCommand('Network.clearBrowserCache', {});
+    await b.driver.sendDevToolsCommand('Network.setBlockedURLs', { urls: ['*/assets/index-*.js'] });
+    await b.go('/');
+    const first = await b.see('Wendling', '#first-sight');
+    expect(first).toContain('The Floor');
+    expect(first).toContain('gets 2.0 twin-cam four');
+    await b.driver.sendDevToolsCommand('Network.setBlockedURLs', { urls: [] });
+    await b.go('/');
+    await b.see('The Yard', '#main');
+    expect(await b.count('#first-sight')).toBe(0);
+  });
 });

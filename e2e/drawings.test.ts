@@ -122,3 +122,47 @@ describe('the wall', () => {
     await b.size(1280, 800);
   });
 });
+
+describe('bolts where they were', () => {
+  it('each lies in its bag, and the next has the same offered', async () => {
+    await at('Brockhurst', 'prep?tab=torques');
+    await b.press('Where its bolts lie');
+    await b.type('Bolt 1 lies in bag', '041');
+    await b.press('In this bag');
+    await b.see('bolts of main caps: 1 in bag 041', '.logbook-book');
+    await b.field('Bolt 2 lies in bag');
+    expect(await b.value('Bolt 2 lies in bag')).toBe('041');
+    await b.press('In this bag');
+    await b.see('bag 041: 1, 2', '.app-bench');
+  });
+  it('of a joint that is neither rows nor a circle lie where somebody typed', async () => {
+    await b.type('Joint', 'oil filter head');
+    await b.type('Bolts', '3');
+    await b.choose('They lie', 'where I type');
+    await b.type('Their places, across and down', '0 0; 90 0');
+    await b.see('2 of 3 bolts have a place; give each one.', '.app-bench');
+    await b.type('Their places, across and down', '0 0; 90 0; 45 60');
+    await b.press('Add the joint');
+    await b.find('[aria-label="Bolts of oil filter head"]');
+    const places = await b.driver.executeScript<[number, number][]>(
+      `return [...document.querySelectorAll('[aria-label="Bolts of oil filter head"] [data-bolt]')].map((e) => [parseFloat(e.style.left), parseFloat(e.style.top)])`,
+    );
+    expect(places[2]![0]).toBeCloseTo((places[0]![0] + places[1]![0]) / 2, 3);
+    expect(places[2]![1] / (places[1]![0] - places[0]![0])).toBeCloseTo(60 / 90, 2);
+  });
+});
+
+describe('the account of a donor', () => {
+  it('stands as steps to where it is even, for who sees money', async () => {
+    await at('Wendling', 'donor?tab=labels');
+    await b.see(
+      '1,080.00 EUR spent, 1,115.00 EUR back: 35.00 EUR over',
+      '[aria-label="Account of the donor"]',
+    );
+    await b.find('[aria-label="Account of the donor"] path.recharts-area-curve');
+    await b.type('For what', 'tow bar');
+    await b.type('Amount, EUR', '40');
+    await b.press('Write it to the account');
+    await b.see('75.00 EUR over', '[aria-label="Account of the donor"]');
+  });
+});

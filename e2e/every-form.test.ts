@@ -55,6 +55,7 @@ const forms: readonly AForm[] = [
     press: ['Engine ECU with its bracket'],
     submit: 'Taken off',
   },
+  { form: 'EntryForm', view: 'Wendling/donor?tab=labels', submit: 'Write it to the account' },
   { form: 'FactEditor', view: 'Wendling/facts?of=recipient&fact=rec-bay-length', submit: 'Save' },
   {
     form: 'WayOut',

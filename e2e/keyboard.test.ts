@@ -119,6 +119,7 @@ describe('Scope, by keyboard alone', () => {
     await b.see('Sign it all the same', '[role=dialog]');
     await press('Sign it all the same');
     await b.see('signed', '.app-line');
+    await b.see('Harvest', '.app-bench');
     expect(await b.path()).toMatch(/\/donor$/);
   });
 });

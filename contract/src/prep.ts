@@ -26,10 +26,21 @@ export const prepKinds = {
         bolts: z.number().int().min(1).max(60),
         layout: z.enum(boltLayouts).optional(),
         order: z.array(text(10)).max(60).optional(),
+        places: z
+          .array(z.object({ x: amount, y: amount }))
+          .max(60)
+          .optional(),
+        bags: z.record(text(10), text(20)).optional(),
       })
-      .superRefine(({ order = [], bolts }, context) => {
+      .superRefine(({ order = [], places, bolts }, context) => {
         const read = readOrder(order.join(' '), bolts);
         if (!read.ok) context.addIssue({ code: 'custom', path: ['order'], message: read.sentence });
+        if (places && places.length !== 0 && places.length !== bolts)
+          context.addIssue({
+            code: 'custom',
+            path: ['places'],
+            message: `${places.length} of ${bolts} bolts have a place; give each one.`,
+          });
       }),
   ),
   torque: kind<'torque'>(

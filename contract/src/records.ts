@@ -3,6 +3,7 @@ import type { RecordData, RecordKind } from '@bay/core/records';
 import { arrivalKinds } from './arrival.ts';
 import { commissioningKinds } from './commissioning.ts';
 import { diagnosisKinds } from './diagnosis.ts';
+import { donorsKinds } from './donors.ts';
 import { command, endpoint, id } from './endpoint.ts';
 import { fitKinds } from './fit.ts';
 import { fluidKinds } from './fluids.ts';
@@ -30,6 +31,7 @@ export const kinds: { readonly [K in RecordKind]: KindSchema<K> } = {
   ...arrivalKinds,
   ...commissioningKinds,
   ...diagnosisKinds,
+  ...donorsKinds,
   ...fitKinds,
   ...fluidKinds,
   ...handoverKinds,

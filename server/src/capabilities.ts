@@ -14,6 +14,7 @@ import { waitingRoutes } from './crew/waiting.ts';
 import type { Db } from './db/connection.ts';
 import { diagnosisKinds } from './diagnosis/kinds.ts';
 import { factRoutes } from './facts/routes.ts';
+import { donorsKinds } from './donors/kinds.ts';
 import { fitKinds } from './fit/kinds.ts';
 import { fluidKinds } from './fluids/kinds.ts';
 import { floorRoutes } from './floor/routes.ts';
@@ -45,6 +46,7 @@ for (const kinds of [
   arrivalKinds,
   commissioningKinds,
   diagnosisKinds,
+  donorsKinds,
   fitKinds,
   fluidKinds,
   handoverKinds,

@@ -1,2 +1,3 @@
 export * from './takeover.ts';
 export * from './records.ts';
+export * from './before-after.ts';

@@ -2,7 +2,7 @@ import type { JointRecord } from './records.ts';
 
 /** Where the bolts of a joint lie, and in which order they are tightened. */
 
-export const boltLayouts = ['rows', 'circle'] as const;
+export const boltLayouts = ['rows', 'circle', 'typed'] as const;
 export type BoltLayout = (typeof boltLayouts)[number];
 
 export interface BoltPlace {
@@ -12,10 +12,32 @@ export interface BoltPlace {
   y: number;
 }
 
-type Joint = Pick<JointRecord, 'bolts' | 'layout' | 'order'>;
+type Joint = Pick<JointRecord, 'bolts' | 'layout' | 'order' | 'places'>;
 
-const layoutOf = ({ layout, bolts }: Joint): BoltLayout =>
-  layout ?? (bolts <= 8 && bolts % 2 === 1 ? 'circle' : 'rows');
+/** Places that were said to be typed and are not all there are no places. */
+const layoutOf = ({ layout, bolts, places = [] }: Joint): BoltLayout => {
+  const said = layout === 'typed' && places.length !== bolts ? undefined : layout;
+  return said ?? (bolts <= 8 && bolts % 2 === 1 ? 'circle' : 'rows');
+};
+
+/** The typed places within one box, their shape kept: as wide and as high as they are. */
+function boxed(places: readonly { x: number; y: number }[]): {
+  width: number;
+  height: number;
+  left: number;
+  top: number;
+} {
+  const [xs, ys] = [places.map((p) => p.x), places.map((p) => p.y)];
+  const [left, top] = [Math.min(...xs), Math.min(...ys)];
+  return { left, top, width: Math.max(...xs) - left, height: Math.max(...ys) - top };
+}
+
+/** How high a field of bolts is for its width, where somebody typed its places; otherwise its drawing decides. */
+export function fieldAspect(joint: Joint): number | undefined {
+  if (layoutOf(joint) !== 'typed') return undefined;
+  const { width, height } = boxed(joint.places!);
+  return width > 0 ? Math.min(2, height / width) : 2;
+}
 
 /**
  * Bolts by number, round a circle from the top clockwise, or in two rows numbered down the length: odd ones above, even ones below.
@@ -24,7 +46,16 @@ const layoutOf = ({ layout, bolts }: Joint): BoltLayout =>
 export function boltPlaces(joint: Joint): BoltPlace[] {
   const { bolts } = joint;
   const numbers = Array.from({ length: bolts }, (_, i) => i);
-  if (layoutOf(joint) === 'circle')
+  const layout = layoutOf(joint);
+  if (layout === 'typed') {
+    const { left, top, width, height } = boxed(joint.places!);
+    return joint.places!.map((p, i) => ({
+      bolt: String(i + 1),
+      x: width > 0 ? (p.x - left) / width : 0.5,
+      y: height > 0 ? (p.y - top) / height : 0.5,
+    }));
+  }
+  if (layout === 'circle')
     return numbers.map((i) => {
       const angle = (2 * Math.PI * i) / bolts - Math.PI / 2;
       return { bolt: String(i + 1), x: 0.5 + 0.5 * Math.cos(angle), y: 0.5 + 0.5 * Math.sin(angle) };
@@ -81,4 +112,28 @@ export function readOrder(
   if (order.length < bolts)
     return { ok: false, sentence: `${order.length} of ${bolts} bolts are named; name each once.` };
   return { ok: true, order };
+}
+
+/** Reads places as typed, "0 0; 90 0; 45 60": one pair for each bolt, in the order of their numbers, or a sentence. */
+export function readPlaces(
+  typed: string,
+  bolts: number,
+): { ok: true; places: { x: number; y: number }[] } | { ok: false; sentence: string } {
+  const pairs = typed
+    .split(/[;\n]+/)
+    .map((pair) => pair.trim())
+    .filter(Boolean);
+  if (pairs.length === 0) return { ok: true, places: [] };
+  const places: { x: number; y: number }[] = [];
+  for (const pair of pairs) {
+    const numbers = pair.split(/[\s,]+/).map(Number);
+    if (numbers.length !== 2 || numbers.some((n) => !Number.isFinite(n)))
+      return { ok: false, sentence: `"${pair}" is no place: two numbers, across and down, like 90 0.` };
+    places.push({ x: numbers[0]!, y: numbers[1]! });
+  }
+  const twice = places.findIndex((p, i) => places.slice(0, i).some((q) => q.x === p.x && q.y === p.y));
+  if (twice >= 0) return { ok: false, sentence: `Bolt ${twice + 1} lies where another lies.` };
+  if (places.length !== bolts)
+    return { ok: false, sentence: `${places.length} of ${bolts} bolts have a place; give each one.` };
+  return { ok: true, places };
 }

@@ -26,6 +26,10 @@ export interface JointRecord extends Stamp {
   bolts: number;
   /** How its bolts lie, for the drawing and the usual order. */
   layout?: BoltLayout | undefined;
+  /** Where each bolt lies, in the order of their numbers, as somebody measured or sketched it: any unit, y downwards. */
+  places?: readonly { x: number; y: number }[] | undefined;
+  /** In which bag each bolt lies that is out, by its number. */
+  bags?: Readonly<Record<string, string>> | undefined;
   /** The order of tightening as the manual has it; every bolt once. */
   order?: readonly string[] | undefined;
 }

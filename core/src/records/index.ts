@@ -1,6 +1,7 @@
 import type { ArrivalRecords } from '../arrival/records.ts';
 import type { CommissioningRecords } from '../commissioning/records.ts';
 import type { DiagnosisRecords } from '../diagnosis/records.ts';
+import type { DonorsRecords } from '../donors/records.ts';
 import type { FitRecords } from '../fit/records.ts';
 import type { FluidRecords } from '../fluids/records.ts';
 import type { HandoverRecords } from '../handover/records.ts';
@@ -20,6 +21,7 @@ export interface StoredRecords
     ArrivalRecords,
     CommissioningRecords,
     DiagnosisRecords,
+    DonorsRecords,
     FitRecords,
     FluidRecords,
     HandoverRecords,

@@ -10,6 +10,7 @@ import * as things from './migrations/0007-things.ts';
 import * as doors from './migrations/0008-doors.ts';
 import * as readings from './migrations/0010-readings.ts';
 import * as plates from './migrations/0011-plates.ts';
+import * as donorAccount from './migrations/0012-donor-account.ts';
 import * as returning from './migrations/0009-returning.ts';
 import * as sharedRecord from './migrations/0003-shared-record.ts';
 import * as recordsOnUnits from './migrations/0002-records-on-units.ts';
@@ -27,6 +28,7 @@ const migrations: readonly { name: string; up: string }[] = [
   { name: '0009-returning', up: returning.up },
   { name: '0010-readings', up: readings.up },
   { name: '0011-plates', up: plates.up },
+  { name: '0012-donor-account', up: donorAccount.up },
 ];
 
 const lockNumber = 7_240_117;

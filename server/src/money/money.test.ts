@@ -66,6 +66,7 @@ describe('money', () => {
   it.each([
     ['kit', 'kit-sump', { status: 'here' }, 'price'],
     ['candidate', randomUUID(), { note: 'complete' }, 'cost'],
+    ['donor-entry', randomUUID(), { sort: 'sold', what: 'rear axle', on: '2026-04-04' }, 'amount'],
     ['ask', randomUUID(), { ask: 'approval', to: 'manager', what: 'regrind' }, 'amount'],
   ] as const)(
     'of a %s is a row that the database shows to those only who may see it',

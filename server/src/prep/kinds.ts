@@ -47,7 +47,14 @@ export const prepKinds = [
     bearer: (data) => data.on,
     logKind: 'torque',
     station: 'prep',
-    describe: (data) => `joint: ${data.name}, ${counted(data.bolts, 'bolt')}`,
+    describe: (data, { before }) => {
+      const moved = Object.entries(data.bags ?? {}).filter(([bolt, bag]) => before?.bags?.[bolt] !== bag);
+      const back = Object.keys(before?.bags ?? {}).filter((bolt) => data.bags?.[bolt] === undefined);
+      if (before && moved.length > 0)
+        return `bolts of ${data.name}: ${moved.map(([bolt, bag]) => `${bolt} in bag ${bag}`).join(', ')}`;
+      if (back.length > 0) return `bolts of ${data.name} out of their bag: ${back.join(', ')}`;
+      return `joint: ${data.name}, ${counted(data.bolts, 'bolt')}`;
+    },
   }),
   kindRule({
     kind: 'torque',

@@ -37,6 +37,7 @@ export const samples: Record<RecordKind, Sample> = {
       typed: { frontX: '42 cm' },
     },
   },
+  'donor-entry': { key: uuid, data: { sort: 'sold', what: 'rear axle', on: '2026-04-04' } },
   'as-it-came': { key: uuid, data: { view: 'left', x: 0.2, y: 0.4, what: 'damage', note: 'door skin creased' } },
   kit: { key: 'kit-sump', data: { status: 'wanted' } },
   fit: {

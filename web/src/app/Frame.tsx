@@ -1,5 +1,5 @@
 import { Suspense, lazy, useEffect, useState } from 'react';
-import { NavLink, Outlet, useNavigate } from 'react-router';
+import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { useHotkeys } from '@mantine/hooks';
 import { IconMenu2, IconSearch } from '@tabler/icons-react';
 import { useLive, useMe } from '../api/index.ts';
@@ -10,6 +10,7 @@ import { places } from './places.ts';
 import { Mark } from './Mark.tsx';
 import { OutboxButton, useDraining } from './Outbox.tsx';
 import { WrongClock } from './WrongClock.tsx';
+import { endFirstSight } from '../floor/first-sight-place.ts';
 import styles from './app.module.css';
 
 // Forms are loaded where somebody is to type, not before the Floor.
@@ -73,6 +74,12 @@ export function Frame() {
   const [sending, setSending] = useState(false);
   const [choosing, setChoosing] = useState(false);
   const headAway = useHeadAway();
+  // What stood there before the application is of the Floor, and of who is signed in.
+  const { pathname } = useLocation();
+  const elsewhere = pathname !== '/' || me.isError || (me.data !== undefined && !me.data.person);
+  useEffect(() => {
+    if (elsewhere) endFirstSight();
+  }, [elsewhere]);
   useGoKeys();
   useHotkeys([['shift+?', () => setKeys(true)]]);
   useHotkeys([['mod+K', () => setFinding(true)]], []);

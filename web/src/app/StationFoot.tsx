@@ -1,7 +1,7 @@
 import { Button, TextInput } from '@mantine/core';
 import { IconSignature } from '@tabler/icons-react';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { stationIds, stationName, stations } from '@bay/core/jobs';
 import type { StationId } from '@bay/core/jobs';
 import { openAt } from '@bay/core/plan';
@@ -74,6 +74,7 @@ function Despite({
 export function StationFoot({ view }: { view: string }) {
   const { sheet, plan, mayWrite } = useJob();
   const changing = useChangeJob();
+  const navigate = useNavigate();
   const [asking, setAsking] = useState(false);
   const station = stationIds.find((id) => id === view);
   if (!station || !mayWrite || station === 'hand-over') return null;
@@ -85,6 +86,10 @@ export function StationFoot({ view }: { view: string }) {
   const goesOn = job.station === station && next !== undefined;
   const open = openAt(station, sheet, plan);
   const signing = { signStation: station, ...(goesOn ? { station: next.id } : {}) };
+  // The job goes on, and who signed goes with it.
+  const onward = (): void => {
+    if (goesOn) void navigate(`/jobs/${job.id}/${next.id}`);
+  };
   return (
     <section className={`${styles['foot']} no-print`} aria-label={`Sign ${name}`}>
       <div>
@@ -101,7 +106,7 @@ export function StationFoot({ view }: { view: string }) {
           variant={open.length > 0 ? 'default' : 'filled'}
           leftSection={<IconSignature size={20} aria-hidden="true" />}
           loading={changing.isPending}
-          onClick={() => (open.length > 0 ? setAsking(true) : changing.mutate(signing))}
+          onClick={() => (open.length > 0 ? setAsking(true) : changing.mutate(signing, { onSuccess: onward }))}
         >
           {`Sign ${name}${goesOn ? ` and go on to ${next.name}` : ''}`}
         </Button>
@@ -110,7 +115,9 @@ export function StationFoot({ view }: { view: string }) {
         <Despite
           station={station}
           open={open}
-          sign={(despite) => changing.mutateAsync({ ...signing, ...(despite ? { despite } : {}) })}
+          sign={(despite) =>
+            changing.mutateAsync({ ...signing, ...(despite ? { despite } : {}) }, { onSuccess: onward })
+          }
           close={() => setAsking(false)}
         />
       ) : (

@@ -6,6 +6,7 @@ import { donorMoneyRules, labelRules } from '@bay/core/donors';
 import { partConditions } from '@bay/core/parts';
 import type { PartCondition, PartRecord } from '@bay/core/parts';
 import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
+import { Account } from './Account.tsx';
 import { UnitForm } from '../units/index.ts';
 import { Because, Form, Tabs, useTab, words } from '../ui/index.ts';
 import { StepList } from '../pull/index.ts';
@@ -173,6 +174,7 @@ export default function DonorBench() {
           </ul>
         )}
         {tab === 'order' && <StepList of="donor" />}
+        {tab === 'labels' && <Account />}
         {tab === 'labels' && (
           <div className="grid-2">
             <p className="whole-row">

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useMediaQuery } from '@mantine/hooks';
 import { Link, useSearchParams } from 'react-router';
 import { readFinishedJobs, readFloor, readYard } from '@bay/contract/jobs';
@@ -8,6 +8,7 @@ import type { Strip } from '@bay/contract/jobs';
 import { stationName } from '@bay/core/jobs';
 import { call, keys, sentenceOf } from '../api/index.ts';
 import { dayWords, Empty, Failed, fromToday, Loading, sinceWords, StationLine, withDayWords } from '../ui/index.ts';
+import { endFirstSight } from './first-sight-place.ts';
 import { FloorDays } from './FloorDays.tsx';
 import styles from './floor.module.css';
 
@@ -138,6 +139,10 @@ export function FloorPage() {
     getNextPageParam: (page) => page.strips.at(-1)?.number,
     enabled: false,
   });
+  const settledOnce = !floor.isPending;
+  useEffect(() => {
+    if (settledOnce) endFirstSight();
+  }, [settledOnce]);
   if (floor.isPending)
     return (
       <div className="page">

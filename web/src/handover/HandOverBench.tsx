@@ -5,6 +5,7 @@ import { GateView } from '../commissioning/index.ts';
 import { useChangeJob, useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { dayAfter, dayWords, Form, fromToday, measured, MeasuredInput, Trouble, words } from '../ui/index.ts';
 import { DateField } from '../ui/DateField.tsx';
+import { BeforeAfter } from './BeforeAfter.tsx';
 import { CustomerLinks } from './CustomerLinks.tsx';
 import { ProvisionalList } from './ProvisionalList.tsx';
 
@@ -191,6 +192,7 @@ export default function HandOverBench() {
       </div>
       <OpenEnds />
       <FollowUps />
+      <BeforeAfter />
       <CustomerLinks />
       <div className="panel">
         <h3 style={{ marginBottom: 8 }}>The last gate</h3>

@@ -1,6 +1,14 @@
 import { Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { boltedRoles, boltPlaces, jointState, noSource, tighteningOrder } from '@bay/core/prep';
+import {
+  boltedRoles,
+  boltPlaces,
+  fieldAspect,
+  jointState,
+  noSource,
+  readPlaces,
+  tighteningOrder,
+} from '@bay/core/prep';
 import type { JointRecord, TorqueRecord } from '@bay/core/prep';
 import { latest } from '@bay/core/rules';
 import { formatMeasure, parseMeasure } from '@bay/core/units';
@@ -8,6 +16,7 @@ import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { dayWords, Empty, Fold, Form, FormDialog, measured, MeasuredInput, useSettled } from '../ui/index.ts';
 import { BoltField } from '../ui/BoltField.tsx';
 import type { BoltMark } from '../ui/BoltField.tsx';
+import { BagMap } from './BagMap.tsx';
 
 const stages = (t: TorqueRecord): string => t.stagesNm.map((nm) => formatMeasure(nm, 'N·m')).join(' then ');
 
@@ -106,18 +115,26 @@ function TakenApart({ record, recordKey, close }: { record: TorqueRecord; record
   );
 }
 
+const placesOf = (typed: string, bolts: number): { x: number; y: number }[] => {
+  const read = readPlaces(typed, bolts);
+  return read.ok ? read.places : [];
+};
+
 function JointForm() {
   const form = useRecordForm({
     kind: 'joint',
-    initial: { name: '', on: 'engine', bolts: '', layout: 'rows', order: '' },
+    initial: { name: '', on: 'engine', bolts: '', layout: 'rows', order: '', places: '' },
     sent: (v) => ({
       name: v.name.trim(),
       on: v.on,
       bolts: v.bolts === '' ? undefined : Number(v.bolts),
       layout: v.layout,
       order: v.order.split(/[\s,;]+/).filter(Boolean),
+      ...(v.layout === 'typed' ? { places: placesOf(v.places, Number(v.bolts)) } : {}),
     }),
   });
+  const { layout, places, bolts } = form.values;
+  const read = layout === 'typed' ? readPlaces(places, Number(bolts)) : undefined;
   return (
     <Form of={form} submit="Add the joint" variant="default" send={form.send} after={form.startAnew}>
       <div className="fields">
@@ -128,6 +145,7 @@ function JointForm() {
           data={[
             { value: 'rows', label: 'in two rows' },
             { value: 'circle', label: 'in a circle' },
+            { value: 'typed', label: 'where I type' },
           ]}
           {...form.field('layout')}
         />
@@ -137,6 +155,15 @@ function JointForm() {
           description="Left empty: the usual order."
           {...form.field('order')}
         />
+        {layout === 'typed' && (
+          <TextInput
+            label="Their places, across and down"
+            placeholder="0 0; 90 0; 45 60"
+            description="One pair for each bolt, in any unit."
+            {...form.field('places')}
+            error={read && !read.ok && places.trim() !== '' ? read.sentence : form.field('places').error}
+          />
+        )}
         <Select label="Part of" data={boltedRoles.map((r) => ({ value: r, label: r }))} {...form.field('on')} />
       </div>
     </Form>
@@ -152,9 +179,11 @@ const saidOf = (t: TorqueRecord): string =>
 function Joint({
   name,
   record,
+  recordKey,
   own,
 }: {
   name: string;
+  recordKey: string | undefined;
   record: JointRecord | undefined;
   own: readonly [string, TorqueRecord][];
 }) {
@@ -162,9 +191,10 @@ function Joint({
   const [picked, pick] = useState<string>();
   const [off, setOff] = useState<string>();
   const [listed, setListed] = useState(false);
+  const [bagged, setBagged] = useState(false);
   const byBolt = new Map(own.map(([key, t]) => [t.bolt, { key, t }]));
   const bolts = record?.bolts ?? Math.max(1, ...own.map(([, t]) => Number(t.bolt) || 0));
-  const drawn = { bolts, layout: record?.layout, order: record?.order };
+  const drawn = { bolts, layout: record?.layout, order: record?.order, places: record?.places };
   const { order, from } = tighteningOrder(drawn);
   const tight = (bolt: string): boolean => byBolt.has(bolt) && !byBolt.get(bolt)!.t.voided;
   const next = order.find((b) => !tight(b));
@@ -193,6 +223,7 @@ function Joint({
         <BoltField
           label={`Bolts of ${name}`}
           places={boltPlaces(drawn)}
+          aspect={fieldAspect(drawn)}
           order={order}
           marks={marks}
           at={at}
@@ -227,6 +258,17 @@ function Joint({
           </div>
         )}
       </div>
+      {record && recordKey && (
+        <Fold
+          name="Where its bolts lie"
+          count={Object.keys(record.bags ?? {}).length}
+          open={bagged}
+          toggle={() => setBagged(!bagged)}
+          note="the bag of each one that is out"
+        >
+          <BagMap recordKey={recordKey} record={record} />
+        </Fold>
+      )}
       {own.length > 0 && (
         <Fold name="Every value" count={own.length} open={listed} toggle={() => setListed(!listed)}>
           <div className="scroll-x">
@@ -264,7 +306,7 @@ export function Torques() {
   const { mayWrite } = useJob();
   const torques = useRecords('torque');
   const joints = useRecords('joint');
-  const named = new Map(Object.values(joints).map((j) => [j.name, j]));
+  const named = new Map(Object.entries(joints).map(([key, j]) => [j.name, { key, j }]));
   const all = [...new Set([...named.keys(), ...Object.values(torques).map((t) => t.joint)])];
   return (
     <>
@@ -275,7 +317,8 @@ export function Torques() {
         <Joint
           key={name}
           name={name}
-          record={named.get(name)}
+          record={named.get(name)?.j}
+          recordKey={named.get(name)?.key}
           own={Object.entries(torques)
             .filter(([, t]) => t.joint === name)
             .sort(([, a], [, b]) => a.bolt.localeCompare(b.bolt, 'en', { numeric: true }))}

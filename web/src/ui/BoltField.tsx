@@ -21,6 +21,7 @@ export function BoltField({
   marks,
   at,
   pick,
+  aspect,
 }: {
   label: string;
   places: readonly BoltPlace[];
@@ -28,14 +29,17 @@ export function BoltField({
   marks: ReadonlyMap<string, BoltMark>;
   at: string | undefined;
   pick: (bolt: string) => void;
+  /** How high for its width, where the places were measured. */
+  aspect?: number | undefined;
 }) {
   const field = useRef<HTMLDivElement>(null);
   const columns = new Set(places.map((p) => p.x.toFixed(3))).size;
   const rows = new Set(places.map((p) => p.y.toFixed(3))).size;
-  const round = rows > 2;
+  const round = rows > 2 || aspect !== undefined;
   const side = Math.max(150, (places.length * pitch) / Math.PI);
   const width = round ? side : Math.max(1, columns - 1) * pitch;
-  const height = round ? side : (rows - 1) * pitch * 1.5;
+  const height =
+    aspect !== undefined ? Math.max(side * aspect, aspect > 0 ? pitch : 0) : round ? side : (rows - 1) * pitch * 1.5;
   const put = new Map(places.map((p) => [p.bolt, { x: p.x * width, y: p.y * height }]));
   const line = order.map((b) => put.get(b)).filter((p) => p !== undefined);
   const go = (from: string, by: number): void => {
