@@ -189,6 +189,35 @@ describe('facts', () => {
   });
 });
 
+describe('long lists', () => {
+  it.each([
+    [
+      'Wendling',
+      'donor',
+      'Find a part, a label, a place',
+      'C-104',
+      'Two keys, tagged',
+      'Accelerator pedal',
+    ],
+    ['Sorrel', 'connect', 'Find a circuit or a label', 'fan', /fan/i, 'glow'],
+    [
+      'Brockhurst',
+      'prep?tab=look',
+      'Find what to look at',
+      'chain',
+      /chain/i,
+      'Journal 4 polished',
+    ],
+  ] as const)('%s/%s is searched by words', async (word, path, field, typed, found, gone) => {
+    await at(word, path);
+    await b.type(field, typed);
+    await b.see(found, '.app-bench');
+    await b.unseen(gone, '.app-bench');
+    await b.type(field, 'nothing is called so');
+    await b.see('Nothing here has "nothing is called so".', '.app-bench');
+  });
+});
+
 describe('the frame', () => {
   it('leaves a phone four fifths of its height, and makes room while one reads on', async () => {
     await b.size(390, 844);

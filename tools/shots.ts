@@ -3,8 +3,15 @@ import { demoShop } from '../demo/shop.ts';
 import { Browser } from '../e2e/browser.ts';
 import { demoJobs, runShop } from '../e2e/shop.ts';
 
-/** `./bay shots`: one current picture of each main view, from demo data, in docs/screenshots. */
-const folder = 'docs/screenshots';
+/**
+ * `./bay shots`: one current picture of each main view, from demo data, in docs/screenshots. With `--into FOLDER` each of them at
+ * several widths (`--widths 390,820,1280,1920`), to be looked at and thrown away.
+ */
+const given = (name: string): string | undefined =>
+  process.argv.includes(name) ? process.argv[process.argv.indexOf(name) + 1] : undefined;
+const folder = given('--into') ?? 'docs/screenshots';
+const heights: Readonly<Record<string, number>> = { 390: 844, 768: 1024, 820: 1180, 1280: 800, 1920: 1080 };
+const widths = given('--into') ? (given('--widths') ?? '390,820,1280,1920').split(',') : undefined;
 
 const shop = await runShop(true);
 const job = await demoJobs(shop.server);
@@ -49,13 +56,16 @@ try {
   mkdirSync(folder, { recursive: true });
   await b.signIn(demoShop.manager.email, demoShop.manager.password);
   for (const shot of shots) {
-    await b.size(shot.width ?? 1280, shot.height ?? 800);
-    await b.theme(shot.scheme ?? 'light');
-    await b.go(shot.path);
-    await b.see(shot.words, '#main');
-    await b.driver.sleep(500);
-    writeFileSync(`${folder}/${shot.name}.png`, Buffer.from(await b.driver.takeScreenshot(), 'base64'));
-    process.stdout.write(`${folder}/${shot.name}.png\n`);
+    for (const width of widths ?? [undefined]) {
+      await b.size(Number(width ?? shot.width ?? 1280), width ? (heights[width] ?? 900) : (shot.height ?? 800));
+      await b.theme(shot.scheme ?? 'light');
+      await b.go(shot.path);
+      await b.see(shot.words, '#main');
+      await b.driver.sleep(500);
+      const file = `${folder}/${shot.name}${width ? `-${width}` : ''}.png`;
+      writeFileSync(file, Buffer.from(await b.driver.takeScreenshot(), 'base64'));
+      process.stdout.write(`${file}\n`);
+    }
   }
 } finally {
   await b.close();

@@ -1,4 +1,6 @@
 import type { FactBook } from '../facts/index.ts';
+import { rangeWord } from '../rules/range.ts';
+import type { Range, RangeWord } from '../rules/range.ts';
 import { parseMeasure } from '../units/index.ts';
 import { beltOffset } from '../sums/limits.ts';
 import { observationOf } from './rank.ts';
@@ -10,6 +12,8 @@ import { observationOf } from './rank.ts';
 
 interface BandRule {
   unit: string;
+  /** Its limits as a band, where they are the same on every car. */
+  range?: Range;
   /** Another reading that is needed, with its unit: engine speed for hot oil pressure. */
   also?: { label: string; unit: string };
   outcome: (value: number, facts: FactBook, also: number | undefined) => string | { missing: string };
@@ -22,6 +26,16 @@ const steps =
   (value: number): string =>
     pairs.find(([upTo]) => value <= upTo)![1];
 
+/** A value on the limit itself is looked at: the outcome that goes on begins a hair beyond it. */
+const hair = 1e-9;
+
+/** A reading that falls into its outcome by where it lies between its limits: one account of them for outcome and drawing. */
+const byRange = (range: Range, outcomes: Readonly<Record<RangeWord, string>>): Omit<BandRule, 'source'> => ({
+  unit: range.unit,
+  range,
+  outcome: (value) => outcomes[rangeWord(value, range)],
+});
+
 const railPressure = (facts: FactBook): number | undefined => {
   const value = facts.get('eng-rail-pressure')?.parts['high-side'];
   return typeof value === 'number' ? value : undefined;
@@ -29,18 +43,24 @@ const railPressure = (facts: FactBook): number | undefined => {
 
 export const bandRules: Readonly<Record<string, BandRule>> = {
   'o-battery-rest': {
-    unit: 'V',
-    outcome: steps([12.2 - 1e-9, 'under-12.2'], [12.5, '12.2-to-12.5'], [Infinity, 'over-12.5']),
+    ...byRange(
+      { unit: 'V', goOn: { min: 12.5 + hair }, stop: { below: 12.2 } },
+      { stop: 'under-12.2', look: '12.2-to-12.5', 'goes-on': 'over-12.5' },
+    ),
     source: 'common practice',
   },
   'o-battery-crank': {
-    unit: 'V',
-    outcome: steps([9 - 1e-9, 'under-9.0'], [9.6, '9.0-to-9.6'], [Infinity, 'over-9.6']),
+    ...byRange(
+      { unit: 'V', goOn: { min: 9.6 + hair }, stop: { below: 9 } },
+      { stop: 'under-9.0', look: '9.0-to-9.6', 'goes-on': 'over-9.6' },
+    ),
     source: 'common practice',
   },
   'o-earth-drop': {
-    unit: 'V',
-    outcome: steps([0.2 - 1e-9, 'under-0.2'], [0.5, '0.2-to-0.5'], [Infinity, 'over-0.5']),
+    ...byRange(
+      { unit: 'V', goOn: { max: 0.2 - hair }, stop: { above: 0.5 } },
+      { 'goes-on': 'under-0.2', look: '0.2-to-0.5', stop: 'over-0.5' },
+    ),
     source: 'common practice',
   },
   'o-charge-volts': {

@@ -373,6 +373,10 @@ describe('does it find faults?', () => {
 describe('readings fall into their bands', () => {
   it.each([
     ['o-battery-rest', '12.7 V', undefined, 'over-12.5'],
+    ['o-battery-rest', '12.5', undefined, '12.2-to-12.5'],
+    ['o-battery-rest', '12.2', undefined, '12.2-to-12.5'],
+    ['o-battery-crank', '9.6', undefined, '9.0-to-9.6'],
+    ['o-earth-drop', '0.2', undefined, '0.2-to-0.5'],
     ['o-battery-rest', '12,1', undefined, 'under-12.2'],
     ['o-battery-crank', '9.3 V', undefined, '9.0-to-9.6'],
     ['o-earth-drop', '40 mV', undefined, 'under-0.2'],

@@ -1,3 +1,4 @@
+import { benchViews } from './benches.ts';
 import { factCatalogue } from '@bay/core/facts';
 import { interfaces } from '@bay/core/fit';
 import { gateLines } from '@bay/core/commissioning';
@@ -16,6 +17,7 @@ export interface Found {
 export function thingsOfJob(sheet: JobSheet): Found[] {
   const job = `/jobs/${sheet.job.id}`;
   return [
+    ...benchViews.map((v) => ({ kind: 'view', title: v.name, detail: '', to: `${job}/${v.id}` })),
     ...factCatalogue.map((f) => ({
       kind: 'fact',
       title: f.label,

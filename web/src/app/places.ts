@@ -7,5 +7,6 @@ export const places: readonly { key: string; to: string; name: string; inHead: b
   { key: 'u', to: '/units', name: 'Units', inHead: true },
   { key: 's', to: '/schools', name: 'Schools', inHead: true },
   { key: 'm', to: '/sums', name: 'Sums', inHead: true },
+  { key: 'd', to: '/wall', name: 'The wall, days ahead', inHead: false },
   { key: 'c', to: '/crew', name: 'Crew', inHead: true },
 ];

@@ -6,7 +6,7 @@ import { bandReading, bandRules, faults, isRead, noneOfThese, observationOf, sha
 import { becauseWords, isFactId } from '@bay/core/facts';
 import { caseStanding, curedBy, titleOf as planTitle } from '@bay/core/plan';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
-import { dayWords, Empty, Form, FormDialog, timeWords, Trouble } from '../ui/index.ts';
+import { dayWords, Empty, Form, FormDialog, RangeBand, timeWords, Trouble } from '../ui/index.ts';
 import styles from './diagnosis.module.css';
 
 const systems = [...new Set(faults.map((f) => f.system))];
@@ -107,6 +107,9 @@ function TestForm({ caseId, test, done }: { caseId: string; test: NextTest; done
               }
               classNames={{ input: 'mono' }}
             />
+            {rule!.range && (
+              <RangeBand label="Reading" range={rule!.range} value={banded?.ok ? banded.value : undefined} />
+            )}
             {rule!.also && (
               <TextInput
                 label={`${rule!.also.label}, ${rule!.also.unit}`}

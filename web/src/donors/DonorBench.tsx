@@ -8,7 +8,7 @@ import type { PartCondition, PartRecord } from '@bay/core/parts';
 import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
 import { Account } from './Account.tsx';
 import { UnitForm } from '../units/index.ts';
-import { Because, Form, Tabs, useTab, words } from '../ui/index.ts';
+import { Because, FindIn, Form, Tabs, useNarrow, useTab, words } from '../ui/index.ts';
 import { StepList } from '../pull/index.ts';
 
 const unitRoles = [
@@ -79,6 +79,13 @@ export default function DonorBench() {
   const [adding, setAdding] = useState<(typeof unitRoles)[number][0]>();
   const [tab, setTab] = useTab(tabs, 'list');
   const byTake = (takeId: string) => Object.entries(parts).filter(([, p]) => p.takeId === takeId);
+  const list = useNarrow(
+    plan.harvest,
+    (l) =>
+      `${l.part.title} ${l.part.why} ${byTake(l.part.id)
+        .map(([, p]) => `${p.label} ${p.place}`)
+        .join(' ')}`,
+  );
   const have = plan.harvest.filter((l) => byTake(l.part.id).length > 0).length;
   return (
     <>
@@ -123,55 +130,63 @@ export default function DonorBench() {
       </div>
       <Tabs names={tabs} at={tab} to={setTab}>
         {tab === 'list' && (
-          <ul className="rows">
-            {plan.harvest.map((line) => {
-              const taken = byTake(line.part.id);
-              return (
-                <li key={line.part.id}>
-                  <button
-                    type="button"
-                    className="row-button"
-                    style={{ gridTemplateColumns: '34px minmax(0, 1fr) minmax(120px, auto)' }}
-                    aria-expanded={open === line.part.id}
-                    onClick={() => setOpen(open === line.part.id ? undefined : line.part.id)}
-                  >
-                    <span
-                      className={`step ${taken.length > 0 ? 'done' : 'free'}`}
-                      style={{ padding: 0, border: 0, display: 'block' }}
+          <>
+            <div className="list-head">
+              <FindIn label="Find a part, a label, a place" value={list.sought} set={list.set} groups={[]} />
+            </div>
+            {list.none && <p className="quiet">{list.none}</p>}
+            <ul className="rows">
+              {list.shown.map((line) => {
+                const taken = byTake(line.part.id);
+                return (
+                  <li key={line.part.id}>
+                    <button
+                      type="button"
+                      className="row-button"
+                      style={{ gridTemplateColumns: '34px minmax(0, 1fr) minmax(120px, auto)' }}
+                      aria-expanded={open === line.part.id}
+                      onClick={() => setOpen(open === line.part.id ? undefined : line.part.id)}
                     >
-                      <span className="mark" aria-hidden="true">
-                        {taken.length > 0 ? '✓' : ''}
+                      <span
+                        className={`step ${taken.length > 0 ? 'done' : 'free'}`}
+                        style={{ padding: 0, border: 0, display: 'block' }}
+                      >
+                        <span className="mark" aria-hidden="true">
+                          {taken.length > 0 ? '✓' : ''}
+                        </span>
                       </span>
-                    </span>
-                    <span>
-                      {line.part.title}
-                      <br />
-                      <span className="quiet" style={{ fontSize: 13.5 }}>
-                        {line.part.why}
+                      <span>
+                        {line.part.title}
+                        <br />
+                        <span className="quiet" style={{ fontSize: 13.5 }}>
+                          {line.part.why}
+                        </span>
                       </span>
-                    </span>
-                    <span className="figure">
-                      {taken.length > 0 ? taken.map(([, p]) => p.label || 'no label').join(', ') : 'still on the donor'}
-                    </span>
-                  </button>
-                  {taken.map(([key, p]) => (
-                    <p key={key} style={{ padding: '0 0 8px 42px', fontSize: 14 }}>
-                      <span className={`tag ${p.condition === 'good' ? 'teal' : 'ochre'}`}>{p.condition}</span>{' '}
-                      {p.title}, {p.place || 'no place'} <Link to={`/parts/${key}`}>Label and QR</Link>
-                    </p>
-                  ))}
-                  {open === line.part.id && (
-                    <>
-                      <Because ids={line.because} facts={plan.facts} />
-                      {mayWrite && (
-                        <TickOff takeId={line.part.id} title={line.part.title} done={() => setOpen(undefined)} />
-                      )}
-                    </>
-                  )}
-                </li>
-              );
-            })}
-          </ul>
+                      <span className="figure">
+                        {taken.length > 0
+                          ? taken.map(([, p]) => p.label || 'no label').join(', ')
+                          : 'still on the donor'}
+                      </span>
+                    </button>
+                    {taken.map(([key, p]) => (
+                      <p key={key} style={{ padding: '0 0 8px 42px', fontSize: 14 }}>
+                        <span className={`tag ${p.condition === 'good' ? 'teal' : 'ochre'}`}>{p.condition}</span>{' '}
+                        {p.title}, {p.place || 'no place'} <Link to={`/parts/${key}`}>Label and QR</Link>
+                      </p>
+                    ))}
+                    {open === line.part.id && (
+                      <>
+                        <Because ids={line.because} facts={plan.facts} />
+                        {mayWrite && (
+                          <TickOff takeId={line.part.id} title={line.part.title} done={() => setOpen(undefined)} />
+                        )}
+                      </>
+                    )}
+                  </li>
+                );
+              })}
+            </ul>
+          </>
         )}
         {tab === 'order' && <StepList of="donor" />}
         {tab === 'labels' && <Account />}

@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { findings } from '@bay/core/prep';
 import type { UnitRole } from '@bay/core/jobs';
 import { useJob, usePut, useRecordForm } from '../sheet/index.ts';
-import { dayWords, Empty, FormDialog, Trouble } from '../ui/index.ts';
+import { dayWords, Empty, FindIn, FormDialog, Trouble, useNarrow } from '../ui/index.ts';
 
 /** Findings of every unit of the job, also of those that only passed through it. */
 export function useFindings(): { key: string; on: UnitRole; data: FindingRecord }[] {
@@ -88,6 +88,7 @@ export function Findings() {
   const [adding, setAdding] = useState<{ lookedAt?: string }>();
   const [settling, setSettling] = useState<string>();
   const put = usePut();
+  const list = useNarrow(findings, (f) => `${f.lookedAt} ${f.means} ${f.follows}`);
   const nameOf = (role: UnitRole): string => sheet.units.find((u) => u.role === role)?.name ?? role;
   const settled = all.find((f) => f.key === settling);
   return (
@@ -151,7 +152,11 @@ export function Findings() {
           </Button>
         </div>
       )}
-      <h3 style={{ margin: '18px 0 6px' }}>What to look at</h3>
+      <div className="list-head" style={{ marginTop: 18 }}>
+        <h3>What to look at</h3>
+        <FindIn label="Find what to look at" value={list.sought} set={list.set} groups={[]} />
+      </div>
+      {list.none && <p className="quiet">{list.none}</p>}
       <div className="scroll-x">
         <table className="data">
           <thead>
@@ -162,7 +167,7 @@ export function Findings() {
             </tr>
           </thead>
           <tbody>
-            {findings.map((f) => {
+            {list.shown.map((f) => {
               const seen = all.filter((x) => x.data.lookedAt === f.id).length;
               return (
                 <tr key={f.id}>

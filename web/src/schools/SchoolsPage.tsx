@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { notASchool, schoolEffects, schoolQuestions, schoolSides } from '@bay/core/schools';
 import { chooseSchool, readSchools } from '@bay/contract/schools';
 import { call, keys, newId, sentenceOf, useRights } from '../api/index.ts';
-import { columns, Failed, Loading, Trouble } from '../ui/index.ts';
+import { columns, Failed, FindIn, Loading, Trouble, useNarrow } from '../ui/index.ts';
 
 const sideOf = (id: string) => schoolSides.find((s) => s.id === id);
 const changes = new Set(schoolEffects.map((e) => e.id));
@@ -20,6 +20,10 @@ export function SchoolsPage() {
       call(chooseSchool, { params: { question: v.question }, body: { commandId: newId(), side: v.side } }),
     onSuccess: (reply) => client.setQueryData(keys.schools, reply),
   });
+  const list = useNarrow(
+    schoolQuestions,
+    (q) => `${q.question} ${q.sides.map((s) => sideOf(s.id)?.standsFor ?? '').join(' ')}`,
+  );
   if (schools.isPending)
     return (
       <div className="page">
@@ -42,8 +46,12 @@ export function SchoolsPage() {
         </span>
       </div>
       <Trouble of={choosing} />
+      <div className="list-head">
+        <FindIn label="Find a question" value={list.sought} set={list.set} groups={[]} />
+      </div>
+      {list.none && <p className="quiet">{list.none}</p>}
       <ul className="rows panel">
-        {schoolQuestions.map((q) => {
+        {list.shown.map((q) => {
           const side = chosen[q.id] ?? q.defaultSide;
           const acts = q.sides.some((s) => changes.has(s.id));
           return (

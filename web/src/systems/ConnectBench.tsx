@@ -22,7 +22,19 @@ import type { CircuitDef, CircuitRecord, UsualField } from '@bay/core/systems';
 import { newId } from '../api/index.ts';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { History } from '../logbook/index.ts';
-import { columns, dayWords, Empty, FormDialog, measured, MeasuredInput, Tabs, Trouble, useTab } from '../ui/index.ts';
+import {
+  columns,
+  dayWords,
+  Empty,
+  FindIn,
+  FormDialog,
+  measured,
+  MeasuredInput,
+  Tabs,
+  Trouble,
+  useNarrow,
+  useTab,
+} from '../ui/index.ts';
 
 type Draft = Omit<CircuitRecord, 'currentA' | 'lengthM' | 'areaMm2' | 'fuseA'> & {
   currentA: string;
@@ -187,6 +199,15 @@ function Circuits() {
   const double = doubleLabels(all.map(([id, circuit]) => ({ id, circuit })));
   const built = new Set(all.map(([, c]) => c.title));
   const missing = plan.circuits.filter((c) => !built.has(c.def.title));
+  // One search for what is built and what is wanted.
+  const list = useNarrow(
+    [
+      ...all.map(([key, c]) => ({ id: key, words: `${c.title} ${c.labelA} ${c.labelB}` })),
+      ...missing.map((c) => ({ id: c.def.id, words: `${c.def.title} ${c.def.proof}` })),
+    ],
+    (one) => one.words,
+  );
+  const found = new Set(list.shown.map((one) => one.id));
   return (
     <>
       {double.map((d) => (
@@ -195,6 +216,12 @@ function Circuits() {
           {d.circuits.map((id) => records[id]!.title).join(' and ')}. Each end has its own label.
         </p>
       ))}
+      {all.length + missing.length > 12 && (
+        <div className="list-head">
+          <FindIn label="Find a circuit or a label" value={list.sought} set={list.set} groups={[]} />
+        </div>
+      )}
+      {list.none && <p className="quiet">{list.none}</p>}
       {all.length === 0 && (
         <Empty title="No circuit built yet">
           Take one from the list below: current, fuse and size are filled in, length and labels are yours.
@@ -216,56 +243,58 @@ function Circuits() {
               </tr>
             </thead>
             <tbody>
-              {all.map(([key, c]) => {
-                const verdict = judgeCircuit(c);
-                const wrong = verdict.findings.filter((f) => f.weight !== 'note');
-                return (
-                  <tr key={key}>
-                    <td>
-                      <button
-                        type="button"
-                        className="plain-button small bare"
-                        style={{ textAlign: 'left', padding: 0 }}
-                        disabled={!mayWrite}
-                        onClick={() => setOpen({ key, draft: asDraft(c), isNew: false })}
-                      >
-                        {c.title}
-                      </button>
-                    </td>
-                    <td className="mono">
-                      {c.labelA || '?'} – {c.labelB || '?'}
-                    </td>
-                    <td className="num">{size(c, 'currentA', 'A')}</td>
-                    <td className="num">{size(c, 'areaMm2', 'mm²')}</td>
-                    <td className="num">{size(c, 'fuseA', 'A')}</td>
-                    <td className="num">{verdict.dropV === undefined ? '' : `${verdict.dropV.toFixed(2)} V`}</td>
-                    <td>
-                      {wrong.map((f) => (
-                        <div key={f.sentence} className={f.weight === 'error' ? 'oxide' : 'quiet'}>
-                          {f.sentence}
-                        </div>
-                      ))}
-                    </td>
-                    <td>
-                      {c.tested ? (
-                        <span className="quiet">
-                          {c.tested.by} {c.tested.at ? dayWords(c.tested.at) : ''}
-                        </span>
-                      ) : (
+              {all
+                .filter(([key]) => found.has(key))
+                .map(([key, c]) => {
+                  const verdict = judgeCircuit(c);
+                  const wrong = verdict.findings.filter((f) => f.weight !== 'note');
+                  return (
+                    <tr key={key}>
+                      <td>
                         <button
                           type="button"
-                          className="plain-button small"
-                          disabled={!mayWrite || put.isPending || wrong.some((f) => f.weight === 'error')}
-                          onClick={() => put.mutate({ kind: 'circuit', key, data: { ...c, tested: {} } })}
-                          aria-label={`Tested: ${c.title}`}
+                          className="plain-button small bare"
+                          style={{ textAlign: 'left', padding: 0 }}
+                          disabled={!mayWrite}
+                          onClick={() => setOpen({ key, draft: asDraft(c), isNew: false })}
                         >
-                          Tested
+                          {c.title}
                         </button>
-                      )}
-                    </td>
-                  </tr>
-                );
-              })}
+                      </td>
+                      <td className="mono">
+                        {c.labelA || '?'} – {c.labelB || '?'}
+                      </td>
+                      <td className="num">{size(c, 'currentA', 'A')}</td>
+                      <td className="num">{size(c, 'areaMm2', 'mm²')}</td>
+                      <td className="num">{size(c, 'fuseA', 'A')}</td>
+                      <td className="num">{verdict.dropV === undefined ? '' : `${verdict.dropV.toFixed(2)} V`}</td>
+                      <td>
+                        {wrong.map((f) => (
+                          <div key={f.sentence} className={f.weight === 'error' ? 'oxide' : 'quiet'}>
+                            {f.sentence}
+                          </div>
+                        ))}
+                      </td>
+                      <td>
+                        {c.tested ? (
+                          <span className="quiet">
+                            {c.tested.by} {c.tested.at ? dayWords(c.tested.at) : ''}
+                          </span>
+                        ) : (
+                          <button
+                            type="button"
+                            className="plain-button small"
+                            disabled={!mayWrite || put.isPending || wrong.some((f) => f.weight === 'error')}
+                            onClick={() => put.mutate({ kind: 'circuit', key, data: { ...c, tested: {} } })}
+                            aria-label={`Tested: ${c.title}`}
+                          >
+                            Tested
+                          </button>
+                        )}
+                      </td>
+                    </tr>
+                  );
+                })}
             </tbody>
           </table>
           <Trouble of={put} />
@@ -280,25 +309,27 @@ function Circuits() {
       )}
       <h3 className="group-title">This job wants, not built yet</h3>
       <ul className="rows">
-        {missing.map((c) => (
-          <li key={c.def.id}>
-            <button
-              type="button"
-              className="row-button stacks"
-              style={columns('minmax(0, 1.6fr) repeat(3, minmax(70px, 0.5fr)) minmax(0, 1fr)')}
-              disabled={!mayWrite}
-              onClick={() => setOpen({ key: newId(), draft: fromUsual(c.def), isNew: true })}
-            >
-              <span>
-                {c.def.title} {c.waits && <span className="tag">waits for a fact</span>}
-              </span>
-              <span className="figure">{usualAmpsWords(c.def)}</span>
-              <span className="figure">{usualFuseWords(c.def)}</span>
-              <span className="figure">{usualMm2Words(c.def)}</span>
-              <span className="quiet">{c.def.proof}</span>
-            </button>
-          </li>
-        ))}
+        {missing
+          .filter((c) => found.has(c.def.id))
+          .map((c) => (
+            <li key={c.def.id}>
+              <button
+                type="button"
+                className="row-button stacks"
+                style={columns('minmax(0, 1.6fr) repeat(3, minmax(70px, 0.5fr)) minmax(0, 1fr)')}
+                disabled={!mayWrite}
+                onClick={() => setOpen({ key: newId(), draft: fromUsual(c.def), isNew: true })}
+              >
+                <span>
+                  {c.def.title} {c.waits && <span className="tag">waits for a fact</span>}
+                </span>
+                <span className="figure">{usualAmpsWords(c.def)}</span>
+                <span className="figure">{usualFuseWords(c.def)}</span>
+                <span className="figure">{usualMm2Words(c.def)}</span>
+                <span className="quiet">{c.def.proof}</span>
+              </button>
+            </li>
+          ))}
       </ul>
       {open && (
         <CircuitForm recordKey={open.key} draft={open.draft} isNew={open.isNew} close={() => setOpen(undefined)} />

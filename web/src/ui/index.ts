@@ -18,6 +18,7 @@ export * from './style-nonce.ts';
 export * from './Trouble.tsx';
 export * from './useChanged.ts';
 export * from './useKeepPlace.ts';
+export * from './useNarrow.ts';
 export * from './useSettled.ts';
 export * from './VerdictMark.tsx';
 export * from './dates.ts';
