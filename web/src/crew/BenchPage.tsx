@@ -199,23 +199,25 @@ export function BenchPage() {
       )}
       <h2 className="section-head">Free next</h2>
       {next.length === 0 && <p className="quiet">Nothing is free. Look at the Floor for what holds the jobs.</p>}
-      {next.map((s) => (
-        <StepCard key={s.jobId + s.key} step={s}>
-          {mayWrite && (
-            <div className="row-actions">
-              <Button
-                variant="default"
-                size="md"
-                disabled={stepping.isPending}
-                onClick={() => stepping.mutate({ step: s, status: 'on-it' })}
-                aria-label={`Start: ${s.title}`}
-              >
-                Start
-              </Button>
-            </div>
-          )}
-        </StepCard>
-      ))}
+      <div className={styles['free-next']}>
+        {next.map((s) => (
+          <StepCard key={s.jobId + s.key} step={s}>
+            {mayWrite && (
+              <div className="row-actions">
+                <Button
+                  variant="default"
+                  size="md"
+                  disabled={stepping.isPending}
+                  onClick={() => stepping.mutate({ step: s, status: 'on-it' })}
+                  aria-label={`Start: ${s.title}`}
+                >
+                  Start
+                </Button>
+              </div>
+            )}
+          </StepCard>
+        ))}
+      </div>
       {writing && <QuickLine jobs={jobs} at={at} close={() => setWriting(false)} />}
     </div>
   );

@@ -99,13 +99,14 @@ function Card({ unit }: { unit: Unit }) {
   );
 }
 
-const kindWords: Record<UnitKind, string> = {
-  car: 'Cars',
-  engine: 'Engines',
-  gearbox: 'Gearboxes',
-  computer: 'Computers',
-  loom: 'Looms',
+const kindWords: Record<UnitKind, readonly [one: string, many: string]> = {
+  car: ['car', 'cars'],
+  engine: ['engine', 'engines'],
+  gearbox: ['gearbox', 'gearboxes'],
+  computer: ['computer', 'computers'],
+  loom: ['loom', 'looms'],
 };
+const kindWord = (kind: UnitKind, count: number | undefined): string => kindWords[kind][count === 1 ? 0 : 1];
 
 function UnitRow({ unit: u, open, toggle }: { unit: Unit; open: boolean; toggle: () => void }) {
   return (
@@ -209,10 +210,10 @@ export function UnitsPage() {
             key={k}
             type="button"
             aria-pressed={kind === k}
-            aria-label={`${counts?.[k] ?? ''} ${kindWords[k]}`.trim()}
+            aria-label={`${counts?.[k] ?? ''} ${kindWord(k, counts?.[k])}`.trim()}
             onClick={() => set({ kind: kind === k ? null : k })}
           >
-            <b>{counts?.[k] ?? ''}</b> {kindWords[k].toLowerCase()}
+            <b>{counts?.[k] ?? ''}</b> {kindWord(k, counts?.[k])}
           </button>
         ))}
       </div>
