@@ -27,6 +27,7 @@ export const pullKinds = {
   ),
   rig: kind<'rig'>(
     z.object({
+      unitId: z.uuid().optional(),
       frontX: place,
       frontZ: place,
       rearX: place,

@@ -36,6 +36,10 @@ describe('readings of a warm-up', () => {
     expect(words({ minute: 15, coolantC: 90, oilBar: 1.5 })).toEqual([
       'look: oil hot without its engine speed: not judged',
     ]);
+    expect(words({ minute: 15, volts: 14 })).toEqual(['look: charging is judged from 1400 rpm on']);
+    expect(words({ minute: 15, volts: 14, rpm: 800 })).toEqual([
+      'look: charging is judged from 1400 rpm on',
+    ]);
     expect(words({ minute: 15, volts: 13.1, rpm: 1500 })).toEqual(['look: 13.1 V at 1500 rpm']);
   });
   it('stand in the order of their minutes, whoever wrote first', () => {

@@ -77,6 +77,12 @@ function mindedOf(now: WarmUpRecord, before: WarmUpRecord | undefined): [RangeWo
     const word = rangeWord(volts, charge);
     if (word !== 'goes-on') minded.push([word, `${formatMeasure(volts, 'V')} at ${rpm} rpm`]);
   }
+  // What could be held against nothing says nothing, and so not "goes on".
+  const judged =
+    coolantC !== undefined ||
+    oilBar !== undefined ||
+    (volts !== undefined && rpm !== undefined && rpm >= chargesFromRpm);
+  if (!judged) minded.push(['look', `charging is judged from ${chargesFromRpm} rpm on`]);
   return minded;
 }
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { defaultSchool } from '../rules/book.ts';
 import type { FactBook, FactSource, FactValue } from '../rules/book.ts';
 import { hungOnTwoLegs, slingLoadFactor } from '../sums/index.ts';
 import { liftPlan } from './index.ts';
@@ -125,6 +126,24 @@ describe('the plan of a lift', () => {
     ],
     ['what the hoist carries', { job: book({ 'cho-unit-lift': alone['cho-unit-lift'] }) }],
     ['where the slings hold', { rig: undefined }],
+    ['where the slings hold on this engine', { rig: { ...rig, unitId: 'a' }, unitId: 'b' }],
+    [
+      'whether the gearbox goes with it, but by the usual school',
+      {
+        job: new Map([
+          ...book(alone),
+          [
+            'cho-unit-lift',
+            {
+              parts: { value: 'engine-alone' },
+              typed: {},
+              source: 'assumed' as const,
+              by: defaultSchool,
+            },
+          ],
+        ]),
+      },
+    ],
     ['what the gear carries', { rig: { ...rig, leastRatingKg: undefined } }],
     [
       'what the gearbox weighs',

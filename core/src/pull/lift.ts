@@ -1,6 +1,7 @@
 import { boxOf } from '../drawing/index.ts';
 import type { Dimension, Drawing, Point, Shape, Spot } from '../drawing/index.ts';
 import { factPart, partName } from '../facts/index.ts';
+import { defaultSchool } from '../rules/book.ts';
 import type { FactBook } from '../rules/book.ts';
 import { Sum } from '../rules/sum.ts';
 import { flattestLegDeg, hungOnTwoLegs, liftReserve, turned } from '../sums/index.ts';
@@ -35,7 +36,11 @@ export interface LiftCase {
   unit: FactBook;
   /** Facts of the car and the choices. */
   job: FactBook;
-  rig: Pick<RigRecord, 'frontX' | 'frontZ' | 'rearX' | 'rearZ' | 'hookAbove' | 'hookX' | 'leastRatingKg'> | undefined;
+  rig:
+    | Pick<RigRecord, 'unitId' | 'frontX' | 'frontZ' | 'rearX' | 'rearZ' | 'hookAbove' | 'hookX' | 'leastRatingKg'>
+    | undefined;
+  /** Which engine that is. */
+  unitId?: string | undefined;
   /** The unit is one that comes in; otherwise it is the car's own. */
   comesIn: boolean;
 }
@@ -74,9 +79,12 @@ const drawnAs = { engine: 560, above: 330, below: 190, gearbox: 600, gearboxUp: 
 
 function loadOf({ unit, job }: LiftCase): Load {
   const missing: string[] = [];
-  const lift = job.get('cho-unit-lift')?.parts['value'];
+  const choice = job.get('cho-unit-lift');
+  const lift = choice?.parts['value'];
   const withGearbox = lift !== undefined && lift !== 'engine-alone';
-  if (lift === undefined) missing.push('whether the gearbox goes with it');
+  // That the lighter load is lifted is nothing the application may take for granted.
+  const lighterByDefault = lift === 'engine-alone' && choice?.by === defaultSchool;
+  if (lift === undefined || lighterByDefault) missing.push('whether the gearbox goes with it');
   const engine = known(unit, 'eng-mass');
   const length = known(unit, 'eng-length');
   const half = length?.value ?? drawnAs.engine;
@@ -211,7 +219,8 @@ function hoistFinding({ job }: LiftCase, load: Load): LiftFinding {
 /** What is to be minded about a lift, the worst first, with the drawing of it. */
 export function liftPlan(lift: LiftCase): LiftPlan {
   const load = loadOf(lift);
-  const { rig } = lift;
+  const other = lift.rig?.unitId !== undefined && lift.rig.unitId !== lift.unitId;
+  const rig = other ? undefined : lift.rig;
   const at = rig ? hang(rig, load) : undefined;
   const findings: LiftFinding[] = [
     hoistFinding(lift, load),
@@ -230,7 +239,14 @@ export function liftPlan(lift: LiftCase): LiftPlan {
               ]
             : []),
         ]
-      : [{ word: 'not-known' as const, said: 'Where the slings hold is not written' }]),
+      : [
+          {
+            word: 'not-known' as const,
+            said: other
+              ? 'Where the slings hold was written for another engine'
+              : 'Where the slings hold is not written',
+          },
+        ]),
     ...load.missing.map((what): LiftFinding => ({ word: 'not-known', said: `Nobody wrote ${what}` })),
     ...(load.withGearbox
       ? [

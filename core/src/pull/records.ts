@@ -29,6 +29,8 @@ export const lifts = ['out', 'in'] as const;
 
 /** Where slings hold a unit and where the hook stands, in the datum of the engine: mm ahead of the bell face, above the crank. */
 export interface RigRecord extends Stamp {
+  /** The engine they were written for: on another one they say nothing. */
+  unitId?: string | undefined;
   frontX: number;
   frontZ: number;
   rearX: number;

@@ -24,7 +24,7 @@ export function LiftFigure({ lift }: { lift: Lift }) {
 /** The lift drawn to scale: slings, hook and balance, what each leg carries, and what is still to be minded, the worst first. */
 export function LiftPanel({ lift }: { lift: Lift }) {
   const { mayWrite } = useJob();
-  const { plan, rig } = useLift(lift);
+  const { plan, rig, unitId } = useLift(lift);
   const [typing, setTyping] = useState(false);
   const [opened, setOpened] = useState<number>();
   return (
@@ -74,7 +74,7 @@ export function LiftPanel({ lift }: { lift: Lift }) {
           </Button>
         </div>
       )}
-      {typing && <RigForm lift={lift} rig={rig} close={() => setTyping(false)} />}
+      {typing && <RigForm lift={lift} rig={rig} unitId={unitId} close={() => setTyping(false)} />}
     </section>
   );
 }

@@ -19,7 +19,17 @@ const notes: Partial<Record<(typeof fields)[number][0], string>> = {
 };
 
 /** Where the slings hold and where the hook stands. */
-export function RigForm({ lift, rig, close }: { lift: Lift; rig: RigRecord | undefined; close: () => void }) {
+export function RigForm({
+  lift,
+  rig,
+  unitId,
+  close,
+}: {
+  lift: Lift;
+  rig: RigRecord | undefined;
+  unitId: string | undefined;
+  close: () => void;
+}) {
   const as = (field: (typeof fields)[number][0], unit: string): string =>
     rig?.typed[field] ?? (rig?.[field] === undefined ? '' : `${rig[field]} ${unit}`);
   const initial = Object.fromEntries(fields.map(([field, , unit]) => [field, as(field, unit)])) as Record<
@@ -31,6 +41,7 @@ export function RigForm({ lift, rig, close }: { lift: Lift; rig: RigRecord | und
     key: lift,
     initial,
     sent: (v) => ({
+      ...(unitId ? { unitId } : {}),
       ...Object.fromEntries(fields.map(([field, , unit]) => [field, measured(v[field], unit)])),
       typed: Object.fromEntries(fields.map(([field]) => [field, v[field].trim()]).filter(([, typed]) => typed !== '')),
     }),
