@@ -218,7 +218,7 @@ describe('a swap from booking-in to a signed first start', () => {
     await b.see('P-101');
     await b.press('Label and QR');
     await b.see('P-101', '.parts-label-sheet');
-    await b.find('.parts-label-sheet img');
+    await b.find('.parts-label-sheet svg[aria-label^="QR code of"]');
   });
 
   it('Prep: readings are judged while they are typed; a torque is voided when the part comes off', async () => {

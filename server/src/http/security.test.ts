@@ -83,6 +83,8 @@ describe('the page', () => {
   it('has a new number each time, and holds neither style nor script of its own', async () => {
     const [one, other] = [await read('/'), await read('/')];
     expect(one.named).not.toBe(other.named);
-    expect(one.html).not.toMatch(/<style|<script(?![^>]* src="\/(?:assets\/|first-sight\.js"))|\son\w+=| style=/);
+    expect(one.html).not.toMatch(
+      /<style|<script(?![^>]* src="\/(?:assets\/|first-sight\.js"))|\son\w+=| style=/,
+    );
   });
 });

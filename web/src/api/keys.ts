@@ -27,5 +27,4 @@ export const keys = {
   part: (partId: string) => ['part', partId] as const,
   find: (q: string) => ['find', q] as const,
   customer: (token: string) => ['customer', token] as const,
-  label: (address: string) => ['qr', address] as const,
 };

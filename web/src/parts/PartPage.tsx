@@ -1,12 +1,12 @@
 import { Button } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import QRCode from 'qrcode';
 import { Link, useParams } from 'react-router';
 import type { PartRecord } from '@bay/core/parts';
 import { readPart } from '@bay/contract/parts';
 import { History } from '../logbook/index.ts';
 import { call, keys, sentenceOf } from '../api/index.ts';
 import { dayWords, Failed, Loading } from '../ui/index.ts';
+import { QrSquare } from './QrSquare.tsx';
 import styles from './parts.module.css';
 
 /** What a label opens: the part, where it is, whose it is; and the label itself to print. */
@@ -14,11 +14,6 @@ export function PartPage() {
   const { partId = '' } = useParams();
   const part = useQuery({ queryKey: keys.part(partId), queryFn: () => call(readPart, { params: { partId } }) });
   const address = `${window.location.origin}/parts/${partId}`;
-  const code = useQuery({
-    queryKey: keys.label(address),
-    queryFn: () => QRCode.toDataURL(address, { margin: 0, width: 256 }),
-    staleTime: Infinity,
-  });
   if (part.isPending)
     return (
       <div className="page">
@@ -45,11 +40,7 @@ export function PartPage() {
         </span>
       </div>
       <div className={styles['label-sheet']}>
-        {code.data ? (
-          <img src={code.data} width={128} height={128} alt={`QR code of ${address}`} />
-        ) : (
-          <div style={{ width: 128, height: 128 }} />
-        )}
+        <QrSquare address={address} className={styles['square']} />
         <div>
           <b className="mono">{data.label || 'no label'}</b>
           <p>{data.title}</p>

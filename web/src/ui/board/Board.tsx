@@ -72,7 +72,6 @@ export function Board({
   };
   return (
     <figure className={styles['board']} ref={board.container} aria-label={drawing.name}>
-      {}
       <svg
         ref={board.surface}
         viewBox={`0 0 ${frame.width} ${frame.height}`}
@@ -125,7 +124,6 @@ export function Board({
           );
         })}
       </svg>
-      {}
       <div className={styles['tools']}>
         <button type="button" aria-label={`Nearer: ${drawing.name}`} onClick={() => board.nearer()}>
           <IconPlus size={20} aria-hidden="true" />
