@@ -4,7 +4,7 @@ import type { IncomingMessage, ServerResponse } from 'node:http';
 import { join, resolve } from 'node:path';
 import compression from 'compression';
 import express from 'express';
-import type { Express } from 'express';
+import type { Express, Request } from 'express';
 import type pg from 'pg';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
@@ -76,7 +76,15 @@ export function makeApp(parts: AppParts): Express {
   });
   app.use(metrics.watch);
   // The lightest compression: on a shop's own network the time to pack counts for more than the last bytes.
-  app.use(compression({ level: 1, filter: (req, res) => req.path !== '/api/events' && compression.filter(req, res) }));
+  // What a device fetches once and keeps is packed tighter.
+  const kept = ({ originalUrl }: Request): boolean => originalUrl.startsWith('/assets/');
+  app.use(
+    compression({
+      level: 1,
+      filter: (req, res) => req.path !== '/api/events' && !kept(req) && compression.filter(req, res),
+    }),
+    compression({ level: 7, filter: (req, res) => kept(req) && compression.filter(req, res) }),
+  );
   if (parts.webDir) serveWeb(app, parts.webDir);
 
   app.use(

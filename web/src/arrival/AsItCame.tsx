@@ -5,8 +5,9 @@ import type { CarView } from '@bay/core/arrival';
 import { counted } from '@bay/core/units';
 import { PhotoButton } from '../logbook/index.ts';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
-import { Board, dayWords, FormDialog, Trouble } from '../ui/index.ts';
-import type { BoardPin } from '../ui/index.ts';
+import { Board } from '../ui/board/index.ts';
+import { dayWords, FormDialog, Trouble } from '../ui/index.ts';
+import type { BoardPin } from '../ui/board/index.ts';
 import styles from './arrival.module.css';
 
 interface Place {

@@ -1,4 +1,3 @@
-export * from './board/index.ts';
 export * from './Because.tsx';
 export * from './Empty.tsx';
 export * from './FindIn.tsx';
