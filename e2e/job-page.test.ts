@@ -11,19 +11,15 @@ import type { Desk } from './shop.ts';
 let desk: Desk;
 let b: Desk['b'];
 let job: Desk['job'];
+let at: Desk['at'];
 const bar = 'Log bar: write a line, plain or in shorthand';
 const book = '.logbook-book';
 
 beforeAll(async () => {
   desk = await openDesk();
-  ({ b, job } = desk);
+  ({ b, job, at } = desk);
 });
 afterAll(() => desk.close());
-
-const at = async (word: string, path: string): Promise<void> => {
-  await b.visit(`/jobs/${job(word)}/${path}`);
-  await b.find('.app-bench h2');
-};
 
 describe('an address that leads nowhere', () => {
   it('of a view falls back to where the job stands, with a word', async () => {

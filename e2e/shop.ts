@@ -60,6 +60,8 @@ export interface Desk {
   shop: Running;
   b: Browser;
   job: (word: string) => string;
+  /** Goes to a view of the job whose car has this word in its name. */
+  at: (word: string, path: string) => Promise<void>;
   close: () => Promise<void>;
 }
 
@@ -72,6 +74,10 @@ export async function openDesk(): Promise<Desk> {
     shop,
     b,
     job,
+    at: async (word, path) => {
+      await b.visit(`/jobs/${job(word)}/${path}`);
+      await b.find('.app-bench h2');
+    },
     close: async () => {
       await b.close();
       await shop.stop();

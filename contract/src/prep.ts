@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { gateNames } from '@bay/core/commissioning';
 import { unitRoles } from '@bay/core/jobs';
-import { boltedRoles, boltLayouts, readOrder } from '@bay/core/prep';
+import { boltedRoles, boltLayouts, placesFault, readOrder } from '@bay/core/prep';
 import { amount, kind, text } from './kind.ts';
 
 export const prepKinds = {
@@ -32,15 +32,11 @@ export const prepKinds = {
           .optional(),
         bags: z.record(text(10), text(20)).optional(),
       })
-      .superRefine(({ order = [], places, bolts }, context) => {
+      .superRefine(({ order = [], places = [], layout, bolts }, context) => {
         const read = readOrder(order.join(' '), bolts);
         if (!read.ok) context.addIssue({ code: 'custom', path: ['order'], message: read.sentence });
-        if (places && places.length !== 0 && places.length !== bolts)
-          context.addIssue({
-            code: 'custom',
-            path: ['places'],
-            message: `${places.length} of ${bolts} bolts have a place; give each one.`,
-          });
+        const wrong = layout === 'typed' ? placesFault(places, bolts) : undefined;
+        if (wrong) context.addIssue({ code: 'custom', path: ['places'], message: wrong });
       }),
   ),
   torque: kind<'torque'>(

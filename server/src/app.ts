@@ -75,8 +75,8 @@ export function makeApp(parts: AppParts): Express {
     next();
   });
   app.use(metrics.watch);
-  // The lightest compression: on a shop's own network the time to pack counts for more than the last bytes.
-  // What a device fetches once and keeps is packed tighter.
+  // The lightest compression, since on a shop's own network the time to pack counts for more than the last bytes; but what a
+  // device fetches once and keeps is packed tighter.
   const kept = ({ originalUrl }: Request): boolean => originalUrl.startsWith('/assets/');
   app.use(
     compression({

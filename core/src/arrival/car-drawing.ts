@@ -173,15 +173,19 @@ const ends = (behind: boolean): readonly Shape[] => [
 const mirrored = (shapes: readonly Shape[], width: number): Shape[] =>
   shapes.map((s) => ({ ...s, points: s.points.map((p) => ({ x: width - p.x, y: p.y })) }));
 
-/** The car from one side. */
-export function carDrawing(view: CarView): Drawing {
-  const shapes = view === 'left' ? left : view === 'right' ? mirrored(left, viewWidth('right')) : ends(view === 'rear');
-  return {
-    name: viewWords[view],
-    summary: 'A car of no make, to say where something is.',
-    unit: '',
-    shapes,
-    spots: [],
-    dimensions: [],
-  };
-}
+const drawn = (view: CarView, shapes: readonly Shape[]): Drawing => ({
+  name: viewWords[view],
+  summary: 'A car of no make, to say where something is.',
+  unit: '',
+  shapes,
+  spots: [],
+  dimensions: [],
+});
+
+/** The car from each side. */
+export const carDrawings: Record<CarView, Drawing> = {
+  left: drawn('left', left),
+  front: drawn('front', ends(false)),
+  right: drawn('right', mirrored(left, viewWidth('right'))),
+  rear: drawn('rear', ends(true)),
+};

@@ -36,9 +36,15 @@ describe('readings of a warm-up', () => {
     expect(words({ minute: 15, coolantC: 90, oilBar: 1.5 })).toEqual([
       'look: oil hot without its engine speed: not judged',
     ]);
-    expect(words({ minute: 15, volts: 14 })).toEqual(['look: charging is judged from 1400 rpm on']);
+    expect(words({ minute: 15, volts: 14 })).toEqual([
+      'look: 14 V: charging is judged from 1400 rpm on',
+    ]);
     expect(words({ minute: 15, volts: 14, rpm: 800 })).toEqual([
-      'look: charging is judged from 1400 rpm on',
+      'look: 14 V: charging is judged from 1400 rpm on',
+    ]);
+    // A battery that sinks is no "goes on" because the coolant beside it is.
+    expect(words({ minute: 8, coolantC: 60, volts: 11.9, rpm: 900 })).toEqual([
+      'look: 11.9 V: charging is judged from 1400 rpm on',
     ]);
     expect(words({ minute: 15, volts: 13.1, rpm: 1500 })).toEqual(['look: 13.1 V at 1500 rpm']);
   });

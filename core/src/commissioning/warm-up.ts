@@ -73,16 +73,14 @@ function mindedOf(now: WarmUpRecord, before: WarmUpRecord | undefined): [RangeWo
       else minded.push(['look', 'oil hot without its engine speed: not judged']);
     }
   }
-  if (volts !== undefined && rpm !== undefined && rpm >= chargesFromRpm) {
+  const charges = rpm !== undefined && rpm >= chargesFromRpm;
+  if (volts !== undefined) {
     const word = rangeWord(volts, charge);
-    if (word !== 'goes-on') minded.push([word, `${formatMeasure(volts, 'V')} at ${rpm} rpm`]);
+    if (charges && word !== 'goes-on') minded.push([word, `${formatMeasure(volts, 'V')} at ${rpm} rpm`]);
+    // At idle an alternator may give less, but no battery sinks or boils there; and by itself such a reading says nothing.
+    else if (!charges && (word === 'stop' || (coolantC === undefined && oilBar === undefined)))
+      minded.push(['look', `${formatMeasure(volts, 'V')}: charging is judged from ${chargesFromRpm} rpm on`]);
   }
-  // What could be held against nothing says nothing, and so not "goes on".
-  const judged =
-    coolantC !== undefined ||
-    oilBar !== undefined ||
-    (volts !== undefined && rpm !== undefined && rpm >= chargesFromRpm);
-  if (!judged) minded.push(['look', `charging is judged from ${chargesFromRpm} rpm on`]);
   return minded;
 }
 

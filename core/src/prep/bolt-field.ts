@@ -114,6 +114,13 @@ export function readOrder(
   return { ok: true, order };
 }
 
+/** What is wrong with the places of bolts: one for each, no two the same. */
+export function placesFault(places: readonly { x: number; y: number }[], bolts: number): string | undefined {
+  const twice = places.findIndex((p, i) => places.slice(0, i).some((q) => q.x === p.x && q.y === p.y));
+  if (twice >= 0) return `Bolt ${twice + 1} lies where another lies.`;
+  return places.length === bolts ? undefined : `${places.length} of ${bolts} bolts have a place; give each one.`;
+}
+
 /** Reads places as typed, "0 0; 90 0; 45 60": one pair for each bolt, in the order of their numbers, or a sentence. */
 export function readPlaces(
   typed: string,
@@ -131,9 +138,6 @@ export function readPlaces(
       return { ok: false, sentence: `"${pair}" is no place: two numbers, across and down, like 90 0.` };
     places.push({ x: numbers[0]!, y: numbers[1]! });
   }
-  const twice = places.findIndex((p, i) => places.slice(0, i).some((q) => q.x === p.x && q.y === p.y));
-  if (twice >= 0) return { ok: false, sentence: `Bolt ${twice + 1} lies where another lies.` };
-  if (places.length !== bolts)
-    return { ok: false, sentence: `${places.length} of ${bolts} bolts have a place; give each one.` };
-  return { ok: true, places };
+  const sentence = placesFault(places, bolts);
+  return sentence ? { ok: false, sentence } : { ok: true, places };
 }

@@ -3,10 +3,11 @@ import type { Dimension, Drawing, Point, Shape, Spot } from '../drawing/index.ts
 import { factPart, partName } from '../facts/index.ts';
 import { defaultSchool } from '../rules/book.ts';
 import type { FactBook } from '../rules/book.ts';
-import { Sum } from '../rules/sum.ts';
-import { flattestLegDeg, hungOnTwoLegs, liftReserve, turned } from '../sums/index.ts';
+import { Sum, weaker } from '../rules/sum.ts';
+import { flattestLegDeg, hungOnTwoLegs, turned } from '../sums/index.ts';
 import type { HungLoad, LiftPoint } from '../sums/index.ts';
 import { formatMeasure } from '../units/index.ts';
+import { hoistLeftOver } from './hoist.ts';
 import type { RigRecord } from './records.ts';
 
 /**
@@ -62,6 +63,12 @@ const assumed = (label: string, value: number, unit: string, why: string): Sum =
   Sum.of({ label, value, unit, basis: `assumed: ${why}` }, 'assumed');
 
 const isFirm = (sum: Sum): boolean => sum.weakest !== 'assumed';
+
+/** How much a finding says that stands on where the load balances: nothing while something is missing, little while a part of it is taken. */
+const wordOf = (load: Load): LiftWord =>
+  load.missing.length > 0 ? 'not-known' : isFirm(load.x) && isFirm(load.z) ? 'goes-on' : 'look';
+/** Put before a number that stands on something taken. */
+const about = (load: Load): string => (wordOf(load) === 'goes-on' ? '' : 'about ');
 
 interface Load {
   mass: Sum | undefined;
@@ -142,21 +149,24 @@ function legFindings(
   load: Load,
   rig: NonNullable<LiftCase['rig']>,
 ): LiftFinding[] {
-  const said = `${name} leg ${degrees(leg.fromLevelDeg)} from level`;
+  const said = `${name} leg ${about(load)}${degrees(leg.fromLevelDeg)} from level`;
   const steep: LiftFinding =
     leg.fromLevelDeg < flattestLegDeg
       ? { word: 'stop', said: `${said}: flatter than ${flattestLegDeg}° is refused. Longer legs, or a beam.` }
-      : { word: load.missing.length > 0 ? 'not-known' : 'goes-on', said };
+      : { word: wordOf(load), said };
   if (!load.mass) return [steep];
   const pull = load.mass.through(
     `Pull in the ${name.toLowerCase()} leg`,
     'kg',
     (mass, share) => mass * share,
     'three forces that meet at the hook',
-    Sum.of({ label: `Part of the load at ${degrees(leg.fromLevelDeg)}`, value: leg.share, unit: '', basis: 'statics' }),
+    Sum.of(
+      { label: `Part of the load at ${degrees(leg.fromLevelDeg)}`, value: leg.share, unit: '', basis: 'statics' },
+      weaker(load.x.weakest, load.z.weakest),
+    ),
   );
   if (rig.leastRatingKg === undefined)
-    return [steep, { word: 'not-known', said: `${name} leg pulls ${kg(pull)}`, sum: pull }];
+    return [steep, { word: 'not-known', said: `${name} leg pulls ${about(load)}${kg(pull)}`, sum: pull }];
   const left = Sum.of({
     label: 'Least rating of the gear',
     value: rig.leastRatingKg,
@@ -166,8 +176,8 @@ function legFindings(
   return [
     steep,
     {
-      word: left.value < 0 ? 'stop' : isFirm(pull) && load.missing.length === 0 ? 'goes-on' : 'not-known',
-      said: `${name} leg pulls ${kg(pull)} of ${formatMeasure(rig.leastRatingKg, 'kg', 0)}`,
+      word: left.value < 0 ? 'stop' : isFirm(load.mass) ? wordOf(load) : 'not-known',
+      said: `${name} leg pulls ${about(load)}${kg(pull)} of ${formatMeasure(rig.leastRatingKg, 'kg', 0)}`,
       sum: left,
     },
   ];
@@ -186,7 +196,7 @@ function hookFindings(at: Hung, load: Load): LiftFinding[] {
   const turns: LiftFinding =
     Math.abs(tiltDeg) <= levelWithinDeg
       ? {
-          word: load.missing.length > 0 ? 'not-known' : 'goes-on',
+          word: wordOf(load),
           said: `Hangs level within ${levelWithinDeg}°; ${byTen}`,
         }
       : { word: 'look', said: `Hangs ${degrees(Math.abs(tiltDeg))} ${tiltDeg > 0 ? 'nose' : 'tail'} down; ${byTen}` };
@@ -200,11 +210,7 @@ function hoistFinding({ job }: LiftCase, load: Load): LiftFinding {
   const rating = known(job, 'rec-install-path', 'hoist-rating-at-boom-place');
   if (!rating) return { word: 'not-known', said: 'What the hoist carries at this boom place is not written' };
   if (!load.mass) return { word: 'not-known', said: 'What it weighs is not known, so no hoist can be held against it' };
-  const reserve = load.mass.times(
-    Sum.of({ label: 'Reserve', value: liftReserve, unit: '', basis: 'common practice' }),
-    `Reserve of ${liftReserve * 100} %`,
-  );
-  const left = rating.minus(load.mass).minus(reserve);
+  const left = hoistLeftOver(rating, load.mass);
   const firm = isFirm(left) && !load.missing.includes('whether the gearbox goes with it');
   return {
     word: left.value < 0 ? 'stop' : firm ? 'goes-on' : 'not-known',
@@ -315,8 +321,8 @@ function draw({ unit, comesIn }: LiftCase, load: Load, at: Hung | undefined): Dr
   const spots: Spot[] = [
     {
       id: 'balance',
-      name: isFirm(load.x) ? 'it balances here' : 'it may balance here',
-      ink: isFirm(load.x) ? own : 'assumed',
+      name: wordOf(load) === 'goes-on' ? 'it balances here' : 'it may balance here',
+      ink: wordOf(load) === 'goes-on' ? own : 'assumed',
       at: balance,
       mark: 'cross',
     },
@@ -334,10 +340,11 @@ function draw({ unit, comesIn }: LiftCase, load: Load, at: Hung | undefined): Dr
       shapes.push({ id: `leg-${id}`, name: `${id} leg`, ink: 'gear', closed: false, points: [place, hook] });
       if (!leg) continue;
       const pull = load.mass ? `, ${formatMeasure(load.mass.value * leg.share, 'kg', 0)}` : '';
+      const bare = `${degrees(leg.fromLevelDeg)}${pull}`;
       dimensions.push({
         id: `angle-${id}`,
         name: `${id} leg, from level`,
-        said: `${degrees(leg.fromLevelDeg)}${pull}`,
+        said: `${about(load)}${bare}`,
         from: place,
         to: hook,
         aside: 0,

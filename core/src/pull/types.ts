@@ -34,6 +34,8 @@ export interface StepDef {
   notWhereItMayBeLive?: true;
   /** A group of fasteners, of which each is counted as it comes out or goes in. */
   fasteners?: 'out' | 'in';
+  /** What is drawn beside it while it is next. */
+  drawn?: 'lift';
   /** The next move can hurt: done out of its order it wants two people. */
   harm?: true;
 }

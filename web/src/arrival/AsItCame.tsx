@@ -1,6 +1,6 @@
 import { Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { cameWith, carDrawing, carViews, viewWidth } from '@bay/core/arrival';
+import { cameWith, carDrawings, carViews, viewWidth } from '@bay/core/arrival';
 import type { CarView } from '@bay/core/arrival';
 import { counted } from '@bay/core/units';
 import { PhotoButton } from '../logbook/index.ts';
@@ -68,7 +68,7 @@ export function AsItCame() {
         {carViews.map((view) => (
           <Board
             key={view}
-            drawing={carDrawing(view)}
+            drawing={carDrawings[view]}
             height={190}
             margin={26}
             pins={pinsOf(view)}

@@ -1,6 +1,6 @@
 import { Button, Select, TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { readFact, factDef, optionWords, showFact, typedSources } from '@bay/core/facts';
 import type { FactDef, FactSource } from '@bay/core/facts';
 import { hasDifference, titleOf } from '@bay/core/plan';
@@ -88,10 +88,6 @@ export function Difference({ d, short = false }: { d: PlanChange; short?: boolea
   );
 }
 
-/** The button that saves, in the dialog that is open. */
-const saveButton = (): HTMLElement | null =>
-  document.querySelector<HTMLElement>('[role=dialog] form.inner-form button[type=submit]');
-
 /** Writes one fact: every part, where it comes from, what hangs on it, and what changed afterwards. */
 export function FactEditor({
   factId,
@@ -144,6 +140,9 @@ export function FactEditor({
     enabled: row !== undefined,
   });
   const waiting = plan.waitingFor.get(factId) ?? [];
+  const fields = useRef<HTMLDivElement>(null);
+  const toSave = (): void =>
+    fields.current?.closest('form')?.querySelector<HTMLElement>('button[type=submit]')?.focus();
   const save = (rev: number) => (v: Readonly<Record<string, string>>) =>
     saving
       .mutateAsync({
@@ -181,7 +180,7 @@ export function FactEditor({
           cancel={skip ?? close}
           cancelWord={skip ? 'Skip it' : 'Leave it'}
         >
-          <div className="fields">
+          <div className="fields" ref={fields}>
             {def.parts.map((part, i) => {
               const label = part.label === '' ? def.label : part.label;
               const field = form.field(partField(part.key));
@@ -198,7 +197,7 @@ export function FactEditor({
                     onChange={(o) => {
                       field.onChange(o ?? '');
                       // The one choice is made: the next Enter saves it.
-                      if (o !== null && def.parts.length === 1) setTimeout(() => saveButton()?.focus());
+                      if (o !== null && def.parts.length === 1) setTimeout(toSave);
                     }}
                     {...(i === 0 ? { 'data-autofocus': true } : {})}
                   />

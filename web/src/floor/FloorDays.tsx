@@ -61,11 +61,16 @@ function Row({ strip, bay }: { strip: Strip; bay: string }) {
   );
 }
 
+/** The bays in their order, then the cars outside of which something is due or promised. */
+export function inDays(strips: readonly Strip[], bays: readonly string[]): Strip[] {
+  const inBays = bays.flatMap((bay) => strips.find((s) => s.bay === bay) ?? []);
+  return [...inBays, ...strips.filter((s) => !inBays.includes(s) && marksOf(s).length > 0)];
+}
+
 /** Days across and bays down: what is due when, what is promised, who is on it. What is known today; no forecast. */
 export function FloorDays({ strips, bays }: { strips: readonly Strip[]; bays: readonly string[] }) {
   const days = Array.from({ length: ahead }, (_, i) => dayAfter(i));
-  const inBays = bays.flatMap((bay) => strips.find((s) => s.bay === bay) ?? []);
-  const outside = strips.filter((s) => !inBays.includes(s) && marksOf(s).length > 0);
+  const rows = inDays(strips, bays);
   return (
     <section className={styles['days']} aria-label="The days ahead">
       <div className={styles['days-head']} aria-hidden="true">
@@ -81,14 +86,11 @@ export function FloorDays({ strips, bays }: { strips: readonly Strip[]; bays: re
         </span>
       </div>
       <ol>
-        {inBays.map((s) => (
-          <Row key={s.id} strip={s} bay={s.bay!} />
-        ))}
-        {outside.map((s) => (
-          <Row key={s.id} strip={s} bay="Yard" />
+        {rows.map((s) => (
+          <Row key={s.id} strip={s} bay={s.bay !== null && bays.includes(s.bay) ? s.bay : 'Yard'} />
         ))}
       </ol>
-      {inBays.length + outside.length === 0 && <p className="quiet">Nothing is due.</p>}
+      {rows.length === 0 && <p className="quiet">Nothing is due.</p>}
     </section>
   );
 }

@@ -6,7 +6,7 @@ import { readFloor } from '@bay/contract/jobs';
 import type { Strip } from '@bay/contract/jobs';
 import { call, keys, sentenceOf } from '../api/index.ts';
 import { Failed, Loading } from '../ui/index.ts';
-import { FloorDays, rowPx } from './FloorDays.tsx';
+import { FloorDays, inDays, rowPx } from './FloorDays.tsx';
 import styles from './floor.module.css';
 
 /** How long a page stands before the next, s. */
@@ -42,9 +42,7 @@ export function WallPage() {
   const [turning, setTurning] = useState(true);
   const [at, setAt] = useState(0);
   const bays = floor.data?.bays ?? [];
-  const strips = floor.data?.strips ?? [];
-  const inBays = bays.flatMap((bay) => strips.find((s) => s.bay === bay) ?? []);
-  const ordered = [...inBays, ...strips.filter((s) => !inBays.includes(s) && (s.due.length > 0 || s.promised))];
+  const ordered = inDays(floor.data?.strips ?? [], bays);
   const pages = pagesOf(ordered, Math.max(200, (height || 900) - headPx) / (width >= wide ? nearer : 1));
   const page = pages.length === 0 ? 0 : at % pages.length;
   const turns = turning && !still && pages.length > 1;

@@ -1,3 +1,4 @@
+import type { Strip } from '@bay/contract/jobs';
 import { firstSightId } from './first-sight-place.ts';
 
 /**
@@ -6,13 +7,7 @@ import { firstSightId } from './first-sight-place.ts';
  * behind them and takes their place when it can. Where the device has it already there is nothing to bridge.
  */
 
-interface FirstStrip {
-  bay: string | null;
-  carName: string;
-  engineName: string | null;
-  doing: string;
-  state: { kind: string; title: string; sentence: string };
-}
+type FirstStrip = Pick<Strip, 'bay' | 'carName' | 'engineName' | 'doing' | 'state'>;
 
 const looks = `
 #${firstSightId} { max-width: 1240px; margin: 0 auto; padding: 16px; font: 15px/1.4 'IBM Plex Sans', system-ui, sans-serif; }
@@ -23,9 +18,11 @@ const looks = `
 #${firstSightId} li.stop { border-left-color: #a0341d; }
 #${firstSightId}:not(:empty) + #root { display: none; }
 @media (max-width: 700px) { #${firstSightId} li { grid-template-columns: 44px minmax(0, 1fr); } #${firstSightId} li > * { grid-column: 2; } #${firstSightId} li > :first-child { grid-column: 1; } }
-@media (prefers-color-scheme: dark) { html { background: #171a1b; color: #e8e6de; } #${firstSightId} li { background: #1f2425; color: #e8e6de; border-color: #353c3d; } }
+#${firstSightId}.night { min-height: 100vh; box-sizing: border-box; max-width: none; background: #171a1b; color: #e8e6de; }
+#${firstSightId}.night li { background: #1f2425; color: #e8e6de; border-color: #353c3d; }
 `;
 
+/** Days in words, without the library of dates, which is larger than all of this. */
 const days = (sentence: string): string =>
   sentence.replace(/\b\d{4}-\d{2}-\d{2}\b/g, (day) =>
     new Date(`${day}T12:00`).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' }),
@@ -62,6 +59,10 @@ async function show(place: HTMLElement): Promise<void> {
     add(row, 'span', strip.doing);
     add(add(row, 'span', ''), 'b', `${strip.state.title}: `).after(days(strip.state.sentence));
   }
+  // As the person chose it on this device; where nobody chose, as the device has it.
+  const chosen = localStorage.getItem('mantine-color-scheme-value');
+  const night = chosen === 'dark' || (chosen !== 'light' && matchMedia('(prefers-color-scheme: dark)').matches);
+  if (night) place.classList.add('night');
   add(place, 'h1', 'The Floor');
   place.append(list);
 }

@@ -13,9 +13,6 @@ import { useStep } from './useStep.ts';
 import type { Placed } from './useStep.ts';
 import styles from './pull.module.css';
 
-/** Steps that are done better with the drawing of the lift beside them. */
-const liftPhases = new Set(['lift and way out']);
-
 /** The one step that comes next, large: what, why now, what to mind, with what, who, how long; and what it makes free. */
 export function NextStep({
   placed,
@@ -112,7 +109,7 @@ export function NextStep({
           loading="lazy"
         />
       )}
-      {liftPhases.has(def.phase) && !placed.recordKey.startsWith('donor-') && <LiftFigure lift="out" />}
+      {def.drawn === 'lift' && !placed.recordKey.startsWith('donor-') && <LiftFigure lift="out" />}
       <StepAsked placed={placed} acts={acts} />
     </section>
   );

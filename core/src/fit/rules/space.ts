@@ -5,7 +5,8 @@ import { farthestOf, leastOf } from '../../rules/sum.ts';
 import type { Sum } from '../../rules/sum.ts';
 import type { FitWord } from '../../rules/condition.ts';
 import type { Verdict } from '../../rules/verdict.ts';
-import { beltOffset, liftReserve } from '../../sums/limits.ts';
+import { hoistLeftOver } from '../../pull/hoist.ts';
+import { beltOffset } from '../../sums/limits.ts';
 
 const geo = 'geometry; clearances common practice';
 
@@ -274,8 +275,7 @@ export const spaceRules = [
     e.want(['rec-install-path', 'hoist-rating-at-boom-place'], ['eng-mass']);
     const engine = e.fact('eng-mass');
     const load = e.word('cho-unit-lift') === 'engine-alone' ? engine : engine.plus(e.fact('gbx-mass'));
-    const reserve = load.times(e.limit('Reserve', liftReserve, '', 'common practice'), 'Reserve of 25 %');
-    const spare = e.fact('rec-install-path', 'hoist-rating-at-boom-place').minus(load).minus(reserve);
+    const spare = hoistLeftOver(e.fact('rec-install-path', 'hoist-rating-at-boom-place'), load);
     const hoist = e.judge('Hoist rating left over', spare, { boltsUp: [0, Infinity], adapt: [0, Infinity] });
     if (hoist.word === 'clash') return hoist;
     const around = e.limit('50 mm on each side', 100, 'mm', 'common practice');

@@ -333,15 +333,15 @@ export const pullSteps: readonly StepDef[] = [
     minutes: [30, 75],
   },
   {
-    id: 'rm-lift-plan', phase: 'lift and way out', title: 'Mass and centre of gravity of what is lifted, hook place, leveller, tilt at exit, leg angle', short: 'Lift planned', when: when('always'), after: ['rm-exit-choice'], before: ['rm-hoist-on'],
+    id: 'rm-lift-plan', drawn: 'lift', phase: 'lift and way out', title: 'Mass and centre of gravity of what is lifted, hook place, leveller, tilt at exit, leg angle', short: 'Lift planned', when: when('always'), after: ['rm-exit-choice'], before: ['rm-hoist-on'],
     needs: [], support: 'core sum, hook scale', caution: 'Leg under 30° from horizontal: refused (common practice; ASME B30.9, standard, from memory)', minutes: [10, 20],
   },
   {
-    id: 'rm-lift-gear', phase: 'lift and way out', title: 'Sling, shackles, leveller, bolts: rating plate, date, wear; load below the least of them', short: 'Lifting gear looked over', when: when('always'), after: ['rm-lift-plan'], before: ['rm-hoist-on'],
+    id: 'rm-lift-gear', drawn: 'lift', phase: 'lift and way out', title: 'Sling, shackles, leveller, bolts: rating plate, date, wear; load below the least of them', short: 'Lifting gear looked over', when: when('always'), after: ['rm-lift-plan'], before: ['rm-hoist-on'],
     needs: [], support: 'register', caution: 'No seat belts, rope or unmarked chain; lifting bolts to full thread depth', minutes: [5, 15],
   },
   {
-    id: 'rm-hoist-on', phase: 'lift and way out', title: 'Slings on sound points, slack taken, load just on the hook', short: 'Hook on, slack taken', when: when('rec-install-path in {over-the-front, through-the-front, from-behind}'),
+    id: 'rm-hoist-on', drawn: 'lift', phase: 'lift and way out', title: 'Slings on sound points, slack taken, load just on the hook', short: 'Hook on, slack taken', when: when('rec-install-path in {over-the-front, through-the-front, from-behind}'),
     after: ['rm-lift-gear', '~rm-bonnet-off'], before: ['rm-mounts-free', 'rm-split'], needs: ['st-mounts-carry'], support: 'hoist, leveller', caution: 'Not on intake or accessory brackets', minutes: [10, 20],
   },
   {
@@ -362,7 +362,7 @@ export const pullSteps: readonly StepDef[] = [
     before: ['~rm-fragile-off'], needs: [], support: 'cap', minutes: [5, 5],
   },
   {
-    id: 'rm-mounts-free', fasteners: 'out', phase: 'lift and way out', title: 'Mount fasteners, lower then upper; studs that still trap the mount marked "free but captive"', short: 'Mounts freed', when: when('always'),
+    id: 'rm-mounts-free', drawn: 'lift', fasteners: 'out', phase: 'lift and way out', title: 'Mount fasteners, lower then upper; studs that still trap the mount marked "free but captive"', short: 'Mounts freed', when: when('always'),
     after: ['rm-hoist-on', 'rm-cradle-under', 'rm-datum'], before: ['rm-lift-50'], needs: ['st-load-carried'], caution: 'Load on hook or cradle first; nobody below', harm: true, minutes: [15, 40],
   },
   {
@@ -381,11 +381,11 @@ export const pullSteps: readonly StepDef[] = [
     before: ['rm-lift-50'], needs: [], support: 'list, torch lamp', caution: 'The same person who disconnected does not sign alone', minutes: [5, 15],
   },
   {
-    id: 'rm-lift-50', phase: 'lift and way out', title: 'Raise about 50 mm (common practice), stop, look all round, check tilt and slings', short: 'Lift 50 mm and look', when: when('always'), after: ['rm-snag-walk', 'rm-fragile-off'], before: ['rm-exit'],
+    id: 'rm-lift-50', drawn: 'lift', phase: 'lift and way out', title: 'Raise about 50 mm (common practice), stop, look all round, check tilt and slings', short: 'Lift 50 mm and look', when: when('always'), after: ['rm-snag-walk', 'rm-fragile-off'], before: ['rm-exit'],
     needs: ['st-load-carried'], support: 'one caller, agreed stop word', caution: 'Nobody under or between', harm: true, minutes: [5, 10],
   },
   {
-    id: 'rm-exit', phase: 'lift and way out', title: 'Up: tilt, tail down, clear the firewall, then over the front. Front: forward past sump over rack. Down: raise the body off it, clear the tunnel sides', short: 'Lift it out',
+    id: 'rm-exit', drawn: 'lift', phase: 'lift and way out', title: 'Up: tilt, tail down, clear the firewall, then over the front. Front: forward past sump over rack. Down: raise the body off it, clear the tunnel sides', short: 'Lift it out',
     when: when('always'), after: ['rm-lift-50'], before: ['rm-set-down'], needs: [], support: '2 people, pads on painted edges', caution: 'Refusal means something touches: stop, look, do not force', harm: true, minutes: [20, 60],
   },
   {

@@ -118,8 +118,8 @@ export function Board({
             >
               <title>{pin.said}</title>
               <rect x="-22" y="-36" width="44" height="44" className={styles['finger']} />
-              <path d="M0 0L-9 -14A11 11 0 1 1 9 -14Z" />
-              <text y="-16">{pin.letter}</text>
+              <path d="M0 0V-9M-3 0a3 3 0 1 0 6 0a3 3 0 1 0 -6 0M-11 -29H11V-9H-11Z" />
+              <text y="-14">{pin.letter}</text>
             </g>
           );
         })}
