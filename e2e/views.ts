@@ -58,7 +58,7 @@ const sizes = [
 ] as const;
 
 /**
- * Looks at one half of the views in the demo shop, each loaded once: nothing is wider than its place at any size, fingers find what
+ * Looks at one half of the views in the demo shop: nothing is wider than its place at any size, fingers find what
  * they touch, and axe finds no serious fault by day or on the night shift. Two halves, so that two browsers share the work.
  */
 export function lookOver(half: 0 | 1): void {
@@ -82,8 +82,8 @@ export function lookOver(half: 0 | 1): void {
         .filter((_, i) => i % 2 === half),
     )('%s', async (name) => {
       const [, path, words] = views.find(([n]) => n === name)!;
+      await b.visit(path);
       await b.theme('light');
-      await b.go(path);
       await b.see(words, '#main');
       for (const [width, height] of sizes) {
         await b.size(width, height);
@@ -99,9 +99,7 @@ export function lookOver(half: 0 | 1): void {
       const but = name === 'scope' ? undefined : '.logbook-book';
       expect(await b.axe(undefined, but)).toEqual([]);
       // Night changes colours and nothing else: what depends on colour is looked at again.
-      await b.driver.executeScript(
-        "document.documentElement.setAttribute('data-mantine-color-scheme', 'dark')",
-      );
+      await b.theme('dark');
       expect(await b.axe(['color-contrast', 'link-in-text-block'], but)).toEqual([]);
       expect(await b.codes(ids), 'codes and counts').toEqual([]);
       expect(await b.complaints()).toEqual([]);
