@@ -8,7 +8,12 @@ const external = [...new Set(['server', 'contract'].flatMap((f) => Object.keys(r
 );
 
 await build({
-  entryPoints: { main: 'server/src/main.ts', prepare: 'server/src/prepare.ts', 'load-demo': 'demo/load.ts' },
+  entryPoints: {
+    main: 'server/src/main.ts',
+    prepare: 'server/src/prepare.ts',
+    'load-demo': 'demo/load.ts',
+    'position-worker': 'server/src/fit/position-worker.ts',
+  },
   bundle: true,
   splitting: true,
   platform: 'node',

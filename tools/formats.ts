@@ -6,6 +6,7 @@ import { schoolQuestions } from '@bay/core/schools';
 import { caseFile } from './diagnose.ts';
 import { factsFile } from './facts-file.ts';
 import { diagnosisShape, fitsShape, lineShape, planShape, readShape } from './shown.ts';
+import { fitAnswer, fitProblem } from '@bay/contract/fit-problem';
 import { kindSchema, recordKinds, storedSchemas } from '@bay/contract/records';
 
 /** The JSON Schemas in docs/formats, made from the code; `node --import tsx tools/formats.ts` writes them anew. */
@@ -103,6 +104,15 @@ export const documents: readonly (readonly [file: string, make: () => object])[]
   ['docs/formats/case.schema.json', () => readSchema('A case, as ./bay diagnose reads it', caseFile)],
   ['docs/formats/plan.schema.json', () => printedSchema('What ./bay plan prints', planShape)],
   ['docs/formats/fit.schema.json', () => printedSchema('What ./bay fit prints', fitsShape)],
+  [
+    'docs/formats/fit-problem.schema.json',
+    () => ({
+      $schema: 'https://json-schema.org/draft/2020-12/schema',
+      title: 'A position problem, as ./bay fit and POST /api/fit/position take it',
+      ...z.toJSONSchema(fitProblem, { io: 'input' }),
+    }),
+  ],
+  ['docs/formats/fit-answer.schema.json', () => printedSchema('The answer to a position problem', fitAnswer)],
   ['docs/formats/read.schema.json', () => printedSchema('What ./bay read prints', readShape)],
   ['docs/formats/line.schema.json', () => printedSchema('What ./bay line prints', lineShape)],
   ['docs/formats/diagnosis.schema.json', () => printedSchema('What ./bay diagnose prints', diagnosisShape)],

@@ -2,6 +2,7 @@ import * as calc from './calc.ts';
 import * as clock from './clock.ts';
 import * as crew from './crew.ts';
 import * as facts from './facts.ts';
+import * as fit from './fit.ts';
 import * as handover from './handover.ts';
 import * as jobs from './jobs.ts';
 import * as kit from './kit.ts';
@@ -18,6 +19,7 @@ export const endpoints: readonly [name: string, endpoint: Endpoint][] = [
   clock,
   jobs,
   facts,
+  fit,
   records,
   logbook,
   kit,

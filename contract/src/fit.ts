@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { endpoint } from './endpoint.ts';
+import { fitAnswer, fitProblem } from './fit-problem.ts';
 import { amount, kind, text } from './kind.ts';
 import { amountOfMoney } from './money.ts';
 
@@ -41,3 +43,12 @@ export const fitKinds = {
     money: 'cost',
   }),
 };
+
+export const solvePosition = endpoint({
+  method: 'post',
+  path: '/api/fit/position',
+  summary: 'Where a unit sits best in a bay, and the least change that makes it fit: docs/formats/fit-problem.md',
+  access: 'look',
+  body: fitProblem,
+  reply: fitAnswer,
+});

@@ -1,5 +1,6 @@
 import type { Tries } from './http/tries.ts';
 import { calcRoutes } from './calc/routes.ts';
+import { fitRoutes } from './fit/routes.ts';
 import { clockRoutes } from './clock/routes.ts';
 import { commandRoutes } from './commands/routes.ts';
 import { arrivalKinds } from './arrival/kinds.ts';
@@ -84,4 +85,5 @@ export function registerRoutes(on: Registry, db: Db, tries: Tries, photos: Photo
   commandRoutes(on);
   schoolRoutes(on);
   calcRoutes(on);
+  fitRoutes(on);
 }

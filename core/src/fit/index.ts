@@ -8,3 +8,4 @@ export { interfaces } from './data/interfaces.ts';
 export { clearances } from './data/clearances.ts';
 export * from './records.ts';
 export * from './urgency.ts';
+export * from './position/index.ts';

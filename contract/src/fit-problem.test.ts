@@ -1,0 +1,126 @@
+import { describe, expect, it } from 'vitest';
+import { fitAnswer, fitProblem, problemOf, solved } from './fit-problem.ts';
+
+const box = { x: [0, 10], y: [0, 10], z: [0, 10] };
+const good = {
+  title: 'One in one',
+  units: 'mm',
+  bay: [{ id: 'hood', box: { x: [-100, 100], y: [-100, 100], z: [60, 70] } }],
+  unit: [{ id: 'cover', points: [[0, 0, 0]], r: 10, sigma: 0 }],
+  pairs: [{ id: 'cl-hood', unit: ['cover'], bay: ['hood'], needMm: 20 }],
+  pose: { x: [0, 0], y: [0, 0], z: [-5, 30], slopeDeg: [0, 0], yawDeg: [0, 0] },
+};
+const faults = (change: object): string[] => {
+  const read = fitProblem.safeParse({ ...good, ...change });
+  return read.success ? [] : read.error.issues.map((i) => `${i.path.join('.')}: ${i.message}`);
+};
+
+describe('a position problem', () => {
+  it('is answered in the form the schema says, by a clock of the caller', () => {
+    const file = fitProblem.parse(good);
+    let now = 0;
+    const answer = solved(file, problemOf(file), () => (now += 7));
+    expect(fitAnswer.parse(answer)).toMatchObject({
+      title: 'One in one',
+      pose: { x: 0, y: 0, z: -5, slopeDeg: 0, yawDeg: 0 },
+      worstMm: 35,
+      margins: { 'cl-hood': 35 },
+      binding: ['cl-hood'],
+      plans: [],
+      exact: true,
+      ms: 7,
+    });
+  });
+
+  it('takes a point, a line and a flat face, several shapes of one name, and fixed parts of the pose', () => {
+    const bay = [
+      { id: 'hood', points: [[0, 0, 50]] },
+      {
+        id: 'hood',
+        points: [
+          [0, 0, 90],
+          [100, 0, 90],
+        ],
+      },
+      { id: 'hood', box: { x: [0, 50], y: [0, 50], z: [70, 70] } },
+    ];
+    expect(faults({ bay })).toEqual([]);
+    const file = fitProblem.parse({ ...good, bay });
+    expect(problemOf(file).problem.bay.map((s) => s.points.length)).toEqual([1, 2, 4]);
+    expect(solved(file, problemOf(file), () => 0).worstMm).toBe(25);
+  });
+
+  it('is refused by the name of what cannot be', () => {
+    expect(faults({ pairs: [{ id: 'p', unit: ['sump'], bay: ['hood'], needMm: 1 }] })).toEqual([
+      'pairs.0.unit.0: Pair "p" names "sump", which is no shape of the unit.',
+    ]);
+    expect(faults({ unit: [{ id: 'cover', points: [] }] })).toEqual([
+      'unit.0.points: One point is the least.',
+    ]);
+    expect(faults({ unit: [{ id: 'cover' }] })).toEqual([
+      'unit.0: Points or a box are wanted, one of the two.',
+    ]);
+    expect(faults({ unit: [{ id: 'cover', box, points: [[0, 0, 0]] }] })).toHaveLength(1);
+    expect(faults({ unit: [{ id: 'cover', points: [[0, Number.NaN, 0]] }] })).toEqual([
+      'unit.0.points.0.1: A length in mm is wanted.',
+    ]);
+    expect(faults({ unit: [{ id: 'cover', points: [[0, '3', 0]] }] })[0]).toContain(
+      'unit.0.points.0.1',
+    );
+    expect(faults({ unit: [{ id: 'cover', points: [[0, 1e9, 0]] }] })[0]).toContain('Not farther');
+    expect(faults({ unit: [{ id: 'cover', points: [[0, 0]] }] })[0]).toContain('unit.0.points.0');
+    expect(faults({ pose: { ...good.pose, z: [30, -5] } })).toEqual([
+      'pose.z: Turned round: the lesser comes first.',
+    ]);
+    expect(faults({ bay: [{ id: 'hood', box: { ...box, x: [10, 0] } }] })[0]).toContain(
+      'Turned round',
+    );
+    expect(faults({ bay: [{ id: 'hood', box, r: -1 }] })).toEqual(['bay.0.r: Not below 0 mm.']);
+    const many = Array.from({ length: 10_000 }, (_, i) => ({ id: `s${i}`, points: [[0, 0, i]] }));
+    expect(faults({ bay: [...good.bay, ...many] })).toEqual(['bay: 400 shapes are the most.']);
+    expect(faults({ pairs: [] })).toEqual(['pairs: One pair is the least.']);
+    expect(faults({ pairs: [...good.pairs, ...good.pairs] })).toEqual([
+      'pairs.1.id: "cl-hood" is the name of another pair.',
+    ]);
+    expect(faults({ units: 'in' })).toEqual(['units: Lengths are in "mm".']);
+    const option = (changes: object[]) => ({ options: [{ id: 'o', title: 'O', changes }] });
+    expect(faults(option([{ pair: 'none', needMm: 1 }]))).toEqual([
+      'options.0.changes.0: Option "o" names "none", which is no pair.',
+    ]);
+    expect(faults(option([{ bay: 'cover', remove: true }]))).toEqual([
+      'options.0.changes.0: Option "o" names "cover", which is no shape of the bay.',
+    ]);
+    expect(faults(option([{ bay: 'hood', unit: 'cover', remove: true }]))).not.toEqual([]);
+    expect(faults({ options: [{ id: 'o', title: 'O', cost: -1, changes: [] }] })).toEqual([
+      'options.0.cost: Not below 0.',
+    ]);
+  });
+
+  it('works options through: the least change, the cheapest, and none where it fits', () => {
+    const options = [
+      { id: 'lower', title: 'Lower', cost: 10, changes: [{ unit: 'cover', move: [0, 0, -40] }] },
+      { id: 'open', title: 'Open', cost: 5, changes: [{ bay: 'hood', remove: true }] },
+      {
+        id: 'close',
+        title: 'Stiffer',
+        cost: 1,
+        hours: 2,
+        changes: [{ pair: 'cl-hood', needMm: 0 }],
+      },
+      {
+        id: 'small',
+        title: 'Smaller',
+        changes: [{ unit: 'cover', replace: { points: [[0, 0, 0]], r: 2 } }],
+      },
+    ];
+    const plans = (reserveMm: number) => {
+      const file = fitProblem.parse({ ...good, options, reserveMm });
+      return solved(file, problemOf(file), () => 0).plans.map((p) => p.options);
+    };
+    expect(plans(35)).toEqual([[]]);
+    expect(plans(50)).toEqual([['close'], ['open'], ['lower']]);
+    expect(plans(58)).toEqual(
+      [['open'], ['lower'], ['small', 'close'].sort()].map((s) => expect.arrayContaining(s)),
+    );
+  });
+});

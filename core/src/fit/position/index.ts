@@ -1,0 +1,10 @@
+export * from './pose.ts';
+export * from './problem.ts';
+export * from './answer.ts';
+export type { Buy } from './prices.ts';
+export { normalBelow } from './chance.ts';
+export { Scene, byPair } from './scene.ts';
+export { judgeAt } from './climb.ts';
+export * from './changes.ts';
+export * from './plans.ts';
+export * from './run.ts';
