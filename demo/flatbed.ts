@@ -25,7 +25,7 @@ export const flatbed: DemoJob = {
     ...round([13, '10:30'], 'MH', 'looked-up', 'car', { 'rec-drive-layout': 'front-longitudinal-rear-drive', 'rec-inspection-regime': 'safety', 'rec-engine-age-rule': 'no-rule', 'rec-hv-system': 'no', 'rec-power-before': { value: '88 hp', 'taken-at': 'crank' }, 'rec-fuel-before': 'petrol-carburettor', 'rec-electrical-system': '12v-negative-earth' }),
     ...round([12, '09:00'], 'RS', 'measured', 'car', {
       'rec-axle-masses': { front: '905 kg', rear: '760 kg' }, 'rec-axle-limits': { front: '1250 kg', rear: '2400 kg', gross: '3500 kg' }, 'rec-axle-ratio': '4.56', 'rec-tyre-size': { value: '215/75 R16', 'rolling-circumference': '2268 mm' }, 'rec-axle-rating': '3900 Nm',
-      'rec-bay-length': { 'to-core-rear-face': '3\'1"', 'to-radiator-support': '39 in' }, 'rec-bay-width': { 'between-towers-at-head-height': '812 mm' }, 'rec-brake-assist': 'none', 'rec-brake-kind': { front: 'drum', rear: 'drum', 'hose-age': 'cracked' }, 'rec-steering-assist': 'manual', 'rec-clutch-pedal': 'yes', 'rec-throttle-pedal': 'rod', 'rec-tank-ports': 'feed-only', 'rec-loom-state': 'brittle', 'rec-charge-lamp': 'ammeter', 'rec-oil-warning-logic': 'gauge-only', 'rec-tach-input': 'none', 'rec-speedo-drive': 'cable', 'rec-body-network': 'none',
+      'rec-bay-length': { 'to-core-rear-face': '3\'1"', 'to-radiator-support': '39 in', 'firewall-recess-depth': '30 mm' }, 'rec-bay-width': { 'between-towers-at-head-height': '812 mm', 'between-rails-at-mounts': '700 mm' }, 'rec-brake-assist': 'none', 'rec-brake-kind': { front: 'drum', rear: 'drum', 'hose-age': 'cracked' }, 'rec-steering-assist': 'manual', 'rec-clutch-pedal': 'yes', 'rec-throttle-pedal': 'rod', 'rec-tank-ports': 'feed-only', 'rec-loom-state': 'brittle', 'rec-charge-lamp': 'ammeter', 'rec-oil-warning-logic': 'gauge-only', 'rec-tach-input': 'none', 'rec-speedo-drive': 'cable', 'rec-body-network': 'none',
       'rec-tunnel-envelope': { 'width-at-bell': '512 mm', 'width-at-waist': '390 mm' }, 'rec-pinion-angle': '2.5 deg', 'rec-gearbox-crossmember': { value: 'bolted-one-place', 'mount-x': '-640 mm' },
     }),
     ...round([11, '10:00'], 'RS', 'looked-up', 'engine', {
@@ -33,6 +33,15 @@ export const flatbed: DemoJob = {
     }),
     ...round([11, '11:00'], 'RS', 'measured', 'gearbox', { 'gbx-kind': 'manual', 'gbx-bell-pattern': 'Halden ten-bolt', 'gbx-rating': '450 Nm', 'gbx-mass': '62 kg', 'gbx-ratios': { first: '5.08', top: '0.79' }, 'gbx-source-layout': 'rear-drive', 'gbx-release-kind': 'concentric-slave', 'gbx-envelope': { 'widest-at-bell': '438 mm', 'widest-at-waist': '322 mm' }, 'gbx-output': { 'shaft-length': '1340 mm', 'tube-outside-diameter': '76.2 mm', 'tube-wall': '2.1 mm', 'output-slope-tail-down': '3.1 deg', 'slip-left': '24 mm' }, 'gbx-mount-place': { 'bell-face-to-mount': '668 mm' } }),
     { when: [11, '11:40'], by: 'RS', fact: ['engine', 'eng-bell-pattern', 'Halden ten-bolt'] },
+    ...round([9, '15:20'], 'RS', 'measured', 'car', {
+      'rec-hood-profile': { 'lowest-z-over-the-engine': '455 mm', 'at-x-of-that-place': '380 mm' }, 'rec-crossmember-place': { 'rear-edge-x': '420 mm', 'front-edge-x': '520 mm', 'top-z': '-95 mm', fixing: 'fixed' },
+      'rec-steering-envelope': { kind: 'box-and-link', 'rear-x': '590 mm', 'front-x': '640 mm', 'top-z-worst-position': '-140 mm' }, 'rec-ground-at-crossmember': { 'ground-to-crossmember': '315 mm' },
+    }),
+    ...round([9, '16:05'], 'RS', 'measured', 'engine', {
+      'eng-length': '802 mm', 'eng-fan-reach': { 'pulley-face': '815 mm', 'pump-kind': 'belt' }, 'eng-width': { 'left-at-covers-and-coils': '205 mm', 'right-at-covers-and-coils': '248 mm', 'left-at-accessories': '262 mm', 'right-at-accessories': '240 mm' },
+      'eng-height-up': { 'highest-point': '380 mm', 'highest-point-x': '310 mm', 'rear-cover': '352 mm' }, 'eng-sump-depth': { 'at-bowl': '232 mm', 'at-front': '165 mm' }, 'eng-sump-bowl-place': { value: 'rear', 'bowl-rear-x': '40 mm', 'bowl-front-x': '330 mm' }, 'eng-slope-design': '2.5 deg',
+    }),
+    { when: [9, '16:20'], by: 'RS', fact: ['gearbox', 'gbx-length', '742 mm'] },
     ...round([10, '08:30'], 'MH', 'assumed', 'job', { 'cho-goal': 'road-going', 'cho-control': 'donor-unit-trimmed-loom', 'cho-unit-lift': 'engine-and-gearbox', 'cho-fuel-system': 'diesel-suction', 'cho-pump-place': 'in-tank', 'cho-mount-material': 'rubber', 'cho-heater': 'kept', 'cho-ac': 'deleted', 'cho-ps': 'manual', 'cho-sump': 'donor-sump', 'cho-loom': { length: 'lengthened', splices: '4' } }),
     ...round([10, '09:00'], 'RS', 'measured', 'donor', { 'rec-hv-system': 'no', 'don-proof-of-running': 'seller-says', 'don-mileage': { value: '188000 km', source: 'odometer' }, 'don-storage-months': '14', 'don-harness-state': { 'cut-plugs': '0', 'missing-branches': '1' }, 'don-ecu-set': { 'engine-unit': 'present', key: 'present', reader: 'present', pedal: 'present' } }),
     { when: [10, '09:40'], by: 'MH', station: 'donor', sign: 'scope' },

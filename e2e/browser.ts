@@ -1,7 +1,7 @@
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { source as axeSource } from 'axe-core';
+import axe from 'axe-core';
 import type { AxeResults } from 'axe-core';
 import { Builder, By, Key, until } from 'selenium-webdriver';
 import type { Condition, WebElement } from 'selenium-webdriver';
@@ -336,7 +336,7 @@ export class Browser {
   async axe(rules?: string[], but?: string): Promise<string[]> {
     // It is handed to a page once: its half a megabyte is read longer than most pages are looked at.
     const there = await this.driver.executeScript<boolean>('return window.axe !== undefined');
-    if (!there) await this.driver.executeScript(axeSource);
+    if (!there) await this.driver.executeScript(axe.source);
     const { violations } = await this.driver.executeAsyncScript<AxeResults>(
       'const [context, options, done] = arguments; axe.run(context, options).then(done);',
       { include: [['html']], exclude: but ? [[but]] : [] },

@@ -20,6 +20,7 @@ export const viewsOf = (
   ['pull', `/jobs/${job('Larkfield')}/pull`, 'Out with 2.2 four'],
   ['prep', `/jobs/${job('Brockhurst')}/prep`, 'Out of limits'],
   ['fit', `/jobs/${job('Wendling')}/fit?at=fit-bay-width`, 'Because'],
+  ['position', `/jobs/${job('Brockhurst')}/fit?tab=position`, /the best there is in the range/],
   ['connect', `/jobs/${job('Sorrel')}/connect`, /not built yet/],
   ['start, gates', `/jobs/${job('Sorrel')}/start?tab=gates&gate=First%20crank`, 'Proved'],
   ['start, fluids', `/jobs/${job('Sorrel')}/start?tab=fluids`, 'Agrees'],

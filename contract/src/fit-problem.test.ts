@@ -77,7 +77,7 @@ describe('a position problem', () => {
     );
     expect(faults({ bay: [{ id: 'hood', box, r: -1 }] })).toEqual(['bay.0.r: Not below 0 mm.']);
     const many = Array.from({ length: 10_000 }, (_, i) => ({ id: `s${i}`, points: [[0, 0, i]] }));
-    expect(faults({ bay: [...good.bay, ...many] })).toEqual(['bay: 400 shapes are the most.']);
+    expect(faults({ bay: [...good.bay, ...many] })).toEqual(['bay: At most 400 shapes.']);
     expect(faults({ pairs: [] })).toEqual(['pairs: One pair is the least.']);
     expect(faults({ pairs: [...good.pairs, ...good.pairs] })).toEqual([
       'pairs.1.id: "cl-hood" is the name of another pair.',

@@ -27,7 +27,7 @@ const span = z
   .tuple([length, length], { error: 'Two lengths are wanted: from, to.' })
   .refine(([a, b]) => a <= b, 'Turned round: the lesser comes first.');
 const box = z.strictObject({ x: span, y: span, z: span });
-const points = z.array(vec).min(1, 'One point is the least.').max(most.points, `${most.points} points are the most.`);
+const points = z.array(vec).min(1, 'One point is the least.').max(most.points, `At most ${most.points} points.`);
 
 const oneForm = (s: { points?: unknown; box?: unknown }): boolean => (s.points === undefined) !== (s.box === undefined);
 const eitherForm = 'Points or a box are wanted, one of the two.';
@@ -62,7 +62,7 @@ const range = (limit: number, what: string) =>
     .refine(([a, b]) => a <= b, 'Turned round: the lesser comes first.')
     .refine(([a, b]) => Math.abs(a) <= limit && Math.abs(b) <= limit, `Within ${limit}.`);
 
-const shapes = z.array(shape).min(1, 'One shape is the least.').max(most.shapes, `${most.shapes} shapes are the most.`);
+const shapes = z.array(shape).min(1, 'One shape is the least.').max(most.shapes, `At most ${most.shapes} shapes.`);
 
 /** The fields of a problem, without what ties one to another. */
 const fields = z.strictObject({
@@ -80,7 +80,7 @@ const fields = z.strictObject({
       }),
     )
     .min(1, 'One pair is the least.')
-    .max(most.pairs, `${most.pairs} pairs are the most.`),
+    .max(most.pairs, `At most ${most.pairs} pairs.`),
   pose: z.strictObject({
     x: range(farthest, 'mm'),
     y: range(farthest, 'mm'),
@@ -96,10 +96,10 @@ const fields = z.strictObject({
         cost: z.number().min(0).max(1e9).optional(),
         hours: z.number().min(0).max(1e6).optional(),
         approval: z.string().max(200).optional(),
-        changes: z.array(change).max(most.changes, `${most.changes} changes are the most.`),
+        changes: z.array(change).max(most.changes, `At most ${most.changes} changes.`),
       }),
     )
-    .max(most.options, `${most.options} options are the most.`)
+    .max(most.options, `At most ${most.options} options.`)
     .optional(),
   reserveMm: length.optional(),
 });
@@ -214,7 +214,7 @@ export function solved(
   clock: () => number,
 ): FitAnswer {
   const began = clock();
-  const { complete: _all, ...found } = answer(problem, options, reserveMm);
+  const found = answer(problem, options, reserveMm);
   const ms = Math.round(clock() - began);
   return { ...(file.title === undefined ? {} : { title: file.title }), ...found, ms };
 }

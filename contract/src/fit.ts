@@ -6,6 +6,9 @@ import { amountOfMoney } from './money.ts';
 
 const verdictWord = z.enum(['bolts-up', 'adapt', 'clash']);
 
+/** How far something comes to stand from where it stands, mm. */
+const moves = amount.min(-1000, 'At most 1 m.').max(1000, 'At most 1 m.');
+
 const reading = z.object({
   word: verdictWord,
   gapMm: amount.optional(),
@@ -42,6 +45,21 @@ export const fitKinds = {
   candidate: kind<'candidate'>(z.object({ cost: amountOfMoney.optional(), note: text(300).optional() }), {
     money: 'cost',
   }),
+  'way-out': kind<'way-out'>(
+    z.object({
+      title: text(120).min(3, 'Say what is done.'),
+      shape: z.string().min(1, 'Choose what it moves.').max(60),
+      x: moves.optional(),
+      y: moves.optional(),
+      z: moves.optional(),
+      cost: amountOfMoney.optional(),
+      hours: amount.min(0, 'Hours are not below nothing.').max(1000, 'At most 1000 h.').optional(),
+      approval: text(200).optional(),
+      gone: z.boolean().optional(),
+      typed: z.record(z.string(), text(60)),
+    }),
+    { money: 'cost' },
+  ),
 };
 
 export const solvePosition = endpoint({

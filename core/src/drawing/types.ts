@@ -20,6 +20,10 @@ export interface Shape {
   points: readonly Point[];
   /** An area; otherwise a line. */
   closed: boolean;
+  /** It can be taken and pulled along, with the others of its kind. */
+  carried?: boolean;
+  /** Its name stands on it. */
+  named?: boolean;
 }
 
 /** A place without a size: a lifting eye, a hook, a centre of gravity. */

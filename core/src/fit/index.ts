@@ -9,3 +9,4 @@ export { clearances } from './data/clearances.ts';
 export * from './records.ts';
 export * from './urgency.ts';
 export * from './position/index.ts';
+export * from './shapes/index.ts';

@@ -37,8 +37,28 @@ export interface CandidateRecord extends Stamp {
   note?: string | undefined;
 }
 
+/** A way out that somebody knows of: a shape that comes to stand elsewhere, or ends elsewhere, by so many mm. */
+export interface WayOutRecord extends Stamp {
+  title: string;
+  /** Id of the shape of unit or bay. */
+  shape: string;
+  /** Forward, to the left, up, mm. */
+  x?: number | undefined;
+  y?: number | undefined;
+  z?: number | undefined;
+  cost?: number | undefined;
+  hours?: number | undefined;
+  /** Who has to agree, where structure, steering or brakes are altered. */
+  approval?: string | undefined;
+  /** No longer thought of. */
+  gone?: boolean | undefined;
+  /** As people wrote it, by field. */
+  typed: Record<string, string>;
+}
+
 export interface FitRecords {
   fit: FitRecord;
   gap: GapRecord;
   candidate: CandidateRecord;
+  'way-out': WayOutRecord;
 }

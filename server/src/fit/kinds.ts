@@ -1,4 +1,4 @@
-import { interfaceOf, interfaces, stoodOn } from '@bay/core/fit';
+import { interfaceOf, interfaces, shapeRules, stoodOn } from '@bay/core/fit';
 import type { TrialReading } from '@bay/core/fit';
 import type { Tx } from '../db/connection.ts';
 import { sameValue } from '@bay/core/rules';
@@ -81,5 +81,18 @@ export const fitKinds = [
     logKind: 'unit',
     station: 'scope',
     describe: (data) => `candidate priced${data.note ? `, ${data.note}` : ''}`,
+  }),
+  kindRule({
+    kind: 'way-out',
+    logKind: 'fit',
+    station: 'fit',
+    check: (data) => {
+      const shape = shapeRules.find((r) => r.id === data.shape);
+      if (!shape) throw notFound('This shape');
+      if (!data.x && !data.y && !data.z) throw badInput({ z: 'Say by how much it moves, along, sideways or up.' });
+      if (shape.structural && !data.approval)
+        throw badInput({ approval: `${shape.name} is structure or steering: say who has to agree.` });
+    },
+    describe: (data) => (data.gone ? `way out taken off: ${data.title}` : `way out thought of: ${data.title}`),
   }),
 ];

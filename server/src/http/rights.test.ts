@@ -236,6 +236,15 @@ const calls: Record<string, (ids: Ids) => Input> = {
     params: { question: 'sch-clamps' },
     body: body({ side: 'sch-clamps-a' }),
   }),
+  solvePosition: () => ({
+    body: {
+      units: 'mm',
+      bay: [{ id: 'hood', points: [[0, 0, 90]] }],
+      unit: [{ id: 'cover', points: [[0, 0, 0]] }],
+      pairs: [{ id: 'gap', unit: ['cover'], bay: ['hood'], needMm: 20 }],
+      pose: { x: [0, 0], y: [0, 0], z: [0, 10], slopeDeg: [0, 0], yawDeg: [0, 0] },
+    },
+  }),
   readTakeover: (i) => ({ params: { jobId: i.jobId } }),
   takeOver: (i) => ({ params: { jobId: i.jobId }, body: body() }),
   listLinks: (i) => ({ params: { jobId: i.jobId } }),
@@ -275,6 +284,7 @@ const wholeShop = new Set([
   'listSuppliers',
   'addSupplier',
   'setCurrency',
+  'solvePosition',
 ]);
 
 describe('every endpoint', () => {

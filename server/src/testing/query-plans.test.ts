@@ -361,6 +361,7 @@ const elsewhere = [
   'listCrew',
   'listCalculators',
   'runCalculator',
+  'solvePosition',
   'answerAsCustomer',
   'addPhoto',
 ];

@@ -25,6 +25,10 @@ export const samples: Record<RecordKind, Sample> = {
     acts: { deviation: { why: 'it hung on the crane of the last shop' } },
     acted: { status: 'done' },
   },
+  'way-out': {
+    key: '6b0f4c1e-2a58-4c39-9d43-0f6f6d2f4a10',
+    data: { title: 'Shallower sump', shape: 'sump-bowl', z: 40, typed: { z: '40 mm' } },
+  },
   rig: {
     key: 'out',
     data: {

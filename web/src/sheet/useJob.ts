@@ -65,6 +65,7 @@ const kindNames: Partial<Record<RecordKind, string>> = {
   task: 'step',
   kit: 'kit line',
   rig: 'slings',
+  'way-out': 'way out',
   'donor-entry': 'entry of the account',
   'warm-up': 'warm-up reading',
   'as-it-came': 'mark on the car',

@@ -1,5 +1,5 @@
-import { compareCandidates } from '@bay/core/fit';
-import type { Candidate, CandidateRow } from '@bay/core/fit';
+import { bestPosition, compareCandidates, findPlans } from '@bay/core/fit';
+import type { Candidate, CandidateRow, FitOption, FitProblem, Plans, Position } from '@bay/core/fit';
 import type { FactBook } from '@bay/core/facts';
 
 /** How far a task is, from 0 to 1. */
@@ -19,6 +19,12 @@ export const tasks = {
       return compareCandidates(car, outgoing, [candidate]);
     });
   },
+  bestPosition: (problem: FitProblem | undefined, progress: Progress): Position | undefined =>
+    problem && bestPosition(problem, { work: 200_000, progress }),
+  leastChange: (
+    wish: { problem: FitProblem; options: readonly FitOption[]; reserveMm: number } | undefined,
+    progress: Progress,
+  ): Plans | undefined => wish && findPlans(wish.problem, wish.options, wish.reserveMm, { progress }),
 } as const;
 
 export type Tasks = typeof tasks;

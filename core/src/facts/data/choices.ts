@@ -168,6 +168,7 @@ export const choicesFacts = [
     id: 'cho-engine-place', subject: 'choice', group: 'Choices', label: 'Engine place in the car',
     parts: [
       { key: 'bell-face-ahead-of-firewall-x', label: 'Bell face ahead of firewall x', unit: 'mm' }, { key: 'sideways-from-centre-line-y', label: 'Sideways from centre line y', unit: 'mm' }, { key: 'crank-axis-above-body-datum-z', label: 'Crank axis above body datum z', unit: 'mm' },
+      { key: 'slope-tail-down', label: 'Slope, tail down', unit: 'deg' },
     ],
     howTo: 'From the trial fit, or from the drawing before it: crank axis at the bell face against firewall, centre line and top of the frame rail', neededBy: ['fit-hood', 'fit-sump-crossmember', 'fit-sump-steering', 'fit-coolant-high-point', 'fit-bay-length', 'fit-mount-pads', 'fit-gearbox-mount', 'fit-axle-load', 'fit-exhaust-steering', 'fit-ground-clearance'],
   },

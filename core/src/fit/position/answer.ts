@@ -25,7 +25,7 @@ export interface Position {
 }
 
 /** What is said of one pose, whoever chose it. */
-export function describe(scene: Scene, { pose, margins, worst }: Judged): Omit<Position, 'boundMm' | 'complete'> {
+export function describePose(scene: Scene, { pose, margins, worst }: Judged): Omit<Position, 'boundMm' | 'complete'> {
   const { problem } = scene;
   const smallest = byPair(problem, margins);
   return {
@@ -47,5 +47,5 @@ export function bestPosition(problem: FitProblem, wish: SearchWish = {}): Positi
   const best = [found.best, ...found.equals]
     .map((at) => settle(scene, at))
     .reduce((a, b) => (compare(scene, b, a) < 0 ? b : a));
-  return { ...describe(scene, best), boundMm: Math.max(found.bound, best.worst), complete: found.complete };
+  return { ...describePose(scene, best), boundMm: Math.max(found.bound, best.worst), complete: found.complete };
 }

@@ -5,7 +5,7 @@ import { findPlans } from './plans.ts';
 import type { Plans } from './plans.ts';
 import type { FitProblem } from './problem.ts';
 
-export interface Answer extends Position {
+export interface Answer extends Omit<Position, 'complete'> {
   plans: Plans['plans'];
   /** Every set of options was searched to its end. */
   exact: boolean;
@@ -39,7 +39,6 @@ export function answer(
     buys: best.buys.map((b) => ({ ...b, mmPerMm: round(b.mmPerMm) })),
     chance: round(best.chance),
     boundMm: round(boundMm),
-    complete,
     plans: plans.map((p) => ({ ...p, worstMm: round(p.worstMm), pose: roundAll(p.pose), chance: round(p.chance) })),
     exact: exact && complete,
   };

@@ -4,6 +4,7 @@ import { onBoard, underneath } from '@bay/core/drawing';
 import type { Drawing, Point } from '@bay/core/drawing';
 import { Sum } from '../Sum.tsx';
 import { Marks } from './Marks.tsx';
+import { useCarry } from './useCarry.ts';
 import { useView } from './useView.ts';
 import styles from './board.module.css';
 
@@ -33,6 +34,8 @@ export function Board({
   pins = [],
   pickPin,
   place,
+  carry,
+  listed = true,
 }: {
   drawing: Drawing;
   /** px */
@@ -43,6 +46,10 @@ export function Board({
   pickPin?: (id: string) => void;
   /** Told where somebody marks a place. */
   place?: (at: Point) => void;
+  /** Told by how much somebody pulls what can be carried, in units of the drawing; by arrow keys one at a time, with Shift ten. */
+  carry?: (by: Point) => void;
+  /** Its numbers stand under it as a list; not where they stand beside it anyway. */
+  listed?: boolean;
 }) {
   const hatch = useId();
   const board = useView(drawing, height, margin, place);
@@ -61,6 +68,9 @@ export function Board({
         x: Math.min(frame.width, Math.max(0, at.x + way[0] * far)),
         y: Math.min(frame.height, Math.max(0, at.y + way[1] * far)),
       });
+    } else if (way && carry) {
+      const far = e.shiftKey ? 10 : 1;
+      carry({ x: way[0] * far, y: -way[1] * far });
     } else if (way) board.pan(-way[0] * 40, -way[1] * 40);
     else if (e.key === '+' || e.key === '=') board.nearer(cross);
     else if (e.key === '-') board.farther(cross);
@@ -70,6 +80,12 @@ export function Board({
     e.preventDefault();
     e.stopPropagation();
   };
+  const carrying = useCarry(carry, view.scale);
+  const does = place
+    ? 'move the cross, Enter marks its place'
+    : carry
+      ? 'move the unit by 1 mm, with Shift by 10'
+      : 'move it';
   return (
     <figure className={styles['board']} ref={board.container} aria-label={drawing.name}>
       <svg
@@ -78,12 +94,12 @@ export function Board({
         height={frame.height}
         className={`${styles['surface']} ${board.near ? styles['near'] : ''} ${place ? styles['marks'] : ''}`}
         role="group"
-        aria-label={`${drawing.name}. ${drawing.summary} Keys: plus and minus nearer and farther, 0 the whole, arrows ${place ? 'move the cross, Enter marks its place' : 'move it'}.`}
+        aria-label={`${drawing.name}. ${drawing.summary} Keys: plus and minus nearer and farther, 0 the whole, arrows ${does}.`}
         tabIndex={0}
         onKeyDown={keys}
         onFocus={(e) => e.target === e.currentTarget && place && setCross({ x: frame.width / 2, y: frame.height / 2 })}
         onBlur={() => setCross(undefined)}
-        {...board.pointer}
+        {...carrying(board.pointer)}
       >
         <defs>
           <pattern id={hatch} width="7" height="7" patternTransform="rotate(45)" patternUnits="userSpaceOnUse">
@@ -139,7 +155,7 @@ export function Board({
           </>
         )}
       </div>
-      {drawing.dimensions.length > 0 && (
+      {listed && drawing.dimensions.length > 0 && (
         <ul className={styles['list']} aria-label={`Numbers of: ${drawing.name}`}>
           {drawing.dimensions.map((d) => (
             <li key={d.id}>

@@ -18,6 +18,13 @@ const inkClass = {
 
 const wordClass = { look: styles['look'], stop: styles['stop'] } as const;
 
+/** The middle of what is drawn of a shape. */
+const middleOf = (points: readonly Point[]): Point => {
+  const xs = points.map((p) => p.x);
+  const ys = points.map((p) => p.y);
+  return { x: (Math.min(...xs) + Math.max(...xs)) / 2, y: (Math.min(...ys) + Math.max(...ys)) / 2 };
+};
+
 const path = (points: readonly Point[], closed: boolean): string =>
   `M${points.map((p) => `${p.x.toFixed(1)} ${p.y.toFixed(1)}`).join('L')}${closed ? 'Z' : ''}`;
 
@@ -25,7 +32,8 @@ function Area({ shape, put, hatch }: { shape: Shape; put: (p: Point) => Point; h
   return (
     <path
       d={path(shape.points.map(put), shape.closed)}
-      className={`${inkClass[shape.ink]}${shape.closed ? '' : ` ${styles['open']}`}`}
+      className={`${inkClass[shape.ink]}${shape.closed ? '' : ` ${styles['open']}`}${shape.carried ? ` ${styles['carried']}` : ''}`}
+      {...(shape.carried ? { 'data-carried': '' } : {})}
       {...(shape.ink === 'meets' && shape.closed ? { fill: `url(#${hatch})` } : {})}
     >
       <title>{shape.name}</title>
@@ -78,7 +86,12 @@ export function Marks({
 }) {
   const put = (p: Point): Point => onBoard(p, view, frame);
   const drawn = drawing.dimensions.map((d) => besideOf(d, put));
-  const named = drawing.spots.filter((s) => s.name !== '');
+  const named = [
+    ...drawing.spots.filter((s) => s.name !== ''),
+    ...drawing.shapes
+      .filter((s) => s.named)
+      .map((s) => ({ id: `name-${s.id}`, name: s.name, at: middleOf(s.points), inside: true })),
+  ];
   const wishes: LabelWish[] = [
     ...drawn.map(({ dimension, from, to }) => {
       const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
@@ -87,7 +100,8 @@ export function Marks({
     ...named.map((s) => {
       const at = put(s.at);
       const width = s.name.length * character;
-      return { of: at, at: { x: at.x + width / 2 + 12, y: at.y - 12 }, width, height: lineHeight };
+      const beside = 'inside' in s ? at : { x: at.x + width / 2 + 12, y: at.y - 12 };
+      return { of: at, at: beside, width, height: lineHeight };
     }),
   ];
   // Texts keep off the spots themselves.

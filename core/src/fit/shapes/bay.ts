@@ -1,0 +1,171 @@
+import { boxPoints } from '../../solid/index.ts';
+import type { Span } from '../../solid/index.ts';
+import type { Piece, ShapeRule } from './types.ts';
+import type { Tape } from './tape.ts';
+
+/**
+ * The bay in body datum: x from the firewall's foremost point forward, y from the centre line to the left, z from the top of the
+ * frame rail up. What bounds the engine on one side (a hood, a wall, the road) has no other side: it goes on beyond where an engine can
+ * be, so that nothing is ever found to fit by being put through it, and a strip of it is drawn.
+ */
+
+const piece = (span: Span): Piece => ({ points: boxPoints(span) });
+
+/** Farther than this nothing of an engine is from where it is sought, mm. */
+const beyond = 3000;
+
+/** What bounds on one side: it begins at a face and goes on beyond; drawn is a strip along the face. */
+function bound(span: Span, towards: 'x' | 'y' | 'z', sign: 1 | -1): Piece {
+  const [low, high] = span[towards];
+  const on: Span = { ...span, [towards]: sign > 0 ? [low, low + beyond] : [high - beyond, high] };
+  return { points: boxPoints(on), drawn: boxPoints(span), bounds: towards };
+}
+
+/** How far walls are drawn, mm: beyond any engine that goes in. */
+const behind = -900;
+const above = 650;
+const aside = 480;
+const thick = 20;
+
+/** The front end of the bay, or as far as one is drawn. */
+const frontOf = (tape: Tape): number =>
+  tape.maybe('rec-bay-length', 'to-core-rear-face') ?? tape.maybe('rec-bay-length', 'to-radiator-support') ?? 850;
+
+const wall = (at: number, side: 1 | -1, [from, to]: readonly [number, number], z: readonly [number, number]): Piece =>
+  bound({ x: [from, to], y: side > 0 ? [at, at + thick] : [-at - thick, -at], z }, 'y', side);
+
+const towers = (side: 1 | -1) => (tape: Tape) => [
+  wall(tape.mm('rec-bay-width', 'between-towers-at-head-height') / 2, side, [0, frontOf(tape)], [80, above]),
+];
+const rails = (side: 1 | -1) => (tape: Tape) => [
+  wall(tape.mm('rec-bay-width', 'between-rails-at-mounts') / 2, side, [0, frontOf(tape)], [-140, 0]),
+];
+
+/** Stretches of the tunnel: where card templates are held, and how far each is drawn behind the firewall. */
+const stretches = [
+  { id: 'bell', name: 'at the bell', part: 'width-at-bell', x: [-180, -30], z: [-150, 200] },
+  { id: 'waist', name: 'at the waist', part: 'width-at-waist', x: [-450, -180], z: [-150, 160] },
+  { id: 'tail', name: 'at the gearbox mount', part: 'width-at-gearbox-mount', x: [behind, -450], z: [-150, 130] },
+] as const;
+
+/** A side of a stretch. It is held against the same stretch of the gearbox only, so that it goes on along the car. */
+const tunnelRules = (['left', 'right'] as const).flatMap((side) =>
+  stretches.map(({ id, name, part, x, z }): ShapeRule => ({
+    id: `tunnel-${side}-${id}`,
+    side: 'bay',
+    name: `Tunnel ${name}, ${side}`,
+    structural: true,
+    make: (tape) => {
+      const at = tape.mm('rec-tunnel-envelope', part) / 2;
+      const sign = side === 'left' ? 1 : -1;
+      return [{ ...wall(at, sign, [2 * behind, 300], z), drawn: wall(at, sign, x, z).drawn! }];
+    },
+  })),
+);
+
+export const bayRules: readonly ShapeRule[] = [
+  {
+    id: 'hood',
+    side: 'bay',
+    name: 'Hood bracing',
+    make: (tape) => {
+      const z = tape.mm('rec-hood-profile', 'lowest-z-over-the-engine');
+      return [bound({ x: [0, frontOf(tape)], y: [-aside, aside], z: [z, z + thick] }, 'z', 1)];
+    },
+  },
+  {
+    id: 'firewall',
+    side: 'bay',
+    name: 'Firewall',
+    structural: true,
+    make: (tape) => {
+      const recess = tape.mm('rec-bay-length', 'firewall-recess-depth');
+      return [bound({ x: [-recess - thick, -recess], y: [-aside, aside], z: [-200, above] }, 'x', -1)];
+    },
+  },
+  {
+    id: 'core',
+    side: 'bay',
+    name: 'Radiator core',
+    make: (tape) => {
+      const x = tape.mm('rec-bay-length', 'to-core-rear-face');
+      const deep =
+        tape.maybe('rec-radiator-core', 'overall-depth') ?? tape.maybe('rec-radiator-core', 'core-depth') ?? 40;
+      const wide = tape.maybe('rec-radiator-core', 'width') ?? 600;
+      return [bound({ x: [x, x + deep], y: [-wide / 2, wide / 2], z: [-60, 400] }, 'x', 1)];
+    },
+  },
+  {
+    id: 'fan',
+    side: 'bay',
+    name: 'Fan behind the core',
+    make: (tape) => {
+      if (tape.word('cho-fan', 'value') !== 'electric-puller') return undefined;
+      const x = tape.mm('rec-bay-length', 'to-core-rear-face');
+      const deep = tape.mm('cho-fan', 'thickness');
+      return [piece({ x: [x - deep, x], y: [-230, 230], z: [-20, 380] })];
+    },
+  },
+  { id: 'tower-left', side: 'bay', name: 'Left tower', structural: true, make: towers(1) },
+  { id: 'tower-right', side: 'bay', name: 'Right tower', structural: true, make: towers(-1) },
+  { id: 'rail-left', side: 'bay', name: 'Left rail', structural: true, make: rails(1) },
+  { id: 'rail-right', side: 'bay', name: 'Right rail', structural: true, make: rails(-1) },
+  {
+    id: 'crossmember',
+    side: 'bay',
+    name: 'Crossmember',
+    structural: true,
+    make: (tape) => {
+      const rear = tape.mm('rec-crossmember-place', 'rear-edge-x');
+      const front = tape.mm('rec-crossmember-place', 'front-edge-x');
+      const top = tape.mm('rec-crossmember-place', 'top-z');
+      return [piece({ x: [Math.min(rear, front), Math.max(rear, front)], y: [-400, 400], z: [top - 70, top] })];
+    },
+  },
+  {
+    id: 'steering',
+    side: 'bay',
+    name: 'Steering in its worst position',
+    structural: true,
+    make: (tape) => {
+      const rear = tape.mm('rec-steering-envelope', 'rear-x');
+      const front = tape.mm('rec-steering-envelope', 'front-x');
+      const top = tape.mm('rec-steering-envelope', 'top-z-worst-position');
+      return [piece({ x: [Math.min(rear, front), Math.max(rear, front)], y: [-380, 380], z: [top - 50, top] })];
+    },
+  },
+  {
+    id: 'sway-bar',
+    side: 'bay',
+    name: 'Sway bar at its highest',
+    structural: true,
+    make: (tape) => {
+      const kind = tape.word('rec-sway-bar-place', 'value');
+      if (kind === undefined || kind === 'none') return undefined;
+      const x = tape.mm('rec-sway-bar-place', 'x');
+      const z = tape.mm('rec-sway-bar-place', 'z');
+      return [
+        {
+          points: [
+            [x, -380, z],
+            [x, 380, z],
+          ],
+          r: 0,
+        },
+      ];
+    },
+  },
+  {
+    id: 'ground',
+    side: 'bay',
+    name: 'Road, laden',
+    make: (tape) => {
+      const top = tape.mm('rec-crossmember-place', 'top-z');
+      const road = tape.mm('rec-ground-at-crossmember', 'ground-to-crossmember');
+      const springs = tape.maybe('rec-ground-at-crossmember', 'planned-ride-height-change') ?? 0;
+      const z = top - road - springs;
+      return [bound({ x: [behind, frontOf(tape)], y: [-aside, aside], z: [z - thick, z] }, 'z', -1)];
+    },
+  },
+  ...tunnelRules,
+];

@@ -1,0 +1,119 @@
+import { FitEvidence } from '../evidence.ts';
+import type { Books } from '../../rules/evidence.ts';
+import type { Sum } from '../../rules/sum.ts';
+
+/** Shapes of unit and bay that are to keep a least gap, and the interface that speaks of it. */
+export interface PairRule {
+  id: string;
+  interfaceId: string;
+  name: string;
+  unit: readonly string[];
+  bay: readonly string[];
+  clearance: string;
+  /** More than the least gap, mm, with the words for it: what the row asks to be left over. */
+  spare?: { mm: number; label: string };
+}
+
+/** What the engine's nose is held against: the core by its own fan, the fan's motor by its pulley. */
+const nose = (driven: boolean): PairRule => ({
+  id: 'nose',
+  interfaceId: 'fit-bay-length',
+  name: driven ? 'fan to core' : 'pulley to what stands behind the core',
+  unit: ['nose'],
+  bay: driven ? ['core'] : ['core', 'fan'],
+  clearance: driven ? 'cl-fan-core' : 'cl-pulley-fan',
+  spare: { mm: 10, label: 'To spare between firewall and radiator' },
+});
+
+const sides = (['left', 'right'] as const).flatMap((side): PairRule[] => [
+  {
+    id: `covers-${side}`,
+    interfaceId: 'fit-bay-width',
+    name: `${side} covers to tower`,
+    unit: [`covers-${side}`],
+    bay: [`tower-${side}`],
+    clearance: 'cl-rock-upper',
+  },
+  {
+    id: `accessories-${side}`,
+    interfaceId: 'fit-bay-width',
+    name: `${side} accessories to rail`,
+    unit: [`accessories-${side}`],
+    bay: [`rail-${side}`],
+    clearance: 'cl-fixed',
+  },
+  ...(['bell', 'waist', 'tail'] as const).map((at): PairRule => ({
+    id: `tunnel-${side}-${at}`,
+    interfaceId: 'fit-tunnel',
+    name: `gearbox to the ${side} of the tunnel, ${at}`,
+    unit: [`gearbox-${at}`],
+    bay: [`tunnel-${side}-${at}`],
+    clearance: 'cl-gearbox-tunnel',
+  })),
+]);
+
+const always: readonly PairRule[] = [
+  {
+    id: 'hood',
+    interfaceId: 'fit-hood',
+    name: 'highest point to hood',
+    unit: ['top', 'rear-cover'],
+    bay: ['hood'],
+    clearance: 'cl-hood',
+  },
+  {
+    id: 'firewall',
+    interfaceId: 'fit-firewall',
+    name: 'bell and heads to firewall',
+    unit: ['bell', 'rear-cover'],
+    bay: ['firewall'],
+    clearance: 'cl-firewall',
+  },
+  {
+    id: 'crossmember',
+    interfaceId: 'fit-sump-crossmember',
+    name: 'sump to crossmember',
+    unit: ['sump-bowl', 'sump-front'],
+    bay: ['crossmember'],
+    clearance: 'cl-sump-crossmember',
+  },
+  {
+    id: 'steering',
+    interfaceId: 'fit-sump-steering',
+    name: 'sump to steering',
+    unit: ['sump-bowl', 'sump-front'],
+    bay: ['steering'],
+    clearance: 'cl-sump-steering',
+  },
+  {
+    id: 'sway-bar',
+    interfaceId: 'fit-sway-bar',
+    name: 'engine to sway bar',
+    unit: ['sump-bowl', 'sump-front', 'nose'],
+    bay: ['sway-bar'],
+    clearance: 'cl-fixed',
+  },
+  {
+    id: 'ground',
+    interfaceId: 'fit-ground-clearance',
+    name: 'lowest part to road',
+    unit: ['sump-bowl', 'sump-front', 'gearbox-waist'],
+    bay: ['ground'],
+    clearance: 'cl-ground',
+  },
+];
+
+/** The pairs of a job, each with its least gap for the planned cushions. */
+export function pairsOf(books: Books): (PairRule & { need: Sum })[] {
+  const evidence = new FitEvidence(books);
+  const driven = evidence.maybeWord('cho-fan') === 'engine-driven';
+  return [...always, nose(driven), ...sides].map((pair) => {
+    const least = evidence.clearance(pair.clearance);
+    const need = pair.spare
+      ? least.plus(evidence.limit(pair.spare.label, pair.spare.mm, 'mm', 'common practice'))
+      : least;
+    return { ...pair, need };
+  });
+}
+
+export const pairRules: readonly PairRule[] = [...always, nose(true), nose(false), ...sides];

@@ -1,0 +1,136 @@
+import type { Books } from '../../rules/evidence.ts';
+import type { FactBook, FactSource } from '../../rules/book.ts';
+import type { Sum } from '../../rules/sum.ts';
+import type { Need } from '../../rules/verdict.ts';
+import type { Pose, PoseRange } from '../position/pose.ts';
+import type { FitProblem } from '../position/problem.ts';
+import { bayRules } from './bay.ts';
+import { notKnown, Tape } from './tape.ts';
+import { pairsOf } from './pairs.ts';
+import type { PairRule } from './pairs.ts';
+import type { FitShape, MissingShape, ShapeRule } from './types.ts';
+import { unitRules } from './unit.ts';
+
+/** How sure a measure is by where it comes from, one standard deviation, mm: tape, card, by eye (common practice, no source). */
+export const sureMm: Readonly<Record<FactSource, number>> = { measured: 2, 'looked-up': 5, inferred: 20, assumed: 20 };
+
+/** The geometry of a job: what its facts draw, what they do not yet, and where the unit may go. */
+export interface JobScene {
+  shapes: readonly FitShape[];
+  missing: readonly MissingShape[];
+  /** Pairs that have both their shapes, with the least gap of each. */
+  pairs: readonly (PairRule & { need: Sum })[];
+  /** Pairs of which a shape is missing. */
+  openPairs: readonly { pair: PairRule; wants: readonly Need[] }[];
+  /** Where somebody said that it sits; nothing where nobody did. */
+  chosen: Pose | undefined;
+  problem: FitProblem;
+  /** Why nothing is drawn, where that is so. */
+  notDrawn: string | undefined;
+}
+
+export const shapeRules: readonly ShapeRule[] = [...bayRules, ...unitRules];
+
+/** The shapes that facts give, and those that wait. */
+export function shapesOf(book: FactBook): { shapes: FitShape[]; missing: MissingShape[] } {
+  const shapes: FitShape[] = [];
+  const missing: MissingShape[] = [];
+  for (const { id, side, name, make } of shapeRules) {
+    const tape = new Tape(book);
+    try {
+      for (const { points, r = 0, drawn, bounds } of make(tape) ?? [])
+        shapes.push({
+          id,
+          side,
+          name,
+          label: name,
+          points,
+          r,
+          ...(drawn ? { drawn } : {}),
+          ...(bounds ? { bounds } : {}),
+          sigma: sureMm[tape.weakest ?? 'measured'],
+          reads: tape.reads,
+          assumed: tape.assumed,
+          source: tape.weakest,
+        });
+    } catch (stop) {
+      if (stop !== notKnown) throw stop;
+      missing.push({ id, side, name, wants: tape.wants });
+    }
+  }
+  return { shapes, missing };
+}
+
+const place = 'cho-engine-place';
+const part = (book: FactBook, factId: string, key: string): number | undefined => {
+  const value = book.get(factId)?.parts[key];
+  return typeof value === 'number' ? value : undefined;
+};
+
+/** Where the facts say that the unit sits; nothing where along or height is not known. */
+export function chosenPose(book: FactBook): Pose | undefined {
+  const x = part(book, place, 'bell-face-ahead-of-firewall-x');
+  const z = part(book, place, 'crank-axis-above-body-datum-z');
+  if (x === undefined || z === undefined) return undefined;
+  return {
+    x,
+    y: part(book, place, 'sideways-from-centre-line-y') ?? 0,
+    z,
+    slopeDeg: part(book, place, 'slope-tail-down') ?? part(book, 'eng-slope-design', 'value') ?? 0,
+    yawDeg: 0,
+  };
+}
+
+/** Sideways a unit is moved by so much at the most, mm; and its slope off what it was made for, degrees (common practice). */
+const mostSideways = 25;
+const mostSlope = 5;
+const offSlope = 2;
+
+/** Where the unit may go: round what was chosen, or where engines sit at all; the slope round what the engine was made for. */
+export function rangeOf(book: FactBook): PoseRange {
+  const at = chosenPose(book);
+  const recess = part(book, 'rec-bay-length', 'firewall-recess-depth') ?? 0;
+  const made = part(book, 'eng-slope-design', 'value');
+  return {
+    x: at ? [at.x - 60, at.x + 60] : [-recess, 160 - recess],
+    y: [-mostSideways, mostSideways],
+    z: at ? [at.z - 60, at.z + 60] : [-100, 200],
+    slopeDeg:
+      made === undefined ? [0, mostSlope] : [Math.max(-1, made - offSlope), Math.min(mostSlope + 1, made + offSlope)],
+    yawDeg: [0, 0],
+  };
+}
+
+/** The geometry of a job from its facts. Engines that lie across the car are not drawn yet. */
+export function sceneOfJob(books: Books): JobScene {
+  const book = books.job ?? new Map();
+  const layout = book.get('rec-drive-layout')?.parts['value'];
+  const across = typeof layout === 'string' && !layout.startsWith('front-longitudinal');
+  const { shapes, missing } = across ? { shapes: [], missing: [] } : shapesOf(book);
+  const there = new Set(shapes.map((s) => s.id));
+  const waits = (ids: readonly string[]): Need[] => missing.filter((m) => ids.includes(m.id)).flatMap((m) => m.wants);
+  const all = across ? [] : pairsOf(books);
+  const ready = all.filter((p) => p.unit.some((id) => there.has(id)) && p.bay.some((id) => there.has(id)));
+  const open = all.flatMap((pair) => {
+    const wants = [...waits(pair.unit), ...waits(pair.bay)];
+    // A pair whose own shape is missing says less than it should, even where another of its shapes is there.
+    return wants.length > 0 ? [{ pair, wants }] : [];
+  });
+  const keeps = (ids: readonly string[]): string[] => ids.filter((id) => there.has(id));
+  return {
+    shapes,
+    missing,
+    pairs: ready,
+    openPairs: open,
+    chosen: chosenPose(book),
+    problem: {
+      bay: shapes.filter((s) => s.side === 'bay'),
+      unit: shapes.filter((s) => s.side === 'unit'),
+      pairs: ready.map((p) => ({ id: p.id, unit: keeps(p.unit), bay: keeps(p.bay), needMm: p.need.value })),
+      range: rangeOf(book),
+    },
+    notDrawn: across
+      ? 'Drawn so far are engines that lie along the car. For one that lies across, the sums of the list stand.'
+      : undefined,
+  };
+}

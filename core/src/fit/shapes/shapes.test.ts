@@ -1,0 +1,315 @@
+import { describe, expect, it } from 'vitest';
+import fc from 'fast-check';
+import type { FactBook, FactSource } from '../../rules/book.ts';
+import { judgeAll } from '../judge.ts';
+import { bestPosition, byPair, describePose, judgeAt, Scene } from '../position/index.ts';
+import {
+  chosenPose,
+  outlineOf,
+  pull,
+  project,
+  sayPosition,
+  sceneOfJob,
+  shapeRules,
+  pairRules,
+  viewOf,
+} from './index.ts';
+
+type Parts = Record<string, number | string>;
+const bookOf = (facts: Record<string, Parts>, source: FactSource = 'measured'): FactBook =>
+  new Map(Object.entries(facts).map(([id, parts]) => [id, { parts, typed: {}, source }]));
+
+/** A flat-bed with a long engine: everything the drawing asks for, measured. */
+const measured: Record<string, Parts> = {
+  'rec-drive-layout': { value: 'front-longitudinal-rear-drive' },
+  'rec-bay-length': {
+    'to-core-rear-face': 940,
+    'to-radiator-support': 990,
+    'firewall-recess-depth': 30,
+  },
+  'rec-bay-width': { 'between-towers-at-head-height': 812, 'between-rails-at-mounts': 700 },
+  'rec-hood-profile': { 'lowest-z-over-the-engine': 455 },
+  'rec-crossmember-place': { 'rear-edge-x': 420, 'front-edge-x': 520, 'top-z': -95 },
+  'rec-steering-envelope': { 'rear-x': 590, 'front-x': 640, 'top-z-worst-position': -140 },
+  'rec-ground-at-crossmember': { 'ground-to-crossmember': 315, 'planned-ride-height-change': 0 },
+  'rec-sway-bar-place': { value: 'none' },
+  'rec-tunnel-envelope': {
+    'width-at-bell': 512,
+    'width-at-waist': 390,
+    'width-at-gearbox-mount': 390,
+  },
+  'eng-length': { value: 802 },
+  'eng-fan-reach': { 'pulley-face': 815, 'fan-face': 850 },
+  'eng-width': {
+    'left-at-covers-and-coils': 205,
+    'right-at-covers-and-coils': 248,
+    'left-at-accessories': 262,
+    'right-at-accessories': 240,
+  },
+  'eng-height-up': { 'highest-point': 380, 'highest-point-x': 310, 'rear-cover': 352 },
+  'eng-sump-depth': { 'at-bowl': 232, 'at-front': 165 },
+  'eng-sump-bowl-place': { value: 'rear', 'bowl-rear-x': 40, 'bowl-front-x': 330 },
+  'eng-slope-design': { value: 0 },
+  'gbx-length': { value: 742 },
+  'gbx-envelope': {
+    'widest-at-bell': 438,
+    'widest-at-waist': 322,
+    'widest-at-tail': 300,
+    'pan-depth': 90,
+    'highest-at-bell': 190,
+  },
+  'cho-fan': { value: 'electric-puller', thickness: 60 },
+  'cho-mount-material': { value: 'rubber' },
+  'cho-engine-place': {
+    'bell-face-ahead-of-firewall-x': 20,
+    'sideways-from-centre-line-y': 0,
+    'crank-axis-above-body-datum-z': 60,
+  },
+};
+const with_ = (change: Record<string, Parts | undefined>): Record<string, Parts> =>
+  Object.fromEntries(
+    Object.entries({ ...measured, ...change }).filter(
+      (e): e is [string, Parts] => e[1] !== undefined,
+    ),
+  );
+
+function marginsAt(facts: Record<string, Parts>): Record<string, number> {
+  const scene = sceneOfJob({ job: bookOf(facts) });
+  const margins = byPair(scene.problem, judgeAt(new Scene(scene.problem), scene.chosen!).margins);
+  return Object.fromEntries(scene.pairs.map((p, i) => [p.id, margins[i]!]));
+}
+
+describe('the shapes of a job', () => {
+  it('come by themselves from its facts, each with what it was made from', () => {
+    const scene = sceneOfJob({ job: bookOf(measured) });
+    expect(scene.missing).toEqual([]);
+    expect(scene.openPairs).toEqual([]);
+    const sump = scene.shapes.find((s) => s.id === 'sump-bowl')!;
+    expect(sump.reads.map((r) => r.factId)).toEqual(
+      expect.arrayContaining(['eng-sump-depth', 'eng-sump-bowl-place']),
+    );
+    expect(sump.sigma).toBe(2);
+    expect(sceneOfJob({ job: bookOf(measured, 'looked-up') }).shapes[0]!.sigma).toBe(5);
+    expect(sceneOfJob({ job: bookOf(measured, 'assumed') }).shapes[0]!.sigma).toBe(20);
+  });
+
+  it('name every shape and pair once, and every pair has shapes there are rules for', () => {
+    const ids = shapeRules.map((r) => r.id);
+    expect(new Set(ids).size).toBe(ids.length);
+    for (const pair of pairRules)
+      for (const [side, names] of [
+        ['unit', pair.unit],
+        ['bay', pair.bay],
+      ] as const)
+        for (const name of names) expect(shapeRules.find((r) => r.id === name)?.side).toBe(side);
+  });
+
+  it('wait for what is not known, and say what to measure; a pair without its shape is no good one', () => {
+    const scene = sceneOfJob({ job: bookOf(with_({ 'rec-hood-profile': undefined })) });
+    expect(scene.missing.map((m) => m.id)).toEqual(['hood']);
+    expect(scene.pairs.map((p) => p.id)).not.toContain('hood');
+    expect(scene.openPairs.map((o) => o.pair.id)).toEqual(['hood']);
+    const said = sayPosition(scene, bestPosition(scene.problem));
+    expect(said.headline).toMatch(/as far as it is known/i);
+    expect(said.word).not.toBe('goes-on');
+    expect(said.doubts.join(' ')).toContain('1 gap cannot be judged yet: highest point to hood');
+    expect(
+      sayPosition(sceneOfJob({ job: new Map() }), {
+        worstMm: Infinity,
+        margins: {},
+        binding: [],
+        buys: [],
+        chance: 1,
+      }).word,
+    ).toBe('not-known');
+  });
+
+  it('say what was taken for want of a measure, and doubt it', () => {
+    const scene = sceneOfJob({
+      job: bookOf(
+        with_({
+          'eng-height-up': { 'highest-point': 300 },
+          'rec-hood-profile': { 'lowest-z-over-the-engine': 700 },
+        }),
+      ),
+    });
+    const top = scene.shapes.find((s) => s.id === 'top')!;
+    expect(top.sigma).toBe(20);
+    expect(top.assumed[0]).toContain('the middle of the engine');
+    expect(sayPosition(scene, bestPosition(scene.problem)).doubts.join(' ')).toContain(
+      'the middle of the engine',
+    );
+  });
+
+  it('are not drawn for an engine that lies across, and say so', () => {
+    const scene = sceneOfJob({
+      job: bookOf(with_({ 'rec-drive-layout': { value: 'front-transverse' } })),
+    });
+    expect(scene.shapes).toEqual([]);
+    expect(scene.notDrawn).toContain('across');
+  });
+});
+
+describe('the gaps between shapes', () => {
+  it('are those of the sums, where the sums speak of the same place (any facts, unit level and straight)', () => {
+    const mm = (min: number, max: number) => fc.integer({ min, max });
+    fc.assert(
+      fc.property(
+        fc.record({
+          hood: mm(350, 600),
+          top: mm(300, 420),
+          x: mm(0, 80),
+          z: mm(-20, 120),
+          y: mm(-20, 20),
+          bowl: mm(150, 260),
+          member: mm(-180, -60),
+          core: mm(880, 1100),
+          tower: mm(600, 900),
+          recess: mm(0, 60),
+          road: mm(200, 400),
+          pulley: mm(700, 830),
+        }),
+        (v) => {
+          const facts = with_({
+            'rec-hood-profile': { 'lowest-z-over-the-engine': v.hood },
+            'eng-height-up': { 'highest-point': v.top, 'highest-point-x': 310 },
+            'eng-sump-depth': { 'at-bowl': v.bowl },
+            // The bowl stands over the crossmember, so that the sum is the plain one.
+            'eng-sump-bowl-place': { value: 'middle', 'bowl-rear-x': 300, 'bowl-front-x': 600 },
+            'rec-crossmember-place': { 'rear-edge-x': 420, 'front-edge-x': 520, 'top-z': v.member },
+            'rec-bay-length': { 'to-core-rear-face': v.core, 'firewall-recess-depth': v.recess },
+            'rec-bay-width': { 'between-towers-at-head-height': v.tower },
+            'eng-fan-reach': { 'pulley-face': v.pulley },
+            'rec-ground-at-crossmember': {
+              'ground-to-crossmember': v.road,
+              'planned-ride-height-change': 0,
+            },
+            'gbx-envelope': { ...measured['gbx-envelope'], 'pan-depth': 60 },
+            'cho-fan': { value: 'electric-pusher' },
+            'cho-engine-place': {
+              'bell-face-ahead-of-firewall-x': v.x,
+              'sideways-from-centre-line-y': v.y,
+              'crank-axis-above-body-datum-z': v.z,
+            },
+          });
+          const margins = marginsAt(facts);
+          const sums = new Map(
+            judgeAll({ job: bookOf(facts) }, {}).map((l) => [l.def.id, l.verdict.margin?.value]),
+          );
+          // What is a box overlaps to its sides too, where the sum only knows up and down: it holds where they are apart.
+          const apart = (id: string): boolean => margins[id]! > -15;
+          expect(margins['hood']).toBeCloseTo(sums.get('fit-hood')!, 6);
+          if (apart('crossmember'))
+            expect(margins['crossmember']).toBeCloseTo(sums.get('fit-sump-crossmember')!, 6);
+          if (apart('ground'))
+            expect(margins['ground']).toBeCloseTo(sums.get('fit-ground-clearance')!, 6);
+          expect(margins['nose']).toBeCloseTo(sums.get('fit-bay-length')!, 6);
+          if (apart('firewall'))
+            expect(margins['firewall']).toBeCloseTo(sums.get('fit-firewall')!, 6);
+          const sides = Math.min(margins['covers-left']!, margins['covers-right']!);
+          expect(sides).toBeCloseTo(sums.get('fit-bay-width')!, 6);
+          const tunnel = Object.entries(margins).flatMap(([id, m]) =>
+            id.startsWith('tunnel-') ? [m] : [],
+          );
+          expect(tunnel).toHaveLength(6);
+          expect(Math.min(...tunnel)).toBeCloseTo(sums.get('fit-tunnel')!, 6);
+        },
+      ),
+      { numRuns: 200, seed: 31 },
+    );
+  });
+
+  it('of a long engine between hood and crossmember: it does not fit, and what is bought where', () => {
+    const scene = sceneOfJob({ job: bookOf(with_({ 'eng-slope-design': { value: 2.5 } })) });
+    const found = bestPosition(scene.problem);
+    const said = sayPosition(scene, found);
+    expect(said.word).toBe('stop');
+    expect(said.headline).toMatch(/^It does not fit by \d+ mm\.$/);
+    expect(found.binding).toEqual(expect.arrayContaining(['hood', 'crossmember']));
+    expect(said.details[0]).toContain('highest point to hood');
+    expect(said.details[1]).toMatch(/^1 mm off the .* buys 0\.\d\d mm\.$/);
+  });
+});
+
+describe('what bounds on one side', () => {
+  it('is never passed: an engine far too high or too wide does not come out on the other side as one that fits', () => {
+    const tall = sceneOfJob({
+      job: bookOf(with_({ 'eng-height-up': { 'highest-point': 700, 'highest-point-x': 310 } })),
+    });
+    const found = bestPosition(tall.problem);
+    expect(found.worstMm).toBeLessThan(-100);
+    expect(sayPosition(tall, found).word).toBe('stop');
+    const wide = sceneOfJob({
+      job: bookOf(
+        with_({
+          'eng-width': {
+            ...measured['eng-width'],
+            'left-at-covers-and-coils': 900,
+            'right-at-covers-and-coils': 900,
+          },
+        }),
+      ),
+    });
+    expect(bestPosition(wide.problem).worstMm).toBeLessThan(-200);
+  });
+});
+
+describe('what somebody chose', () => {
+  it('is where the unit is drawn; the slope is what was chosen, else what the engine was made for', () => {
+    const facts = with_({ 'eng-slope-design': { value: 3 } });
+    expect(chosenPose(bookOf(facts))).toEqual({ x: 20, y: 0, z: 60, slopeDeg: 3, yawDeg: 0 });
+    const place = { ...facts['cho-engine-place']!, 'slope-tail-down': 1 };
+    expect(chosenPose(bookOf({ ...facts, 'cho-engine-place': place }))?.slopeDeg).toBe(1);
+    expect(chosenPose(bookOf(with_({ 'cho-engine-place': undefined })))).toBeUndefined();
+  });
+});
+
+describe('the views', () => {
+  it('draw to scale: outlines are hulls, grown by their radius', () => {
+    const square = outlineOf(
+      [
+        { x: 0, y: 0 },
+        { x: 10, y: 0 },
+        { x: 10, y: 10 },
+        { x: 0, y: 10 },
+        { x: 5, y: 5 },
+      ],
+      0,
+    );
+    expect(square).toHaveLength(4);
+    const ring = outlineOf([{ x: 0, y: 0 }], 10);
+    for (const p of ring) expect(Math.hypot(p.x, p.y)).toBeCloseTo(10, 9);
+    expect(outlineOf([{ x: 1, y: 2 }], 0)).toEqual([{ x: 1, y: 2 }]);
+  });
+
+  it('see the left side on the left hand of who stands before the car, and a pull goes where it is seen to go', () => {
+    expect(project.front([100, 30, 50])).toEqual({ x: 30, y: 50 });
+    for (const view of ['side', 'top', 'front'] as const) {
+      const by = pull[view]({ x: 3, y: 4 });
+      expect(project[view]([by.x ?? 0, by.y ?? 0, by.z ?? 0])).toEqual({ x: 3, y: 4 });
+    }
+  });
+
+  it('hatch what meets, and carry the tightest gaps with their sum', () => {
+    const scene = sceneOfJob({
+      job: bookOf(
+        with_({
+          'rec-crossmember-place': { 'rear-edge-x': 100, 'front-edge-x': 300, 'top-z': -95 },
+        }),
+      ),
+    });
+    const judged = judgeAt(new Scene(scene.problem), scene.chosen!);
+    const drawing = viewOf(scene, 'side', scene.chosen!, judged.margins);
+    expect(drawing.shapes.find((s) => s.name === 'Crossmember')!.ink).toBe('meets');
+    expect(drawing.shapes.filter((s) => s.carried).length).toBe(scene.problem.unit.length);
+    const number = drawing.dimensions.find((d) => d.id === 'crossmember')!;
+    expect(number.word).toBe('stop');
+    expect(number.rows![0]).toMatchObject({ sign: '+', unit: 'mm' });
+    const total = number.rows!.reduce((sum, r) => sum + (r.sign === '+' ? r.value : -r.value), 0);
+    const margin = judged.margins
+      .filter((m) => scene.pairs[m.meeting.pair]!.id === 'crossmember')
+      .map((m) => m.margin);
+    expect(total).toBeCloseTo(Math.min(...margin), 1);
+    expect(describePose(new Scene(scene.problem), judged).worstMm).toBe(judged.worst);
+  });
+});

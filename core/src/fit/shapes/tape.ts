@@ -1,0 +1,62 @@
+import { factPart, partName } from '../../facts/index.ts';
+import type { FactParts } from '../../facts/index.ts';
+import type { FactBook, FactSource } from '../../rules/book.ts';
+import type { FactRead } from '../../rules/sum.ts';
+import { weaker } from '../../rules/sum.ts';
+import type { Need } from '../../rules/verdict.ts';
+
+/** A shape waits for a fact: caught where shapes are made. */
+export const notKnown = Symbol('not known');
+
+type PartOf<F extends keyof FactParts, Kind extends 'number' | 'word'> = FactParts[F][Kind];
+
+/** What a shape is made from: facts are read through it, so that none goes unnamed, and what is taken for want of one is said. */
+export class Tape {
+  private readonly book: FactBook;
+  readonly reads: FactRead[] = [];
+  readonly wants: Need[] = [];
+  /** Sentences: what was taken although nobody measured it. */
+  readonly assumed: string[] = [];
+  weakest: FactSource | undefined;
+
+  constructor(book: FactBook) {
+    this.book = book;
+  }
+
+  private look(factId: string, partKey: string): number | string | undefined {
+    const fact = this.book.get(factId);
+    const value = fact?.parts[partKey];
+    if (!this.reads.some((r) => r.factId === factId)) this.reads.push({ factId, book: 'job' });
+    if (value !== undefined) this.weakest = weaker(this.weakest, fact!.source);
+    return value;
+  }
+
+  /** A number that may be missing, in the unit of its fact. */
+  maybe<F extends keyof FactParts & string>(factId: F, part: PartOf<F, 'number'>): number | undefined {
+    const value = this.look(factId, part);
+    return typeof value === 'number' ? value : undefined;
+  }
+
+  /** A number without which there is no shape. */
+  mm<F extends keyof FactParts & string>(factId: F, part: PartOf<F, 'number'>): number {
+    const value = this.maybe(factId, part);
+    if (value !== undefined) return value;
+    this.wants.push({ factId, partKey: part });
+    // eslint-disable-next-line @typescript-eslint/only-throw-error -- a mark, caught beside: no stack is wanted for every shape that waits
+    throw notKnown;
+  }
+
+  word<F extends keyof FactParts & string>(factId: F, part: PartOf<F, 'word'>): string | undefined {
+    const value = this.look(factId, part);
+    return typeof value === 'string' ? value : undefined;
+  }
+
+  /** A number that is taken where nobody measured one; the shape says so and is less sure. */
+  orTake<F extends keyof FactParts & string>(factId: F, part: PartOf<F, 'number'>, taken: number, why: string): number {
+    const value = this.maybe(factId, part);
+    if (value !== undefined) return value;
+    this.assumed.push(`${partName(factId, part)} taken as ${taken} ${factPart(factId, part).unit ?? ''}: ${why}`);
+    this.weakest = 'assumed';
+    return taken;
+  }
+}

@@ -1,0 +1,130 @@
+import { boxPoints } from '../../solid/index.ts';
+import type { Span, Vec } from '../../solid/index.ts';
+import type { Piece, ShapeRule } from './types.ts';
+import type { Tape } from './tape.ts';
+
+/**
+ * Engine and gearbox in engine datum: the crank axis where it meets the bell face; x forward, y to the left, z up. What was measured
+ * bounds a shape on one side; on the others it is drawn as engines are, which decides no gap.
+ */
+
+const piece = (span: Span, r = 0): Piece => ({ points: boxPoints(span), r });
+
+const lengthOf = (tape: Tape): number =>
+  tape.maybe('eng-length', 'value') ?? tape.maybe('eng-fan-reach', 'pulley-face') ?? 620;
+const topOf = (tape: Tape): number => tape.maybe('eng-height-up', 'highest-point') ?? 420;
+
+/** Covers and coils on one side: from the head up, along the block. */
+const covers = (side: 'left' | 'right') => (tape: Tape) => {
+  const out = tape.mm('eng-width', `${side}-at-covers-and-coils`);
+  const top = topOf(tape);
+  const y: [number, number] = side === 'left' ? [0, out] : [-out, 0];
+  return [piece({ x: [0, lengthOf(tape) * 0.85], y, z: [top * 0.55, top * 0.9] })];
+};
+const accessories = (side: 'left' | 'right') => (tape: Tape) => {
+  const out = tape.mm('eng-width', `${side}-at-accessories`);
+  const y: [number, number] = side === 'left' ? [0, out] : [-out, 0];
+  const long = lengthOf(tape);
+  return [piece({ x: [long * 0.7, long * 0.95], y, z: [-90, 60] })];
+};
+
+/** How far forward the engine reaches with what is on its nose, and what that is. */
+function nose(tape: Tape): Piece[] {
+  const driven = tape.word('cho-fan', 'value') === 'engine-driven';
+  const x = tape.mm('eng-fan-reach', driven ? 'fan-face' : 'pulley-face');
+  const r = driven ? 190 : 70;
+  const z = driven ? 90 : 0;
+  return [{ points: disc(x - 30, x, r, z) }];
+}
+
+/** A drum along the crank, as sixteen points at either end; a flat one where the ends are one. */
+function disc(from: number, to: number, radius: number, z: number): Vec[] {
+  return (from === to ? [from] : [from, to]).flatMap((x) =>
+    Array.from({ length: 16 }, (_, i): Vec => {
+      const turn = (i / 16) * 2 * Math.PI;
+      return [x, radius * Math.cos(turn), z + radius * Math.sin(turn)];
+    }),
+  );
+}
+
+/** Stretches of the gearbox, as shares of its length, each as wide as it is there. */
+const gearboxRules = (
+  [
+    { id: 'bell', name: 'Gearbox at the bell', part: 'widest-at-bell', from: 0.02, to: 0.25, top: 1, low: 120 },
+    { id: 'waist', name: 'Gearbox at the waist', part: 'widest-at-waist', from: 0.25, to: 0.65, top: 0.6, low: 110 },
+    { id: 'tail', name: 'Gearbox at the tail', part: 'widest-at-tail', from: 0.65, to: 1, top: 0.4, low: 80 },
+  ] as const
+).map(({ id, name, part, from, to, top, low }): ShapeRule => ({
+  id: `gearbox-${id}`,
+  side: 'unit',
+  name,
+  make: (tape) => {
+    const half = tape.mm('gbx-envelope', part) / 2;
+    const long = tape.orTake('gbx-length', 'value', 700, 'as long as many are');
+    const high = (tape.maybe('gbx-envelope', 'highest-at-bell') ?? 150) * top;
+    const pan = id === 'waist' ? (tape.maybe('gbx-envelope', 'pan-depth') ?? low) : low;
+    return [piece({ x: [-to * long, -from * long], y: [-half, half], z: [-pan, high] })];
+  },
+}));
+
+export const unitRules: readonly ShapeRule[] = [
+  {
+    id: 'block',
+    side: 'unit',
+    name: 'Block',
+    make: (tape) => {
+      const long = tape.mm('eng-length', 'value');
+      return [piece({ x: [0, long * 0.95], y: [-120, 120], z: [-60, topOf(tape) * 0.6] })];
+    },
+  },
+  {
+    id: 'top',
+    side: 'unit',
+    name: 'Highest point of the engine',
+    make: (tape) => {
+      const z = tape.mm('eng-height-up', 'highest-point');
+      const x = tape.orTake('eng-height-up', 'highest-point-x', lengthOf(tape) / 2, 'the middle of the engine');
+      return [{ points: [[x, 0, z]] }];
+    },
+  },
+  {
+    id: 'rear-cover',
+    side: 'unit',
+    name: 'Rear of the heads',
+    make: (tape) => {
+      const z = tape.maybe('eng-height-up', 'rear-cover');
+      return z === undefined ? undefined : [piece({ x: [0, 60], y: [-140, 140], z: [z * 0.5, z] })];
+    },
+  },
+  { id: 'covers-left', side: 'unit', name: 'Left covers and coils', make: covers('left') },
+  { id: 'covers-right', side: 'unit', name: 'Right covers and coils', make: covers('right') },
+  { id: 'accessories-left', side: 'unit', name: 'Left accessories', make: accessories('left') },
+  { id: 'accessories-right', side: 'unit', name: 'Right accessories', make: accessories('right') },
+  { id: 'nose', side: 'unit', name: 'Pulley or fan', make: nose },
+  {
+    id: 'sump-bowl',
+    side: 'unit',
+    name: 'Sump bowl',
+    make: (tape) => {
+      const deep = Math.max(tape.mm('eng-sump-depth', 'at-bowl'), tape.maybe('eng-sump-depth', 'drain-plug') ?? 0);
+      const long = lengthOf(tape);
+      const rear = tape.orTake('eng-sump-bowl-place', 'bowl-rear-x', 0, 'as if the bowl went all along');
+      const front = tape.orTake('eng-sump-bowl-place', 'bowl-front-x', long, 'as if the bowl went all along');
+      return [piece({ x: [Math.min(rear, front), Math.max(rear, front)], y: [-130, 130], z: [-deep, -40] })];
+    },
+  },
+  {
+    id: 'sump-front',
+    side: 'unit',
+    name: 'Front of the sump',
+    make: (tape) => {
+      const deep = tape.maybe('eng-sump-depth', 'at-front');
+      const from = tape.maybe('eng-sump-bowl-place', 'bowl-front-x');
+      const long = lengthOf(tape);
+      if (deep === undefined || from === undefined || from >= long) return undefined;
+      return [piece({ x: [from, long * 0.95], y: [-110, 110], z: [-deep, -40] })];
+    },
+  },
+  { id: 'bell', side: 'unit', name: 'Bell face', make: () => [{ points: disc(0, 0, 170, 0) }] },
+  ...gearboxRules,
+];

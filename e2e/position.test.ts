@@ -1,0 +1,120 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { Key } from 'selenium-webdriver';
+import { openDesk } from './shop.ts';
+import type { Desk } from './shop.ts';
+
+/** Where the engine sits: found, moved by hand and by keys, kept; and the least change that makes it fit. */
+
+let desk: Desk;
+let b: Desk['b'];
+beforeAll(async () => {
+  desk = await openDesk();
+  ({ b } = desk);
+  await b.visit(`/jobs/${desk.job('Brockhurst')}/fit?tab=position`);
+});
+afterAll(() => desk.close());
+
+const comes = '[aria-label="What it comes to"]';
+const stepper = async (name: string): Promise<number> => {
+  const all = (await b.text('[aria-label="Where it sits"]'))!;
+  return Number(/(-?[\d.]+) (?:mm|°)/.exec(all.slice(all.indexOf(name)))![1]);
+};
+const worst = async (): Promise<number> => {
+  const said = (await b.text(`${comes} p`))!;
+  const size = Number(/([\d.]+) mm/.exec(said)![1]);
+  return said.includes('not fit') ? -size : size;
+};
+
+describe('the position', () => {
+  it('is found over the whole range, and says what holds it and what it does not know', async () => {
+    const said = await b.see('This is the best there is in the range.', comes);
+    expect(said).toMatch(/It does not fit by [\d.]+ mm, as far as it is known\./);
+    expect(said).toMatch(/Held by .*highest point to hood/);
+    expect(said).toMatch(/1 mm off the .+ buys [\d.]+ mm\./);
+    expect(said).toContain('cannot be judged yet: pulley to what stands behind the core');
+  });
+
+  it('moves by a step, by arrow keys and by hand, and its gaps with it; one key brings the best back', async () => {
+    const best = await worst();
+    const before = await stepper('Crank axis');
+    await b.press('Up by 1 mm');
+    expect(await stepper('Crank axis')).toBeCloseTo(before + 1, 1);
+    await b.see('Best there is in the range: It does not fit', comes);
+    expect(await worst()).toBeLessThanOrEqual(best);
+    const along = await stepper('Bell face');
+    await b.driver.executeScript(
+      'document.querySelector(\'figure[aria-label="From the side"] svg\').focus()',
+    );
+    await b.keys(Key.ARROW_LEFT, Key.ARROW_LEFT);
+    expect(await stepper('Bell face')).toBeCloseTo(along - 2, 1);
+    await b.keys('b');
+    await b.see('This is the best there is in the range.', comes);
+    expect(await stepper('Crank axis')).toBeCloseTo(before, 1);
+    const unit = await b.find('figure[aria-label="From the side"] [data-carried]');
+    await b.driver.executeScript("arguments[0].scrollIntoView({ block: 'center' })", unit);
+    await b.driver
+      .actions()
+      .move({ origin: unit })
+      .press()
+      .move({ origin: unit, x: 0, y: -12 })
+      .release()
+      .perform();
+    expect(await stepper('Crank axis')).toBeGreaterThan(before + 5);
+    await b.press('To the best place (b)');
+    await b.see('This is the best there is in the range.', comes);
+  });
+
+  it('opens a gap to its sum, and leads to its place', async () => {
+    await b.press('highest point to hood', '[aria-label="Gaps"]');
+    const sum = await b.see('In hand', '[aria-label="Gaps"]');
+    expect(sum).toContain('Least gap, highest point to hood bracing');
+    expect(sum).toContain('Rock on rubber mounts');
+    await b.press('The place, its facts and its ways out');
+    await b.wait(
+      async () => (await b.driver.getCurrentUrl()).includes('at=fit-hood'),
+      undefined,
+      'not at the place',
+    );
+    await b.visit(`/jobs/${desk.job('Brockhurst')}/fit?tab=position`);
+    await b.see('This is the best there is in the range.', comes);
+  });
+
+  it('finds the least change among stiffer mounts and ways out of our own, and draws it', async () => {
+    await b.see('makes every gap clear', '[aria-label="The least change"]');
+    const add = async (title: string, shape: string, up: string): Promise<void> => {
+      await b.press('A way out of our own');
+      await b.type('What is done', title, '[role=dialog]');
+      await b.choose('What it moves', shape);
+      await b.type('Up, mm', up, '[role=dialog]');
+      await b.press('Save the way out', '[role=dialog]');
+      await b.see(`way out thought of: ${title}`, '.logbook-book');
+    };
+    await add('Sump of the sister engine', 'Front of the sump', '45 mm');
+    await add('Flat intake', 'Highest point of the engine', '-40 mm');
+    await b.see('Sump of the sister engine and Flat intake', '[aria-label="The least change"]');
+    await b.press('Draw it so', '[aria-label="The least change"]');
+    const said = await b.see(/it fits with [\d.]+ mm in hand/, comes);
+    expect(said).toContain('As far as it is known');
+    await b.press('Draw it without ways out');
+    await b.see('It does not fit', comes);
+  });
+
+  it('refuses a way out of structure without somebody who agrees, and loses nothing of it', async () => {
+    await b.press('A way out of our own');
+    await b.type('What is done', 'Crossmember lowered', '[role=dialog]');
+    await b.choose('What it moves', 'Crossmember');
+    await b.type('Up, mm', '-15 mm', '[role=dialog]');
+    await b.press('Save the way out', '[role=dialog]');
+    await b.see('say who has to agree', '[role=dialog]');
+    expect(await b.value('What is done')).toBe('Crossmember lowered');
+    await b.type('Who has to agree', 'the inspecting engineer', '[role=dialog]');
+    await b.press('Save the way out', '[role=dialog]');
+    await b.see('way out thought of: Crossmember lowered', '.logbook-book');
+  });
+
+  it('is kept as the place that was chosen, as something assumed', async () => {
+    await b.press('Keep this place');
+    await b.see('Engine place in the car', '.logbook-book');
+    await b.see('Back to where it was chosen', comes);
+  });
+});

@@ -1,0 +1,332 @@
+import { Button, NativeSelect } from '@mantine/core';
+import { useHotkeys, useMediaQuery } from '@mantine/hooks';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { gapRows, poseKeys, pull, sayPosition, tightest, viewNames, viewOf } from '@bay/core/fit';
+import type { JobScene, Pose, PoseKey, ViewName } from '@bay/core/fit';
+import { noCurrency, showMoney } from '@bay/core/money';
+import { counted } from '@bay/core/units';
+import { useMe } from '../api/index.ts';
+import { useFactRow, usePutFact } from '../facts/index.ts';
+import { useJob } from '../sheet/index.ts';
+import { Board } from '../ui/board/index.ts';
+import { Empty, Sum, Trouble, VerdictMark } from '../ui/index.ts';
+import { usePosition } from './usePosition.ts';
+import type { PositionView } from './usePosition.ts';
+import { WayOutForm } from './WayOutForm.tsx';
+import styles from './fit.module.css';
+
+const tones = { 'goes-on': 'teal', look: 'ochre', stop: 'oxide', 'not-known': 'ochre' } as const;
+const views = Object.keys(viewNames) as ViewName[];
+
+const axes: Readonly<
+  Partial<Record<PoseKey, { name: string; less: string; more: string; step: number; unit: string }>>
+> = {
+  x: { name: 'Bell face ahead of the firewall', less: 'Back', more: 'Forward', step: 1, unit: 'mm' },
+  y: { name: 'Sideways, left positive', less: 'To the right', more: 'To the left', step: 1, unit: 'mm' },
+  z: { name: 'Crank axis above the rail', less: 'Down', more: 'Up', step: 1, unit: 'mm' },
+  slopeDeg: { name: 'Slope, tail down', less: 'Tail up', more: 'Tail down', step: 0.1, unit: '°' },
+};
+
+/** A number of a pose, and one step either way. */
+function Steps({ pose, move }: Pick<PositionView, 'pose' | 'move'>) {
+  return (
+    <ul className={styles['steps']} aria-label="Where it sits">
+      {poseKeys.flatMap((key) => {
+        const axis = axes[key];
+        if (!axis) return [];
+        const step = (sign: 1 | -1, words: string, mark: string) => (
+          <button
+            type="button"
+            aria-label={`${words} by ${axis.step} ${axis.unit}`}
+            onClick={() => move({ [key]: sign * axis.step })}
+          >
+            {mark}
+          </button>
+        );
+        return [
+          <li key={key}>
+            <span className="quiet">{axis.name}</span>
+            <span className={styles['stepper']}>
+              {step(-1, axis.less, '−')}
+              <b className="mono">
+                {pose[key].toFixed(1)} {axis.unit}
+              </b>
+              {step(1, axis.more, '+')}
+            </span>
+          </li>,
+        ];
+      })}
+    </ul>
+  );
+}
+
+/** Every gap at this place, the tightest first; each opens to its sum. */
+function Gaps({ scene, judged }: { scene: JobScene; judged: PositionView['judged'] }) {
+  const [open, setOpen] = useState<string>();
+  return (
+    <ul className="rows" aria-label="Gaps">
+      {tightest(scene, judged.margins).map((m) => {
+        const pair = scene.pairs[m.meeting.pair]!;
+        const isOpen = open === pair.id;
+        return (
+          <li key={pair.id}>
+            <button
+              type="button"
+              className="row-button"
+              aria-expanded={isOpen}
+              onClick={() => setOpen(isOpen ? undefined : pair.id)}
+            >
+              <VerdictMark word={m.margin < 0 ? 'clash' : 'bolts-up'} />
+              <span>
+                {pair.name}{' '}
+                <span className="quiet">
+                  {m.gap < 0 ? `meets by ${(-m.gap).toFixed(0)} mm` : `${m.gap.toFixed(0)} mm left`}
+                </span>
+              </span>
+              <span className="figure">{`${m.margin < 0 ? '−' : '+'}${Math.abs(m.margin).toFixed(1)} mm`}</span>
+              <span className={`word ${m.margin < 0 ? 'oxide' : 'teal'}`}>{m.margin < 0 ? 'Short' : 'Kept'}</span>
+            </button>
+            {isOpen && (
+              <div className={styles['gap']}>
+                <Sum
+                  rows={gapRows(scene, m)}
+                  result={{ label: 'In hand', value: Math.round(m.margin * 10) / 10, unit: 'mm' }}
+                />
+                <Link to={`?at=${pair.interfaceId}`}>The place, its facts and its ways out</Link>
+              </div>
+            )}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+/** The sets of ways out with which everything clears, the least first. */
+function LeastChange({
+  view,
+  reserve,
+  setReserve,
+}: {
+  view: PositionView;
+  reserve: number;
+  setReserve: (mm: number) => void;
+}) {
+  const { mayWrite } = useJob();
+  const currency = useMe().data?.shop?.currency ?? noCurrency;
+  const [adding, setAdding] = useState(false);
+  const { options, plans, planShare, tried, tryPlan, scene } = view;
+  const titles = (ids: readonly string[]): string =>
+    ids.length === 0 ? 'As it is' : ids.map((id) => options.find((o) => o.id === id)?.title ?? id).join(' and ');
+  return (
+    <section className="panel" aria-label="The least change">
+      <div className="bench-head">
+        <h3>The least change</h3>
+        <NativeSelect
+          aria-label="To be left in hand"
+          value={String(reserve)}
+          onChange={(e) => setReserve(Number(e.currentTarget.value))}
+          data={[0, 3, 5, 10].map((n) => ({ value: String(n), label: `${n} mm in hand` }))}
+        />
+      </div>
+      {planShare !== undefined && (
+        <p className="quiet" role="status">
+          Going through {counted(2 ** options.length, 'set')} of ways out, {Math.round(planShare * 100)} % …
+        </p>
+      )}
+      {plans && planShare === undefined && (
+        <>
+          {plans.plans.length === 0 && (
+            <p>
+              None of {counted(options.length, 'way out', 'ways out')} makes every gap clear with {reserve} mm in hand,
+              alone or together{plans.exact ? '' : ', as far as was searched'}.
+            </p>
+          )}
+          <ul className="rows">
+            {plans.plans.map((p) => {
+              const at = p.options.length === tried.length && p.options.every((id) => tried.includes(id));
+              return (
+                <li key={p.options.join()} className={styles['plan']}>
+                  <span>
+                    <b>{titles(p.options)}</b>{' '}
+                    <span className="quiet">
+                      {[
+                        `${p.worstMm.toFixed(1)} mm in hand`,
+                        ...(p.cost > 0 ? [showMoney(p.cost, currency)] : []),
+                        ...(p.hours > 0 ? [`${p.hours} h`] : []),
+                      ].join(' · ')}
+                    </span>
+                    {p.approvals.map((a) => (
+                      <span key={a} className="tag ochre">
+                        {' '}
+                        only with approval: {a}
+                      </span>
+                    ))}
+                  </span>
+                  <Button variant="default" size="compact-md" disabled={at} onClick={() => tryPlan(p.options, p.pose)}>
+                    {at ? 'Drawn' : 'Draw it so'}
+                  </Button>
+                </li>
+              );
+            })}
+          </ul>
+        </>
+      )}
+      <div className="row-actions">
+        {tried.length > 0 && (
+          <Button variant="subtle" onClick={() => tryPlan([], view.pose)}>
+            Draw it without ways out
+          </Button>
+        )}
+        {mayWrite && (
+          <Button variant="default" onClick={() => setAdding(true)}>
+            A way out of our own
+          </Button>
+        )}
+      </div>
+      {adding && <WayOutForm scene={scene} close={() => setAdding(false)} />}
+    </section>
+  );
+}
+
+/** Writes where it sits as what was chosen, from the drawing. */
+function Keep({ pose }: { pose: Pose }) {
+  const { mayWrite } = useJob();
+  const row = useFactRow('cho-engine-place', 'job');
+  const put = usePutFact();
+  if (!mayWrite) return null;
+  return (
+    <>
+      <Button
+        loading={put.isPending}
+        onClick={() =>
+          put.mutate({
+            bearer: 'job',
+            factId: 'cho-engine-place',
+            typed: {
+              'bell-face-ahead-of-firewall-x': `${pose.x.toFixed(1)} mm`,
+              'sideways-from-centre-line-y': `${pose.y.toFixed(1)} mm`,
+              'crank-axis-above-body-datum-z': `${pose.z.toFixed(1)} mm`,
+              'slope-tail-down': `${pose.slopeDeg.toFixed(1)} deg`,
+            },
+            // It stands in a drawing, not in the car.
+            source: 'assumed',
+            note: 'from the drawing',
+            revision: row?.revision ?? 0,
+          })
+        }
+      >
+        Keep this place
+      </Button>
+      <Trouble of={put} />
+    </>
+  );
+}
+
+/** Where the engine sits, what is in its way, and the least change that makes it fit. */
+export function PositionBench() {
+  const [reserve, setReserve] = useState(3);
+  const view = usePosition(reserve);
+  const narrow = useMediaQuery('(max-width: 700px)') ?? false;
+  const [shown, setShown] = useState<ViewName>('side');
+  useHotkeys([['b', view.toBest]]);
+  const { scene, pose, judged, at, best, share, move } = view;
+  if (scene.notDrawn) return <Empty title="Not drawn yet">{scene.notDrawn}</Empty>;
+  if (scene.shapes.length < 3)
+    return (
+      <Empty title="Nothing to draw yet">
+        Bay and engine are drawn from their facts: lengths, widths, heights, sump, crossmember.{' '}
+        <Link to="../facts">Take them in the list of facts.</Link>
+      </Empty>
+    );
+  const said = sayPosition(scene, at);
+  const bestSaid = best && sayPosition(scene, best);
+  const isBest = best !== undefined && best.worstMm - at.worstMm < 0.05;
+  const board = (name: ViewName, height: number) => (
+    <section key={name} aria-label={viewNames[name]}>
+      <h4>{viewNames[name]}</h4>
+      <Board
+        drawing={viewOf(scene, name, pose, judged.margins, scene.chosen)}
+        height={height}
+        margin={26}
+        carry={(by) => move(pull[name](by))}
+        listed={false}
+      />
+    </section>
+  );
+  return (
+    <div className={styles['position']}>
+      <div className={styles['drawn']}>
+        {narrow && (
+          <div className="counts">
+            {views.map((v) => (
+              <button key={v} type="button" aria-pressed={shown === v} onClick={() => setShown(v)}>
+                {viewNames[v]}
+              </button>
+            ))}
+          </div>
+        )}
+        {narrow ? board(shown, 300) : board('side', 330)}
+        {!narrow && (
+          <div className={styles['pair']}>
+            {board('top', 220)}
+            {board('front', 220)}
+          </div>
+        )}
+        <Steps pose={pose} move={move} />
+      </div>
+      <div>
+        <section className="panel" aria-label="What it comes to" aria-live="polite">
+          <p className={`${styles['verdict']} ${tones[said.word]}`}>
+            {view.waiting ? 'Looking for the best place …' : said.headline}
+          </p>
+          {(view.waiting ? [] : said.details).map((d) => (
+            <p key={d}>{d}</p>
+          ))}
+          {said.doubts.map((d) => (
+            <p key={d} className="ochre">
+              {d}
+            </p>
+          ))}
+          <p className="quiet" role="status">
+            {share !== undefined
+              ? `Searching the whole range for the best place, ${Math.round(share * 100)} % …`
+              : bestSaid && !isBest
+                ? `Best there is in the range: ${bestSaid.headline}`
+                : best
+                  ? 'This is the best there is in the range.'
+                  : 'The search was given up.'}
+          </p>
+          <div className="row-actions">
+            {share !== undefined ? (
+              <Button variant="default" onClick={view.cancel}>
+                Stop searching
+              </Button>
+            ) : (
+              <Button variant="default" disabled={!best || isBest} onClick={view.toBest}>
+                To the best place (b)
+              </Button>
+            )}
+            {share === undefined && !best && (
+              <Button variant="default" onClick={view.again}>
+                Search again
+              </Button>
+            )}
+            {view.toChosen && (
+              <Button variant="subtle" onClick={view.toChosen}>
+                Back to where it was chosen
+              </Button>
+            )}
+            <Keep pose={pose} />
+          </div>
+        </section>
+        <section className="panel" aria-label="Every gap here">
+          <h3>Every gap here</h3>
+          <Gaps scene={scene} judged={judged} />
+        </section>
+        <LeastChange view={view} reserve={reserve} setReserve={setReserve} />
+      </div>
+    </div>
+  );
+}

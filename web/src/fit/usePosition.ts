@@ -1,0 +1,82 @@
+import { useMemo, useState } from 'react';
+import { describePose, judgeAt, middleOf, moved, optionsOf, Scene, sceneOfJob, withWaysOut } from '@bay/core/fit';
+import type { FitOption, JobScene, Judged, Plans, Pose, PoseKey, Position } from '@bay/core/fit';
+import { useJob, useRecords } from '../sheet/index.ts';
+import { useWork } from '../workers/index.ts';
+
+export interface PositionView {
+  /** The geometry that is shown: with the ways out that are tried, if any. */
+  scene: JobScene;
+  pose: Pose;
+  judged: Judged;
+  at: ReturnType<typeof describePose>;
+  best: Position | undefined;
+  /** How far the search is, 0 to 1; nothing when it is done. */
+  share: number | undefined;
+  options: readonly FitOption[];
+  plans: Plans | undefined;
+  planShare: number | undefined;
+  tried: readonly string[];
+  /** Nobody chose a place or moved it, and the best is not found yet: what is drawn says nothing. */
+  waiting: boolean;
+  /** Moves the unit, held in its range. */
+  move: (by: Readonly<Partial<Record<PoseKey, number>>>) => void;
+  toBest: () => void;
+  toChosen: (() => void) | undefined;
+  tryPlan: (ids: readonly string[], pose: Pose) => void;
+  cancel: () => void;
+  again: () => void;
+}
+
+/** Where the unit sits in the drawing, what holds it there, and the best there is: searched beside the screen. */
+export function usePosition(reserveMm: number): PositionView {
+  const { plan } = useJob();
+  const written = useRecords('way-out');
+  const books = useMemo(() => ({ job: plan.facts }), [plan.facts]);
+  const asIs = useMemo(() => sceneOfJob(books), [books]);
+  const options = useMemo(() => optionsOf(books, asIs, written), [books, asIs, written]);
+  const [tried, setTried] = useState<readonly string[]>([]);
+  const scene = useMemo(
+    () =>
+      withWaysOut(
+        asIs,
+        options.filter((o) => tried.includes(o.id)),
+      ),
+    [asIs, options, tried],
+  );
+  const ready = scene.pairs.length > 0;
+  const searching = useWork('bestPosition', ready ? scene.problem : undefined);
+  const wish = useMemo(
+    () => (asIs.pairs.length > 0 ? { problem: asIs.problem, options, reserveMm } : undefined),
+    [asIs, options, reserveMm],
+  );
+  const changing = useWork('leastChange', wish);
+  const [moving, setMoving] = useState<Pose>();
+  const { range } = scene.problem;
+  const pose = moved(moving ?? scene.chosen ?? searching.result?.pose ?? middleOf(range), {}, range);
+  const bench = useMemo(() => new Scene(scene.problem), [scene.problem]);
+  const judged = useMemo(() => judgeAt(bench, pose), [bench, pose.x, pose.y, pose.z, pose.slopeDeg, pose.yawDeg]); // eslint-disable-line react-hooks/exhaustive-deps -- a pose is its five numbers
+  const at = useMemo(() => describePose(bench, judged), [bench, judged]);
+  return {
+    scene,
+    pose,
+    judged,
+    at,
+    best: ready ? searching.result : undefined,
+    share: ready ? searching.share : undefined,
+    options,
+    plans: wish ? changing.result : undefined,
+    planShare: wish ? changing.share : undefined,
+    tried,
+    waiting: !moving && !scene.chosen && !searching.result && searching.share !== undefined,
+    move: (by) => setMoving((now) => moved(now ?? pose, by, range)),
+    toBest: () => searching.result && setMoving(searching.result.pose),
+    toChosen: scene.chosen && (() => setMoving(scene.chosen)),
+    tryPlan: (ids, to) => {
+      setTried(ids);
+      setMoving(to);
+    },
+    cancel: searching.cancel,
+    again: searching.again,
+  };
+}
