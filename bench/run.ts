@@ -6,8 +6,8 @@ const option = (name: string): string | undefined =>
 const only = option('--only');
 const seconds = Number(option('--seconds') ?? 60);
 
-if (only !== undefined && !['plan', 'book', 'load', 'volume', 'fuzz', 'standby'].includes(only)) {
-  process.stderr.write('--only takes plan, book, load, volume, fuzz or standby.\n');
+if (only !== undefined && !['plan', 'book', 'load', 'volume', 'fuzz', 'standby', 'position'].includes(only)) {
+  process.stderr.write('--only takes plan, book, load, volume, fuzz, standby or position.\n');
   process.exit(2);
 }
 if (only === undefined || only === 'plan') await (await import('./plan-and-job.ts')).planAndJob();
@@ -16,4 +16,5 @@ if (only === undefined || only === 'load') await (await import('./load.ts')).loa
 if (only === undefined || only === 'volume') await (await import('./volume.ts')).volume();
 if (only === undefined || only === 'fuzz') await (await import('./fuzz.ts')).fuzz();
 if (only === undefined || only === 'standby') await (await import('./standby.ts')).standby();
+if (only === undefined || only === 'position') (await import('./position.ts')).position();
 process.exit(allGood() ? 0 : 1);

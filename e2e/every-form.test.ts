@@ -143,6 +143,18 @@ const forms: readonly AForm[] = [
     press: ['A circuit of our own'],
     submit: 'Save the circuit',
   },
+  {
+    form: 'WayOutForm',
+    view: 'Brockhurst/fit?tab=position',
+    press: ['A way out of our own'],
+    submit: 'Save the way out',
+  },
+  {
+    form: 'OwnShapeForm',
+    view: 'Brockhurst/fit?tab=position',
+    press: ['A shape of our own'],
+    submit: 'Draw it',
+  },
   { form: 'AddPerson', view: '/crew', submit: 'Add' },
   { form: 'ShopCurrency', view: '/crew', submit: 'Count in this' },
   {

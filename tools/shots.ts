@@ -33,6 +33,7 @@ const shots: readonly Shot[] = [
   { name: 'pull', path: `/jobs/${job('Larkfield')}/pull`, words: 'Out with' },
   { name: 'prep', path: `/jobs/${job('Brockhurst')}/prep`, words: 'Out of limits' },
   { name: 'fit', path: `/jobs/${job('Wendling')}/fit?at=fit-hood`, words: 'Because' },
+  { name: 'position', path: `/jobs/${job('Brockhurst')}/fit?tab=position`, words: /the best there is in the range/ },
   { name: 'connect', path: `/jobs/${job('Sorrel')}/connect`, words: /not built yet/ },
   { name: 'start-gates', path: `/jobs/${job('Sorrel')}/start?tab=gates&gate=First%20crank`, words: 'Proved' },
   { name: 'start-fault', path: `/jobs/${job('Sorrel')}/start?tab=find`, words: 'Next best test' },
@@ -41,7 +42,6 @@ const shots: readonly Shot[] = [
   { name: 'kit', path: `/jobs/${job('Wendling')}/kit`, words: 'wait for facts' },
   { name: 'schools', path: '/schools', words: 'Where good people disagree' },
   { name: 'units', path: '/units', words: 'Engine unit of the coupe' },
-  { name: 'sums', path: '/sums?sum=wire', words: 'Wire size' },
   { name: 'fault-night-shift', path: `/jobs/${job('Sorrel')}/start?tab=find`, words: 'Next best test', scheme: 'dark' },
   { name: 'takeover', path: `/jobs/${job('Brockhurst')}/takeover`, words: 'In the middle' },
   {

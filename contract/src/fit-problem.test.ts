@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { bestPosition, problemFileOf, sceneOfJob } from '@bay/core/fit';
 import { fitAnswer, fitProblem, problemOf, solved } from './fit-problem.ts';
 
 const box = { x: [0, 10], y: [0, 10], z: [0, 10] };
@@ -121,6 +122,26 @@ describe('a position problem', () => {
     expect(plans(50)).toEqual([['close'], ['open'], ['lower']]);
     expect(plans(58)).toEqual(
       [['open'], ['lower'], ['small', 'close'].sort()].map((s) => expect.arrayContaining(s)),
+    );
+  });
+});
+
+describe('a job as a problem', () => {
+  it('is one that the command takes, with the same answer', () => {
+    const job = new Map(
+      Object.entries<Record<string, number>>({
+        'rec-hood-profile': { 'lowest-z-over-the-engine': 455 },
+        'rec-crossmember-place': { 'rear-edge-x': 420, 'front-edge-x': 520, 'top-z': -95 },
+        'eng-height-up': { 'highest-point': 380, 'highest-point-x': 310 },
+        'eng-sump-depth': { 'at-bowl': 232 },
+        'eng-sump-bowl-place': { 'bowl-rear-x': 40, 'bowl-front-x': 330 },
+      }).map(([id, parts]) => [id, { parts, typed: {}, source: 'measured' as const }]),
+    );
+    const scene = sceneOfJob({ job });
+    const file = fitProblem.parse(JSON.parse(JSON.stringify(problemFileOf(scene, 'A car'))));
+    expect(solved(file, problemOf(file), () => 0).worstMm).toBeCloseTo(
+      bestPosition(scene.problem).worstMm,
+      1,
     );
   });
 });

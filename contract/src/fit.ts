@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { shapeSureness } from '@bay/core/fit';
 import { endpoint } from './endpoint.ts';
 import { fitAnswer, fitProblem } from './fit-problem.ts';
 import { amount, kind, text } from './kind.ts';
@@ -8,6 +9,10 @@ const verdictWord = z.enum(['bolts-up', 'adapt', 'clash']);
 
 /** How far something comes to stand from where it stands, mm. */
 const moves = amount.min(-1000, 'At most 1 m.').max(1000, 'At most 1 m.');
+
+/** Two faces of a box, mm. */
+const face = amount.min(-5000, 'At most 5 m.').max(5000, 'At most 5 m.');
+const faces = z.tuple([face, face]).refine(([a, b]) => a <= b, 'Turned round: the lesser comes first.');
 
 const reading = z.object({
   word: verdictWord,
@@ -59,6 +64,20 @@ export const fitKinds = {
       typed: z.record(z.string(), text(60)),
     }),
     { money: 'cost' },
+  ),
+  'own-shape': kind<'own-shape'>(
+    z.object({
+      name: text(60).min(2, 'Say what it is.'),
+      side: z.enum(['bay', 'unit']),
+      x: faces,
+      y: faces,
+      z: faces,
+      sure: z.enum(shapeSureness),
+      against: z.array(z.string().max(60)).min(1, 'Choose what it is held against.').max(40),
+      clearance: z.string().max(40),
+      gone: z.boolean().optional(),
+      typed: z.record(z.string(), text(60)),
+    }),
   ),
 };
 

@@ -37,6 +37,10 @@ export interface CandidateRecord extends Stamp {
   note?: string | undefined;
 }
 
+/** How a place was read, from the surest on: one standard deviation of each is in `sureByReading`. */
+export const shapeSureness = ['tape', 'card', 'eye'] as const;
+export type ShapeSureness = (typeof shapeSureness)[number];
+
 /** A way out that somebody knows of: a shape that comes to stand elsewhere, or ends elsewhere, by so many mm. */
 export interface WayOutRecord extends Stamp {
   title: string;
@@ -56,9 +60,27 @@ export interface WayOutRecord extends Stamp {
   typed: Record<string, string>;
 }
 
+/** A thing in the bay or on the unit that no fact covers, as a box by its six faces, in the datum of its side, mm. */
+export interface OwnShapeRecord extends Stamp {
+  name: string;
+  side: 'bay' | 'unit';
+  x: readonly [number, number];
+  y: readonly [number, number];
+  z: readonly [number, number];
+  /** How it was read. */
+  sure: ShapeSureness;
+  /** Shapes of the other side that it is held against, and by which least gap. */
+  against: readonly string[];
+  clearance: string;
+  gone?: boolean | undefined;
+  /** As people wrote it, by field. */
+  typed: Record<string, string>;
+}
+
 export interface FitRecords {
   fit: FitRecord;
   gap: GapRecord;
   candidate: CandidateRecord;
   'way-out': WayOutRecord;
+  'own-shape': OwnShapeRecord;
 }

@@ -1,4 +1,4 @@
-import { interfaceOf, interfaces, shapeRules, stoodOn } from '@bay/core/fit';
+import { clearances, interfaceOf, interfaces, shapeRules, stoodOn } from '@bay/core/fit';
 import type { TrialReading } from '@bay/core/fit';
 import type { Tx } from '../db/connection.ts';
 import { sameValue } from '@bay/core/rules';
@@ -94,5 +94,17 @@ export const fitKinds = [
         throw badInput({ approval: `${shape.name} is structure or steering: say who has to agree.` });
     },
     describe: (data) => (data.gone ? `way out taken off: ${data.title}` : `way out thought of: ${data.title}`),
+  }),
+  kindRule({
+    kind: 'own-shape',
+    logKind: 'fit',
+    station: 'fit',
+    check: (data) => {
+      const other = data.side === 'bay' ? 'unit' : 'bay';
+      const known = shapeRules.filter((r) => r.side === other).map((r) => r.id);
+      if (data.against.some((id) => !known.includes(id))) throw notFound('What it is held against');
+      if (!clearances.some((c) => c.id === data.clearance)) throw notFound('This least gap');
+    },
+    describe: (data) => `${data.gone ? 'taken off the drawing' : 'drawn'}: ${data.name}`,
   }),
 ];

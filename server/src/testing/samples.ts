@@ -25,6 +25,20 @@ export const samples: Record<RecordKind, Sample> = {
     acts: { deviation: { why: 'it hung on the crane of the last shop' } },
     acted: { status: 'done' },
   },
+  'own-shape': {
+    key: '0c3d6f5a-6d0a-4f5b-8e41-5a2b8b1c7d22',
+    data: {
+      name: 'Fuse box',
+      side: 'bay',
+      x: [100, 200],
+      y: [200, 300],
+      z: [100, 200],
+      sure: 'tape',
+      against: ['covers-left'],
+      clearance: 'cl-fixed',
+      typed: {},
+    },
+  },
   'way-out': {
     key: '6b0f4c1e-2a58-4c39-9d43-0f6f6d2f4a10',
     data: { title: 'Shallower sump', shape: 'sump-bowl', z: 40, typed: { z: '40 mm' } },

@@ -6,18 +6,9 @@ import type { FactDef, FactTableRow, ReadTable } from '@bay/core/facts';
 import { counted } from '@bay/core/units';
 import type { FactRow } from '@bay/contract/facts';
 import { sentenceOf } from '../api/index.ts';
-import { Dialog } from '../ui/index.ts';
+import { Dialog, download } from '../ui/index.ts';
 import { usePutFact } from './useFact.ts';
 import type { Bearer } from './useFact.ts';
-
-function download(name: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: 'text/csv;charset=utf-8' }));
-  const a = document.createElement('a');
-  a.href = url;
-  a.download = name;
-  a.click();
-  URL.revokeObjectURL(url);
-}
 
 /** What a table brings, looked over before anything is written; then one fact after the other, with what is refused. */
 function Bring({
@@ -138,7 +129,9 @@ export function FactTable({
       <button
         type="button"
         className="plain-button bare"
-        onClick={() => download(`${name}.csv`, Papa.unparse(factTable(defs, rows), { columns: [...tableHead] }))}
+        onClick={() =>
+          download(`${name}.csv`, 'text/csv', Papa.unparse(factTable(defs, rows), { columns: [...tableHead] }))
+        }
       >
         To a table
       </button>

@@ -1,20 +1,19 @@
-import { Button, NativeSelect } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useHotkeys, useMediaQuery } from '@mantine/hooks';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { gapRows, poseKeys, pull, sayPosition, tightest, viewNames, viewOf } from '@bay/core/fit';
-import type { JobScene, Pose, PoseKey, ViewName } from '@bay/core/fit';
-import { noCurrency, showMoney } from '@bay/core/money';
-import { counted } from '@bay/core/units';
-import { useMe } from '../api/index.ts';
+import { poseKeys, pull, sayPosition, viewNames, viewOf } from '@bay/core/fit';
+import type { Pose, PoseKey, ViewName } from '@bay/core/fit';
 import { useFactRow, usePutFact } from '../facts/index.ts';
 import { useJob } from '../sheet/index.ts';
 import { Board } from '../ui/board/index.ts';
-import { Empty, Sum, Trouble, VerdictMark } from '../ui/index.ts';
+import { Empty, Trouble } from '../ui/index.ts';
+import styles from './fit.module.css';
+import { Gaps } from './Gaps.tsx';
+import { LeastChange } from './LeastChange.tsx';
+import { TakeAlong } from './TakeAlong.tsx';
 import { usePosition } from './usePosition.ts';
 import type { PositionView } from './usePosition.ts';
-import { WayOutForm } from './WayOutForm.tsx';
-import styles from './fit.module.css';
 
 const tones = { 'goes-on': 'teal', look: 'ochre', stop: 'oxide', 'not-known': 'ochre' } as const;
 const views = Object.keys(viewNames) as ViewName[];
@@ -58,135 +57,6 @@ function Steps({ pose, move }: Pick<PositionView, 'pose' | 'move'>) {
         ];
       })}
     </ul>
-  );
-}
-
-/** Every gap at this place, the tightest first; each opens to its sum. */
-function Gaps({ scene, judged }: { scene: JobScene; judged: PositionView['judged'] }) {
-  const [open, setOpen] = useState<string>();
-  return (
-    <ul className="rows" aria-label="Gaps">
-      {tightest(scene, judged.margins).map((m) => {
-        const pair = scene.pairs[m.meeting.pair]!;
-        const isOpen = open === pair.id;
-        return (
-          <li key={pair.id}>
-            <button
-              type="button"
-              className="row-button"
-              aria-expanded={isOpen}
-              onClick={() => setOpen(isOpen ? undefined : pair.id)}
-            >
-              <VerdictMark word={m.margin < 0 ? 'clash' : 'bolts-up'} />
-              <span>
-                {pair.name}{' '}
-                <span className="quiet">
-                  {m.gap < 0 ? `meets by ${(-m.gap).toFixed(0)} mm` : `${m.gap.toFixed(0)} mm left`}
-                </span>
-              </span>
-              <span className="figure">{`${m.margin < 0 ? '−' : '+'}${Math.abs(m.margin).toFixed(1)} mm`}</span>
-              <span className={`word ${m.margin < 0 ? 'oxide' : 'teal'}`}>{m.margin < 0 ? 'Short' : 'Kept'}</span>
-            </button>
-            {isOpen && (
-              <div className={styles['gap']}>
-                <Sum
-                  rows={gapRows(scene, m)}
-                  result={{ label: 'In hand', value: Math.round(m.margin * 10) / 10, unit: 'mm' }}
-                />
-                <Link to={`?at=${pair.interfaceId}`}>The place, its facts and its ways out</Link>
-              </div>
-            )}
-          </li>
-        );
-      })}
-    </ul>
-  );
-}
-
-/** The sets of ways out with which everything clears, the least first. */
-function LeastChange({
-  view,
-  reserve,
-  setReserve,
-}: {
-  view: PositionView;
-  reserve: number;
-  setReserve: (mm: number) => void;
-}) {
-  const { mayWrite } = useJob();
-  const currency = useMe().data?.shop?.currency ?? noCurrency;
-  const [adding, setAdding] = useState(false);
-  const { options, plans, planShare, tried, tryPlan, scene } = view;
-  const titles = (ids: readonly string[]): string =>
-    ids.length === 0 ? 'As it is' : ids.map((id) => options.find((o) => o.id === id)?.title ?? id).join(' and ');
-  return (
-    <section className="panel" aria-label="The least change">
-      <div className="bench-head">
-        <h3>The least change</h3>
-        <NativeSelect
-          aria-label="To be left in hand"
-          value={String(reserve)}
-          onChange={(e) => setReserve(Number(e.currentTarget.value))}
-          data={[0, 3, 5, 10].map((n) => ({ value: String(n), label: `${n} mm in hand` }))}
-        />
-      </div>
-      {planShare !== undefined && (
-        <p className="quiet" role="status">
-          Going through {counted(2 ** options.length, 'set')} of ways out, {Math.round(planShare * 100)} % …
-        </p>
-      )}
-      {plans && planShare === undefined && (
-        <>
-          {plans.plans.length === 0 && (
-            <p>
-              None of {counted(options.length, 'way out', 'ways out')} makes every gap clear with {reserve} mm in hand,
-              alone or together{plans.exact ? '' : ', as far as was searched'}.
-            </p>
-          )}
-          <ul className="rows">
-            {plans.plans.map((p) => {
-              const at = p.options.length === tried.length && p.options.every((id) => tried.includes(id));
-              return (
-                <li key={p.options.join()} className={styles['plan']}>
-                  <span>
-                    <b>{titles(p.options)}</b>{' '}
-                    <span className="quiet">
-                      {[
-                        `${p.worstMm.toFixed(1)} mm in hand`,
-                        ...(p.cost > 0 ? [showMoney(p.cost, currency)] : []),
-                        ...(p.hours > 0 ? [`${p.hours} h`] : []),
-                      ].join(' · ')}
-                    </span>
-                    {p.approvals.map((a) => (
-                      <span key={a} className="tag ochre">
-                        {' '}
-                        only with approval: {a}
-                      </span>
-                    ))}
-                  </span>
-                  <Button variant="default" size="compact-md" disabled={at} onClick={() => tryPlan(p.options, p.pose)}>
-                    {at ? 'Drawn' : 'Draw it so'}
-                  </Button>
-                </li>
-              );
-            })}
-          </ul>
-        </>
-      )}
-      <div className="row-actions">
-        {tried.length > 0 && (
-          <Button variant="subtle" onClick={() => tryPlan([], view.pose)}>
-            Draw it without ways out
-          </Button>
-        )}
-        {mayWrite && (
-          <Button variant="default" onClick={() => setAdding(true)}>
-            A way out of our own
-          </Button>
-        )}
-      </div>
-      {adding && <WayOutForm scene={scene} close={() => setAdding(false)} />}
-    </section>
   );
 }
 
@@ -326,6 +196,7 @@ export function PositionBench() {
           <Gaps scene={scene} judged={judged} />
         </section>
         <LeastChange view={view} reserve={reserve} setReserve={setReserve} />
+        <TakeAlong view={view} />
       </div>
     </div>
   );

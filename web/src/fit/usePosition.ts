@@ -33,7 +33,8 @@ export function usePosition(reserveMm: number): PositionView {
   const { plan } = useJob();
   const written = useRecords('way-out');
   const books = useMemo(() => ({ job: plan.facts }), [plan.facts]);
-  const asIs = useMemo(() => sceneOfJob(books), [books]);
+  const own = useRecords('own-shape');
+  const asIs = useMemo(() => sceneOfJob(books, own), [books, own]);
   const options = useMemo(() => optionsOf(books, asIs, written), [books, asIs, written]);
   const [tried, setTried] = useState<readonly string[]>([]);
   const scene = useMemo(

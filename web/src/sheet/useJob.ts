@@ -66,6 +66,7 @@ const kindNames: Partial<Record<RecordKind, string>> = {
   kit: 'kit line',
   rig: 'slings',
   'way-out': 'way out',
+  'own-shape': 'drawn shape',
   'donor-entry': 'entry of the account',
   'warm-up': 'warm-up reading',
   'as-it-came': 'mark on the car',

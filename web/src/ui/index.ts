@@ -1,4 +1,5 @@
 export * from './Because.tsx';
+export * from './download.ts';
 export * from './Empty.tsx';
 export * from './FindIn.tsx';
 export * from './Fold.tsx';

@@ -4,3 +4,5 @@ export * from './scene-of-job.ts';
 export * from './say.ts';
 export * from './views.ts';
 export * from './ways-out.ts';
+export * from './exports.ts';
+export * from './own.ts';

@@ -5,7 +5,8 @@ import type { Sum } from '../../rules/sum.ts';
 /** Shapes of unit and bay that are to keep a least gap, and the interface that speaks of it. */
 export interface PairRule {
   id: string;
-  interfaceId: string;
+  /** Nothing where it is a thing of their own, of which no place speaks. */
+  interfaceId?: string;
   name: string;
   unit: readonly string[];
   bay: readonly string[];
@@ -103,17 +104,20 @@ const always: readonly PairRule[] = [
   },
 ];
 
-/** The pairs of a job, each with its least gap for the planned cushions. */
-export function pairsOf(books: Books): (PairRule & { need: Sum })[] {
+/** A pair with its least gap for the planned cushions. */
+export function withNeed(pair: PairRule, books: Books): PairRule & { need: Sum } {
   const evidence = new FitEvidence(books);
-  const driven = evidence.maybeWord('cho-fan') === 'engine-driven';
-  return [...always, nose(driven), ...sides].map((pair) => {
-    const least = evidence.clearance(pair.clearance);
-    const need = pair.spare
-      ? least.plus(evidence.limit(pair.spare.label, pair.spare.mm, 'mm', 'common practice'))
-      : least;
-    return { ...pair, need };
-  });
+  const least = evidence.clearance(pair.clearance);
+  const need = pair.spare
+    ? least.plus(evidence.limit(pair.spare.label, pair.spare.mm, 'mm', 'common practice'))
+    : least;
+  return { ...pair, need };
+}
+
+/** The pairs of a job, each with its least gap. */
+export function pairsOf(books: Books): (PairRule & { need: Sum })[] {
+  const driven = new FitEvidence(books).maybeWord('cho-fan') === 'engine-driven';
+  return [...always, nose(driven), ...sides].map((pair) => withNeed(pair, books));
 }
 
 export const pairRules: readonly PairRule[] = [...always, nose(true), nose(false), ...sides];

@@ -7,7 +7,10 @@ import type { FitProblem } from '../position/problem.ts';
 import { bayRules } from './bay.ts';
 import { notKnown, Tape } from './tape.ts';
 import { pairsOf } from './pairs.ts';
+import { withNeed } from './pairs.ts';
 import type { PairRule } from './pairs.ts';
+import { ownShapes } from './own.ts';
+import type { OwnShapes } from './own.ts';
 import type { FitShape, MissingShape, ShapeRule } from './types.ts';
 import { unitRules } from './unit.ts';
 
@@ -102,14 +105,17 @@ export function rangeOf(book: FactBook): PoseRange {
 }
 
 /** The geometry of a job from its facts. Engines that lie across the car are not drawn yet. */
-export function sceneOfJob(books: Books): JobScene {
+export function sceneOfJob(books: Books, own: OwnShapes = {}): JobScene {
   const book = books.job ?? new Map();
   const layout = book.get('rec-drive-layout')?.parts['value'];
   const across = typeof layout === 'string' && !layout.startsWith('front-longitudinal');
-  const { shapes, missing } = across ? { shapes: [], missing: [] } : shapesOf(book);
+  const fromFacts = across ? { shapes: [], missing: [] } : shapesOf(book);
+  const { missing } = fromFacts;
+  const added = across ? [] : ownShapes(own);
+  const shapes = [...fromFacts.shapes, ...added.map((a) => a.shape)];
   const there = new Set(shapes.map((s) => s.id));
   const waits = (ids: readonly string[]): Need[] => missing.filter((m) => ids.includes(m.id)).flatMap((m) => m.wants);
-  const all = across ? [] : pairsOf(books);
+  const all = across ? [] : [...pairsOf(books), ...added.map(({ pair }) => withNeed(pair, books))];
   const ready = all.filter((p) => p.unit.some((id) => there.has(id)) && p.bay.some((id) => there.has(id)));
   const open = all.flatMap((pair) => {
     const wants = [...waits(pair.unit), ...waits(pair.bay)];

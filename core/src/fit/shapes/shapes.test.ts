@@ -5,14 +5,19 @@ import { judgeAll } from '../judge.ts';
 import { bestPosition, byPair, describePose, judgeAt, Scene } from '../position/index.ts';
 import {
   chosenPose,
+  csvOf,
+  dxfOf,
+  optionsOf,
   outlineOf,
-  pull,
+  pairRules,
   project,
+  pull,
   sayPosition,
   sceneOfJob,
   shapeRules,
-  pairRules,
+  svgOf,
   viewOf,
+  withWaysOut,
 } from './index.ts';
 
 type Parts = Record<string, number | string>;
@@ -311,5 +316,125 @@ describe('the views', () => {
       .map((m) => m.margin);
     expect(total).toBeCloseTo(Math.min(...margin), 1);
     expect(describePose(new Scene(scene.problem), judged).worstMm).toBe(judged.worst);
+  });
+});
+
+describe('what people drew themselves', () => {
+  const box = {
+    name: 'Fuse box',
+    side: 'bay',
+    x: [100, 200],
+    y: [230, 300],
+    z: [300, 420],
+    sure: 'tape',
+    against: ['covers-left'],
+    clearance: 'cl-fixed',
+    typed: {},
+  } as const;
+
+  it('is held against what they chose, by the least gap they chose, as sure as it was read', () => {
+    const scene = sceneOfJob({ job: bookOf(measured) }, { a: box, gone: { ...box, gone: true } });
+    const pair = scene.pairs.find((p) => p.id === 'own-a')!;
+    expect(scene.pairs.map((p) => p.id)).not.toContain('own-gone');
+    expect(pair.name).toBe('fuse box to the engine');
+    // Static 12 and 8 of rock on rubber; the covers end at 205, the box begins at 230.
+    expect(pair.need.value).toBe(20);
+    const margins = byPair(scene.problem, judgeAt(new Scene(scene.problem), scene.chosen!).margins);
+    expect(margins[scene.pairs.indexOf(pair)]).toBeCloseTo(25 - 20, 6);
+    const byEye = sceneOfJob({ job: bookOf(measured) }, { a: { ...box, sure: 'eye' } });
+    expect(byEye.shapes.find((s) => s.id === 'own-a')!.sigma).toBe(20);
+    expect(sayPosition(byEye, bestPosition(byEye.problem)).doubts.join(' ')).toContain(
+      'Fuse box stands where it is by eye',
+    );
+  });
+});
+
+describe('ways out', () => {
+  const scene = sceneOfJob({ job: bookOf(measured) });
+  const books = { job: bookOf(measured) };
+  const way = { title: 'Sister sump', shape: 'sump-bowl', z: 40, typed: {} };
+
+  it('are stiffer mounts than the planned ones, and what people wrote of shapes that are drawn', () => {
+    const ids = (
+      change: Record<string, Parts>,
+      written: Parameters<typeof optionsOf>[2] = {},
+    ): string[] => {
+      const job = bookOf(with_(change));
+      return optionsOf({ job }, sceneOfJob({ job }), written).map((o) => o.id);
+    };
+    expect(ids({})).toEqual(['mounts-polyurethane', 'mounts-solid']);
+    expect(ids({ 'cho-mount-material': { value: 'solid' } })).toEqual([]);
+    expect(
+      ids(
+        { 'cho-mount-material': { value: 'solid' } },
+        { w: way, x: { ...way, gone: true }, y: { ...way, shape: 'nothing' } },
+      ),
+    ).toEqual(['w']);
+  });
+
+  it('are drawn where they put things, and stiffer mounts leave smaller gaps to keep', () => {
+    const options = optionsOf(books, scene, { w: way });
+    const changed = withWaysOut(
+      scene,
+      options.filter((o) => o.id === 'w' || o.id === 'mounts-solid'),
+    );
+    const floor = (of: typeof scene): number =>
+      Math.min(...of.shapes.find((s) => s.id === 'sump-bowl')!.points.map((p) => p[2]));
+    expect(floor(changed)).toBe(floor(scene) + 40);
+    expect(changed.pairs.find((p) => p.id === 'hood')!.need.value).toBe(22);
+    expect(changed.problem.pairs.find((p) => p.id === 'hood')!.needMm).toBe(22);
+    expect(withWaysOut(scene, [])).toBe(scene);
+    // The strip that is drawn of what goes on beyond moves with it.
+    const hood = withWaysOut(scene, [
+      { id: 'h', title: 'Raised', changes: [{ side: 'bay', id: 'hood', move: [0, 0, 30] }] },
+    ]).shapes.find((s) => s.id === 'hood')!;
+    expect(Math.min(...hood.drawn!.map((p) => p[2]))).toBe(485);
+  });
+});
+
+describe('the geometry for other programs', () => {
+  const scene = sceneOfJob({ job: bookOf(measured) });
+  const { margins } = judgeAt(new Scene(scene.problem), scene.chosen!);
+
+  it('is lines of a DXF of release 12, closed round every shape, in layers by view and side', () => {
+    const rows = dxfOf(scene, scene.chosen!, margins).split('\r\n');
+    const pairs = Array.from(
+      { length: Math.floor(rows.length / 2) },
+      (_, i) => [rows[2 * i]!, rows[2 * i + 1]!] as const,
+    );
+    expect(pairs.slice(0, 4)).toEqual([
+      ['0', 'SECTION'],
+      ['2', 'HEADER'],
+      ['9', '$ACADVER'],
+      ['1', 'AC1009'],
+    ]);
+    expect(pairs.at(-1)).toEqual(['0', 'EOF']);
+    const lines = pairs.filter(([code, value]) => code === '0' && value === 'LINE').length;
+    const drawn = (['side', 'top', 'front'] as const).flatMap(
+      (v) => viewOf(scene, v, scene.chosen!, margins).shapes,
+    );
+    expect(lines).toBe(drawn.reduce((sum, s) => sum + s.points.length, 0));
+    for (const code of ['10', '20', '11', '21']) {
+      const numbers = pairs.filter(([c]) => c === code).map(([, v]) => Number(v));
+      expect(numbers).toHaveLength(lines);
+      expect(numbers.every(Number.isFinite)).toBe(true);
+    }
+    expect(new Set(pairs.filter(([c]) => c === '8').map(([, v]) => v))).toEqual(
+      new Set(['SIDE_BAY', 'SIDE_UNIT', 'TOP_BAY', 'TOP_UNIT', 'FRONT_BAY', 'FRONT_UNIT']),
+    );
+  });
+
+  it('is an SVG in millimetres, with what could end a tag written out', () => {
+    const svg = svgOf({ ...viewOf(scene, 'side', scene.chosen!, margins), name: 'a < b & "c"' });
+    expect(svg).toContain('<title>a &lt; b &amp; &quot;c&quot;</title>');
+    expect(svg).toMatch(/width="\d+(\.\d+)?mm"/);
+    expect(svg.match(/<path /g)!.length).toBeGreaterThan(15);
+    expect(svg).not.toMatch(/NaN|undefined/);
+  });
+
+  it('is a row of CSV for every point', () => {
+    const rows = csvOf(scene).trimEnd().split('\r\n');
+    expect(rows[0]).toBe('side,id,name,piece,x,y,z,radius,sigma,source');
+    expect(rows).toHaveLength(1 + scene.shapes.reduce((sum, s) => sum + s.points.length, 0));
   });
 });
