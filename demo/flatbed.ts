@@ -42,6 +42,8 @@ export const flatbed: DemoJob = {
       'eng-height-up': { 'highest-point': '380 mm', 'highest-point-x': '310 mm', 'rear-cover': '352 mm' }, 'eng-sump-depth': { 'at-bowl': '232 mm', 'at-front': '165 mm' }, 'eng-sump-bowl-place': { value: 'rear', 'bowl-rear-x': '40 mm', 'bowl-front-x': '330 mm' }, 'eng-slope-design': '2.5 deg',
     }),
     { when: [9, '16:20'], by: 'RS', fact: ['gearbox', 'gbx-length', '742 mm'] },
+    { when: [9, '17:00'], by: 'MH', record: ['way-out', '5f0e7a52-8f5c-4b1e-9a51-3d1d5a4be001', { title: 'Sump of the sister engine', shape: 'sump-front', z: 45, cost: 42000, hours: 3, typed: { z: '45 mm' } }] },
+    { when: [9, '17:02'], by: 'MH', record: ['way-out', '5f0e7a52-8f5c-4b1e-9a51-3d1d5a4be002', { title: 'Flat intake', shape: 'top', z: -40, cost: 18000, hours: 1.5, typed: { z: '-40 mm' } }] },
     ...round([10, '08:30'], 'MH', 'assumed', 'job', { 'cho-goal': 'road-going', 'cho-control': 'donor-unit-trimmed-loom', 'cho-unit-lift': 'engine-and-gearbox', 'cho-fuel-system': 'diesel-suction', 'cho-pump-place': 'in-tank', 'cho-mount-material': 'rubber', 'cho-heater': 'kept', 'cho-ac': 'deleted', 'cho-ps': 'manual', 'cho-sump': 'donor-sump', 'cho-loom': { length: 'lengthened', splices: '4' } }),
     ...round([10, '09:00'], 'RS', 'measured', 'donor', { 'rec-hv-system': 'no', 'don-proof-of-running': 'seller-says', 'don-mileage': { value: '188000 km', source: 'odometer' }, 'don-storage-months': '14', 'don-harness-state': { 'cut-plugs': '0', 'missing-branches': '1' }, 'don-ecu-set': { 'engine-unit': 'present', key: 'present', reader: 'present', pedal: 'present' } }),
     { when: [10, '09:40'], by: 'MH', station: 'donor', sign: 'scope' },

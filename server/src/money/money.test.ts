@@ -6,11 +6,12 @@ import * as jobs from '@bay/contract/jobs';
 import { addSupplier, listSuppliers, renameSupplier } from '@bay/contract/kit';
 import { undoCommand } from '@bay/contract/logbook';
 import { setCurrency } from '@bay/contract/money';
-import { putRecord } from '@bay/contract/records';
+import { kindSchema, putRecord, recordKinds } from '@bay/contract/records';
 import type { RecordKind } from '@bay/contract/records';
 import { inShop } from '../db/connection.ts';
 import { commandId, freshDatabase, startServer } from '../testing/harness.ts';
 import type { Client, TestServer } from '../testing/harness.ts';
+import { samples } from '../testing/samples.ts';
 import { says } from '../testing/says.ts';
 import { bookedJob, shopWithCrew } from '../testing/shop.ts';
 import type { TestShop } from '../testing/shop.ts';
@@ -49,7 +50,21 @@ const recordOf = async (who: Client, jobId: string, kind: RecordKind, key: strin
     (r) => r.kind === kind && r.key === key,
   );
 
+/** A record of every kind that has an amount, and the field it stands in. */
+const priced = [
+  ['kit', 'kit-sump', { status: 'here' }, 'price'],
+  ['candidate', randomUUID(), { note: 'complete' }, 'cost'],
+  ['donor-entry', randomUUID(), { sort: 'sold', what: 'rear axle', on: '2026-04-04' }, 'amount'],
+  ['ask', randomUUID(), { ask: 'approval', to: 'manager', what: 'regrind' }, 'amount'],
+  ['way-out', randomUUID(), samples['way-out'].data, 'cost'],
+] as const;
+
 describe('money', () => {
+  it('is looked at here for every kind that has some', () => {
+    const kindsWithMoney = recordKinds.filter((kind) => kindSchema(kind).money !== undefined);
+    expect(priced.map(([kind]) => kind).sort()).toEqual([...kindsWithMoney].sort());
+  });
+
   it('is in the smallest unit, a whole number, and not below nothing', async () => {
     const jobId = await bookedJob(shop.manager);
     for (const price of [12.5, -1, 1e15, '12'])
@@ -63,12 +78,7 @@ describe('money', () => {
       body: { record: { data: { price: 1250 } } },
     });
   });
-  it.each([
-    ['kit', 'kit-sump', { status: 'here' }, 'price'],
-    ['candidate', randomUUID(), { note: 'complete' }, 'cost'],
-    ['donor-entry', randomUUID(), { sort: 'sold', what: 'rear axle', on: '2026-04-04' }, 'amount'],
-    ['ask', randomUUID(), { ask: 'approval', to: 'manager', what: 'regrind' }, 'amount'],
-  ] as const)(
+  it.each(priced)(
     'of a %s is a row that the database shows to those only who may see it',
     async (kind, key, data, field) => {
       const jobId = await bookedJob(shop.manager);

@@ -14,23 +14,26 @@ export function Gaps({ scene, judged }: { scene: JobScene; judged: PositionView[
       {tightest(scene, judged.margins).map((m) => {
         const pair = scene.pairs[m.meeting.pair]!;
         const isOpen = open === pair.id;
+        // A shape of it that nobody measured may be nearer: what is short stays short, what is kept may not be.
+        const halfKnown = m.margin >= 0 && scene.openPairs.some((o) => o.pair.id === pair.id);
         return (
           <li key={pair.id}>
             <button
               type="button"
-              className="row-button"
+              className={styles['gap-row']}
               aria-expanded={isOpen}
               onClick={() => setOpen(isOpen ? undefined : pair.id)}
             >
-              <VerdictMark word={m.margin < 0 ? 'clash' : 'bolts-up'} />
+              <VerdictMark word={halfKnown ? 'not-measured' : m.margin < 0 ? 'clash' : 'bolts-up'} />
               <span>
                 {pair.name}{' '}
                 <span className="quiet">
                   {m.gap < 0 ? `meets by ${(-m.gap).toFixed(0)} mm` : `${m.gap.toFixed(0)} mm left`}
                 </span>
               </span>
-              <span className="figure">{`${m.margin < 0 ? '−' : '+'}${Math.abs(m.margin).toFixed(1)} mm`}</span>
-              <span className={`word ${m.margin < 0 ? 'oxide' : 'teal'}`}>{m.margin < 0 ? 'Short' : 'Kept'}</span>
+              <span className={`mono ${halfKnown ? 'ochre' : m.margin < 0 ? 'oxide' : 'teal'}`}>
+                {Math.abs(m.margin).toFixed(1)} mm {halfKnown ? 'at most' : m.margin < 0 ? 'short' : 'in hand'}
+              </span>
             </button>
             {isOpen && (
               <div className={styles['gap']}>

@@ -15,8 +15,8 @@ const faces = [
   ['z1', 'Upper face, up'],
 ] as const;
 const sides = [
-  { value: 'bay', label: 'Of the car: from the firewall, the centre line and the rail top' },
-  { value: 'unit', label: 'On the engine: from the crank at the bell face' },
+  { value: 'bay', label: 'On the car' },
+  { value: 'unit', label: 'On the engine' },
 ];
 const sureWords = { tape: 'With a tape (2 mm)', card: 'With a card template (5 mm)', eye: 'By eye (20 mm)' } as const;
 
@@ -54,7 +54,17 @@ export function OwnShapeForm({ scene, close }: { scene: JobScene; close: () => v
   return (
     <FormDialog title="A shape of our own" submit="Draw it" of={form} send={form.send} close={close}>
       <TextInput label="What it is" placeholder="Fuse box" data-autofocus {...form.field('name')} />
-      <Select label="Where it is" data={sides} allowDeselect={false} {...form.field('side')} />
+      <Select
+        label="Where it is"
+        description={
+          other === 'unit'
+            ? 'Read from the firewall, the centre line and the rail top'
+            : 'Read from the crank axis at the bell face'
+        }
+        data={sides}
+        allowDeselect={false}
+        {...form.field('side')}
+      />
       <div className="fields">
         {faces.map(([field, label]) => (
           <MeasuredInput key={field} label={label} unit="mm" {...form.field(field)} />

@@ -146,7 +146,7 @@ export function PositionBench() {
         )}
         <Steps pose={pose} move={move} />
       </div>
-      <div>
+      <div className={styles['said']}>
         <section className="panel" aria-label="What it comes to" aria-live="polite">
           <p className={`${styles['verdict']} ${tones[said.word]}`}>
             {view.waiting ? 'Looking for the best place …' : said.headline}
@@ -195,6 +195,8 @@ export function PositionBench() {
           <h3>Every gap here</h3>
           <Gaps scene={scene} judged={judged} />
         </section>
+      </div>
+      <div className={styles['below']}>
         <LeastChange view={view} reserve={reserve} setReserve={setReserve} />
         <TakeAlong view={view} />
       </div>

@@ -48,11 +48,8 @@ export function sayPosition(scene: JobScene, at: PositionJudged): PositionSaid {
   const doubts = [
     ...(openPairs.length > 0
       ? [
-          `${counted(openPairs.length, 'gap')} cannot be judged yet: ${list(openPairs.map((o) => o.pair.name))}. Measure ${list(
-            [
-              ...new Set(openPairs.flatMap((o) => o.wants.map((w) => partName(w.factId, w.partKey).toLowerCase()))),
-            ].slice(0, 3),
-          )} first.`,
+          `${counted(openPairs.length, 'gap')} cannot be judged yet: ${list(openPairs.map((o) => o.pair.name))}.`,
+          `Measure first: ${[...new Set(openPairs.flatMap((o) => o.wants.map((w) => partName(w.factId, w.partKey).toLowerCase())))].slice(0, 3).join('; ')}.`,
         ]
       : []),
     ...assumed.map((a) => `${a}.`),
