@@ -1,6 +1,8 @@
+import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Key } from 'selenium-webdriver';
-import { openDesk } from './shop.ts';
+import { putRecord } from '@bay/contract/records';
+import { demoManager, openDesk } from './shop.ts';
 import type { Desk } from './shop.ts';
 
 /** Where the engine sits: found, moved by hand and by keys, kept; and the least change that makes it fit. */
@@ -113,5 +115,30 @@ describe('the position', () => {
     await b.press('Keep this place');
     await b.see('Engine place in the car', '.logbook-book');
     await b.see('Back to where it was chosen', comes);
+  });
+
+  it('is held against what was read in the trial fit: where it really sits, and what to measure again', async () => {
+    const manager = await demoManager(desk.shop.server);
+    const read = (interfaceId: string, gapMm: number) =>
+      manager.good(putRecord, {
+        params: { jobId: desk.job('Brockhurst'), kind: 'gap', key: randomUUID() },
+        body: {
+          commandId: randomUUID(),
+          revision: 0,
+          data: {
+            interfaceId,
+            read: { word: 'adapt', gapMm, place: 'narrowest', condition: 'cold' },
+          },
+        },
+      });
+    await read('fit-hood', 20);
+    await read('fit-sump-steering', 20);
+    const said = await b.see(/By what was read it sits/, '[aria-label="What the trial fit says"]');
+    expect(said).toMatch(
+      /sump to steering, \d+ mm less was read than any place of the unit explains: measure/,
+    );
+    expect(said).toContain('20 mm read');
+    await b.press('Draw it where it was read');
+    await b.see('Best there is in the range', comes);
   });
 });

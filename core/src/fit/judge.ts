@@ -121,7 +121,7 @@ const isWorse = (word: TrialReading['word'], forecast: FitWord): boolean =>
   word !== 'bolts-up' && (forecast === 'not-measured' || words.indexOf(word) < words.indexOf(forecast));
 
 /** The readings that stand: of one spot, cold or hot, the last. */
-function standingTrials(first: TrialReading | undefined, gaps: readonly GapRecord[]): TrialReading[] {
+export function standingTrials(first: TrialReading | undefined, gaps: readonly GapRecord[]): TrialReading[] {
   const all = [...(first ? [first] : []), ...gaps.filter((g) => !g.withdrawn).map((g) => g.read)];
   const bySpot = new Map<string, TrialReading>();
   for (const trial of all.sort(byTime)) bySpot.set(`${trial.place.trim().toLowerCase()} ${trial.condition}`, trial);

@@ -166,7 +166,7 @@ describe('any two hulls', () => {
           if (gap < 0) expect(gapBetween(shifted(a, normal, -gap), b).gap).toBeCloseTo(0, 4);
         },
       ),
-      { numRuns: 1500, seed: 11, endOnFailure: true },
+      { numRuns: 500, seed: 11, endOnFailure: true },
     );
   });
 
@@ -205,7 +205,7 @@ describe('any two hulls', () => {
         if (best < 0) expect(gap).toBeCloseTo(best, 5);
         else expect(gap).toBeGreaterThanOrEqual(best - 1e-5);
       }),
-      { numRuns: 1500, seed: 12, endOnFailure: true },
+      { numRuns: 500, seed: 12, endOnFailure: true },
     );
   });
 });

@@ -12,6 +12,7 @@ import styles from './fit.module.css';
 import { Gaps } from './Gaps.tsx';
 import { LeastChange } from './LeastChange.tsx';
 import { TakeAlong } from './TakeAlong.tsx';
+import { Trial } from './Trial.tsx';
 import { usePosition } from './usePosition.ts';
 import type { PositionView } from './usePosition.ts';
 
@@ -191,6 +192,7 @@ export function PositionBench() {
             <Keep pose={pose} />
           </div>
         </section>
+        {view.trial && <Trial said={view.trial} scene={scene} draw={view.drawAt} />}
         <section className="panel" aria-label="Every gap here">
           <h3>Every gap here</h3>
           <Gaps scene={scene} judged={judged} />

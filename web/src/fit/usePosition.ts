@@ -1,6 +1,19 @@
 import { useMemo, useState } from 'react';
-import { describePose, judgeAt, middleOf, moved, optionsOf, Scene, sceneOfJob, withWaysOut } from '@bay/core/fit';
-import type { FitOption, JobScene, Judged, Plans, Pose, PoseKey, Position } from '@bay/core/fit';
+import {
+  describePose,
+  gapsByPlace,
+  judgeAt,
+  middleOf,
+  moved,
+  optionsOf,
+  readingsFor,
+  Scene,
+  sceneOfJob,
+  standingTrials,
+  trialSaid,
+  withWaysOut,
+} from '@bay/core/fit';
+import type { FitOption, JobScene, Judged, Plans, Pose, PoseKey, Position, TrialSaid } from '@bay/core/fit';
 import { useJob, useRecords } from '../sheet/index.ts';
 import { useWork } from '../workers/index.ts';
 
@@ -21,6 +34,9 @@ export interface PositionView {
   waiting: boolean;
   /** Moves the unit, held in its range. */
   move: (by: Readonly<Partial<Record<PoseKey, number>>>) => void;
+  /** What the readings of the trial fit say of the drawing; nothing where there are none that stand. */
+  trial: TrialSaid | undefined;
+  drawAt: (pose: Pose) => void;
   toBest: () => void;
   toChosen: (() => void) | undefined;
   tryPlan: (ids: readonly string[], pose: Pose) => void;
@@ -45,6 +61,17 @@ export function usePosition(reserveMm: number): PositionView {
       ),
     [asIs, options, tried],
   );
+  const fits = useRecords('fit');
+  const gaps = useRecords('gap');
+  const trial = useMemo(() => {
+    const places = gapsByPlace(Object.values(gaps));
+    // What was read before a fact changed says nothing of the car as it is.
+    const standing = plan.fits
+      .filter((line) => !line.stale)
+      .map((line) => [line.def.id, standingTrials(fits[line.def.id]?.trial, places.get(line.def.id) ?? [])] as const)
+      .filter(([, trials]) => trials.length > 0);
+    return trialSaid(asIs, asIs.chosen, readingsFor(asIs, new Map(standing)));
+  }, [asIs, plan.fits, fits, gaps]);
   const ready = scene.pairs.length > 0;
   const searching = useWork('bestPosition', ready ? scene.problem : undefined);
   const wish = useMemo(
@@ -70,6 +97,8 @@ export function usePosition(reserveMm: number): PositionView {
     planShare: wish ? changing.share : undefined,
     tried,
     waiting: !moving && !scene.chosen && !searching.result && searching.share !== undefined,
+    trial,
+    drawAt: setMoving,
     move: (by) => setMoving((now) => moved(now ?? pose, by, range)),
     toBest: () => searching.result && setMoving(searching.result.pose),
     toChosen: scene.chosen && (() => setMoving(scene.chosen)),

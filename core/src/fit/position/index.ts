@@ -10,3 +10,4 @@ export type { Judged } from './climb.ts';
 export * from './changes.ts';
 export * from './plans.ts';
 export * from './run.ts';
+export * from './adjust.ts';

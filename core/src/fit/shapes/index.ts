@@ -6,3 +6,4 @@ export * from './views.ts';
 export * from './ways-out.ts';
 export * from './exports.ts';
 export * from './own.ts';
+export * from './trial.ts';

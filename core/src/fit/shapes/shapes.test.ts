@@ -12,10 +12,12 @@ import {
   pairRules,
   project,
   pull,
+  readingsFor,
   sayPosition,
   sceneOfJob,
   shapeRules,
   svgOf,
+  trialSaid,
   viewOf,
   withWaysOut,
 } from './index.ts';
@@ -436,5 +438,62 @@ describe('the geometry for other programs', () => {
     const rows = csvOf(scene).trimEnd().split('\r\n');
     expect(rows[0]).toBe('side,id,name,piece,x,y,z,radius,sigma,source');
     expect(rows).toHaveLength(1 + scene.shapes.reduce((sum, s) => sum + s.points.length, 0));
+  });
+});
+
+describe('a trial fit', () => {
+  const scene = sceneOfJob({ job: bookOf(measured) });
+  const drawn = (pair: string): number => {
+    const margins = judgeAt(new Scene(scene.problem), scene.chosen!).margins;
+    return Math.min(
+      ...margins.filter((m) => scene.pairs[m.meeting.pair]!.id === pair).map((m) => m.gap),
+    );
+  };
+  const reading = (
+    gapMm: number,
+    place = 'middle',
+  ): { word: 'adapt'; gapMm: number; place: string; condition: 'cold' } => ({
+    word: 'adapt',
+    gapMm,
+    place,
+    condition: 'cold',
+  });
+
+  it('is read at places that speak of one pair, the narrowest spot of each', () => {
+    const readings = readingsFor(
+      scene,
+      new Map([
+        ['fit-hood', [reading(30), reading(25, 'front')]],
+        // Towers and rails, left and right: which of them was read nobody says.
+        ['fit-bay-width', [reading(40)]],
+        ['fit-heater', [reading(9)]],
+      ]),
+    );
+    expect(readings).toEqual([{ pair: 'hood', gapMm: 25 }]);
+  });
+
+  it('says where the unit sits other than drawn, and that it agrees where it does', () => {
+    const lower = trialSaid(scene, scene.chosen, [
+      { pair: 'hood', gapMm: drawn('hood') + 6 },
+      { pair: 'ground', gapMm: drawn('ground') - 6 },
+    ])!;
+    expect(lower.sentences[0]).toMatch(/sits [4-6]\.\d mm lower/);
+    expect(lower.sentences).toHaveLength(1);
+    expect(
+      trialSaid(scene, scene.chosen, [{ pair: 'hood', gapMm: drawn('hood') }])!.sentences,
+    ).toEqual(['What was read agrees with the drawing.']);
+    expect(trialSaid(scene, undefined, [{ pair: 'hood', gapMm: 3 }])).toBeUndefined();
+    expect(trialSaid(scene, scene.chosen, [])).toBeUndefined();
+  });
+
+  it('asks to measure again what no place of the unit explains', () => {
+    const said = trialSaid(scene, scene.chosen, [
+      { pair: 'hood', gapMm: drawn('hood') },
+      { pair: 'ground', gapMm: drawn('ground') - 25 },
+      { pair: 'steering', gapMm: drawn('steering') },
+    ])!;
+    expect(said.sentences.join(' ')).toMatch(
+      /Of lowest part to road, \d+ mm less was read .*measure road, laden/,
+    );
   });
 });
