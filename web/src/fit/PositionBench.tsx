@@ -192,6 +192,10 @@ export function PositionBench() {
             <Keep pose={pose} />
           </div>
         </section>
+        <p className="caution">
+          A forecast from measures. Read the gaps in the car, rocked and hot, before anything is tacked, cut or welded;
+          structure and steering are a qualified person's, the maker's manual and local law go first.
+        </p>
         {view.trial && <Trial said={view.trial} scene={scene} draw={view.drawAt} />}
         <section className="panel" aria-label="Every gap here">
           <h3>Every gap here</h3>
