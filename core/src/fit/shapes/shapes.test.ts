@@ -222,7 +222,7 @@ describe('the gaps between shapes', () => {
           expect(Math.min(...tunnel)).toBeCloseTo(sums.get('fit-tunnel')!, 6);
         },
       ),
-      { numRuns: 200, seed: 31 },
+      { numRuns: 100, seed: 31 },
     );
   });
 
