@@ -79,6 +79,14 @@ describe('a position problem', () => {
     expect(faults({ bay: [{ id: 'hood', box, r: -1 }] })).toEqual(['bay.0.r: Not below 0 mm.']);
     const many = Array.from({ length: 10_000 }, (_, i) => ({ id: `s${i}`, points: [[0, 0, i]] }));
     expect(faults({ bay: [...good.bay, ...many] })).toEqual(['bay: At most 400 shapes.']);
+    const crowd = Array.from({ length: 400 }, () => ({ id: 'all', points: [[0, 0, 0]] }));
+    expect(
+      faults({
+        bay: crowd,
+        unit: crowd,
+        pairs: [{ id: 'p', unit: ['all'], bay: ['all'], needMm: 0 }],
+      }),
+    ).toEqual(['pairs: Together the pairs hold 160000 shapes against one another; at most 20000.']);
     expect(faults({ pairs: [] })).toEqual(['pairs: One pair is the least.']);
     expect(faults({ pairs: [...good.pairs, ...good.pairs] })).toEqual([
       'pairs.1.id: "cl-hood" is the name of another pair.',
@@ -118,6 +126,11 @@ describe('a position problem', () => {
       const file = fitProblem.parse({ ...good, options, reserveMm });
       return solved(file, problemOf(file), () => 0).plans.map((p) => p.options);
     };
+    // Where a way out leaves nothing in the way, the answer is still one that can be written down.
+    const open = fitProblem.parse({ ...good, options: options.slice(1, 2), reserveMm: 50 });
+    expect(
+      fitAnswer.parse(JSON.parse(JSON.stringify(solved(open, problemOf(open), () => 0)))).plans,
+    ).toMatchObject([{ options: ['open'], worstMm: 100_000, chance: 1 }]);
     expect(plans(35)).toEqual([[]]);
     expect(plans(50)).toEqual([['close'], ['open'], ['lower']]);
     expect(plans(58)).toEqual(

@@ -12,7 +12,7 @@ import type { Change, FitOption, FitProblem, Placed } from '@bay/core/fit';
 
 /** Farther than this nothing of a car is, mm. */
 const farthest = 100_000;
-const most = { shapes: 400, points: 500, pairs: 200, options: 24, changes: 40 };
+const most = { shapes: 400, points: 500, pairs: 200, meetings: 20_000, options: 24, changes: 40 };
 /** How sure a place is where nobody said: read with a tape, one standard deviation (common practice, no source), mm. */
 export const tapeSigmaMm = 2;
 
@@ -105,6 +105,12 @@ const fields = z.strictObject({
 });
 type Fields = z.infer<typeof fields>;
 
+/** How many shapes have one of these names. */
+function among(all: readonly { id: string }[], named: readonly string[]): number {
+  const wanted = new Set(named);
+  return all.filter((s) => wanted.has(s.id)).length;
+}
+
 /** Names that nothing has, and names that two things have: each with where it stands. */
 function* strangers(p: Fields): Generator<{ path: (string | number)[]; message: string }> {
   const names = { unit: new Set(p.unit.map((s) => s.id)), bay: new Set(p.bay.map((s) => s.id)) };
@@ -120,6 +126,12 @@ function* strangers(p: Fields): Generator<{ path: (string | number)[]; message: 
             message: `Pair "${pair.id}" names "${name}", which is no shape of the ${of}.`,
           };
   }
+  const meetings = p.pairs.reduce((sum, pair) => sum + among(p.unit, pair.unit) * among(p.bay, pair.bay), 0);
+  if (meetings > most.meetings)
+    yield {
+      path: ['pairs'],
+      message: `Together the pairs hold ${meetings} shapes against one another; at most ${most.meetings}.`,
+    };
   const options = new Set<string>();
   for (const [i, option] of (p.options ?? []).entries()) {
     if (options.has(option.id))

@@ -167,7 +167,9 @@ export function PositionBench() {
                 ? `Best there is in the range: ${bestSaid.headline}`
                 : best
                   ? 'This is the best there is in the range.'
-                  : 'The search was given up.'}
+                  : scene.pairs.length > 0
+                    ? 'The search was given up.'
+                    : ''}
           </p>
           <div className="row-actions">
             {share !== undefined ? (
@@ -179,7 +181,7 @@ export function PositionBench() {
                 To the best place (b)
               </Button>
             )}
-            {share === undefined && !best && (
+            {share === undefined && !best && scene.pairs.length > 0 && (
               <Button variant="default" onClick={view.again}>
                 Search again
               </Button>

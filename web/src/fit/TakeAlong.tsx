@@ -68,6 +68,7 @@ export function TakeAlong({ view: { scene, pose, judged } }: { view: PositionVie
         </Button>
         <Button
           variant="subtle"
+          disabled={scene.pairs.length === 0}
           onClick={() =>
             download(`${name}.json`, 'application/json', JSON.stringify(problemFileOf(scene, title), null, 1))
           }

@@ -37,7 +37,8 @@ describe('gaps that were read', () => {
     const real: Pose = { x: 5, y: -6, z: -4, slopeDeg: 2.6, yawDeg: 0 };
     const { pose, readings } = adjustTo(scene, planned, read(real));
     // The plan is believed too, a little: it pulls by less than a millimetre.
-    for (const key of ['x', 'y', 'z'] as const) expect(Math.abs(pose[key] - real[key])).toBeLessThan(0.8);
+    for (const key of ['x', 'y', 'z'] as const)
+      expect(Math.abs(pose[key] - real[key])).toBeLessThan(0.8);
     expect(Math.abs(pose.slopeDeg - real.slopeDeg)).toBeLessThan(0.1);
     for (const r of readings) expect(Math.abs(r.leftMm)).toBeLessThan(1);
   });

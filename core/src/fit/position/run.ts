@@ -11,8 +11,10 @@ export interface Answer extends Omit<Position, 'complete'> {
   exact: boolean;
 }
 
+/** What is said where nothing is in the way any more: farther than anything of a car, mm. */
+const nothingInTheWay = 100_000;
 /** Thousandths of a millimetre, and of a degree: more is said by nothing. */
-const round = (value: number): number => Math.round(value * 1000) / 1000 || 0;
+const round = (value: number): number => Math.min(nothingInTheWay, Math.round(value * 1000) / 1000 || 0);
 const roundAll = <T extends object>(values: T): T =>
   Object.fromEntries(Object.entries(values).map(([key, v]) => [key, round(v as number)])) as T;
 

@@ -9,17 +9,31 @@ import type { Tape } from './tape.ts';
  * be, so that nothing is ever found to fit by being put through it, and a strip of it is drawn.
  */
 
-const piece = (span: Span): Piece => ({ points: boxPoints(span) });
-
 /** Farther than this nothing of an engine is from where it is sought, mm. */
 const beyond = 3000;
 
-/** What bounds on one side: it begins at a face and goes on beyond; drawn is a strip along the face. */
+const everywhere: readonly [number, number] = [-beyond, beyond];
+
+/**
+ * What bounds on one side: it begins at a face and goes on beyond, also along the face, since how high a core or how long a tower is
+ * nobody measured; drawn is a strip of it.
+ */
 function bound(span: Span, towards: 'x' | 'y' | 'z', sign: 1 | -1): Piece {
   const [low, high] = span[towards];
-  const on: Span = { ...span, [towards]: sign > 0 ? [low, low + beyond] : [high - beyond, high] };
+  const on: Span = {
+    x: everywhere,
+    y: everywhere,
+    z: everywhere,
+    [towards]: sign > 0 ? [low, beyond] : [-beyond, high],
+  };
   return { points: boxPoints(on), drawn: boxPoints(span), bounds: towards };
 }
+
+/** What lies across the whole car, and is drawn as wide as a bay. */
+const across = (x: readonly [number, number], z: readonly [number, number]): Piece => ({
+  points: boxPoints({ x: [Math.min(...x), Math.max(...x)], y: everywhere, z }),
+  drawn: boxPoints({ x: [Math.min(...x), Math.max(...x)], y: [-400, 400], z }),
+});
 
 /** How far walls are drawn, mm: beyond any engine that goes in. */
 const behind = -900;
@@ -48,7 +62,7 @@ const stretches = [
   { id: 'tail', name: 'at the gearbox mount', part: 'width-at-gearbox-mount', x: [behind, -450], z: [-150, 130] },
 ] as const;
 
-/** A side of a stretch. It is held against the same stretch of the gearbox only, so that it goes on along the car. */
+/** A side of a stretch; it is held against the same stretch of the gearbox only. */
 const tunnelRules = (['left', 'right'] as const).flatMap((side) =>
   stretches.map(({ id, name, part, x, z }): ShapeRule => ({
     id: `tunnel-${side}-${id}`,
@@ -103,7 +117,7 @@ export const bayRules: readonly ShapeRule[] = [
       if (tape.word('cho-fan', 'value') !== 'electric-puller') return undefined;
       const x = tape.mm('rec-bay-length', 'to-core-rear-face');
       const deep = tape.mm('cho-fan', 'thickness');
-      return [piece({ x: [x - deep, x], y: [-230, 230], z: [-20, 380] })];
+      return [bound({ x: [x - deep, x], y: [-230, 230], z: [-20, 380] }, 'x', 1)];
     },
   },
   { id: 'tower-left', side: 'bay', name: 'Left tower', structural: true, make: towers(1) },
@@ -119,7 +133,7 @@ export const bayRules: readonly ShapeRule[] = [
       const rear = tape.mm('rec-crossmember-place', 'rear-edge-x');
       const front = tape.mm('rec-crossmember-place', 'front-edge-x');
       const top = tape.mm('rec-crossmember-place', 'top-z');
-      return [piece({ x: [Math.min(rear, front), Math.max(rear, front)], y: [-400, 400], z: [top - 70, top] })];
+      return [across([rear, front], [top - 70, top])];
     },
   },
   {
@@ -131,7 +145,7 @@ export const bayRules: readonly ShapeRule[] = [
       const rear = tape.mm('rec-steering-envelope', 'rear-x');
       const front = tape.mm('rec-steering-envelope', 'front-x');
       const top = tape.mm('rec-steering-envelope', 'top-z-worst-position');
-      return [piece({ x: [Math.min(rear, front), Math.max(rear, front)], y: [-380, 380], z: [top - 50, top] })];
+      return [across([rear, front], [top - 50, top])];
     },
   },
   {
