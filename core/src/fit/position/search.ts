@@ -58,8 +58,7 @@ function bendOf({ meeting: { reach }, bend = Infinity }: Margin, shift: number, 
 
 /**
  * What the smallest margin cannot pass anywhere in a cell, and the pairs that say so: no gap grows faster than its shapes move (so
- * each caps it), and none is longer than the way between the two places that were nearest in the middle (so each bends it along its
- * tangent).
+ * each caps it), and none rises above its tangent by more than its bend.
  */
 function boundOf(
   scene: Scene,
@@ -222,7 +221,7 @@ export function findBest(scene: Scene, wish: SearchWish = {}): Found {
       else if (at.worst > best.worst - 1) tryFrom(judgeAt(scene, child.pose));
       consider(at, child.half);
     }
-    progress?.(Math.min(1, (scene.judged - from) / work));
+    if (popped % 16 === 0) progress?.(Math.min(1, (scene.judged - from) / work));
   }
   return {
     best,
