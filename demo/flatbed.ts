@@ -35,7 +35,7 @@ export const flatbed: DemoJob = {
     { when: [11, '11:40'], by: 'RS', fact: ['engine', 'eng-bell-pattern', 'Halden ten-bolt'] },
     ...round([9, '15:20'], 'RS', 'measured', 'car', {
       'rec-hood-profile': { 'lowest-z-over-the-engine': '455 mm', 'at-x-of-that-place': '380 mm' }, 'rec-crossmember-place': { 'rear-edge-x': '420 mm', 'front-edge-x': '520 mm', 'top-z': '-95 mm', fixing: 'fixed' },
-      'rec-steering-envelope': { kind: 'box-and-link', 'rear-x': '590 mm', 'front-x': '640 mm', 'top-z-worst-position': '-140 mm' }, 'rec-ground-at-crossmember': { 'ground-to-crossmember': '315 mm' },
+      'rec-steering-envelope': { kind: 'box-and-link', 'rear-x': '590 mm', 'front-x': '640 mm', 'top-z-worst-position': '-140 mm' }, 'rec-ground-at-crossmember': { 'ground-to-crossmember': '315 mm' }, 'rec-sway-bar-place': 'none',
     }),
     ...round([9, '16:05'], 'RS', 'measured', 'engine', {
       'eng-length': '802 mm', 'eng-fan-reach': { 'pulley-face': '815 mm', 'pump-kind': 'belt' }, 'eng-width': { 'left-at-covers-and-coils': '205 mm', 'right-at-covers-and-coils': '248 mm', 'left-at-accessories': '262 mm', 'right-at-accessories': '240 mm' },

@@ -114,7 +114,7 @@ export const bayRules: readonly ShapeRule[] = [
     side: 'bay',
     name: 'Fan behind the core',
     make: (tape) => {
-      if (tape.word('cho-fan', 'value') !== 'electric-puller') return undefined;
+      if (tape.said('cho-fan', 'value') !== 'electric-puller') return undefined;
       const x = tape.mm('rec-bay-length', 'to-core-rear-face');
       const deep = tape.mm('cho-fan', 'thickness');
       return [bound({ x: [x - deep, x], y: [-230, 230], z: [-20, 380] }, 'x', 1)];
@@ -154,8 +154,7 @@ export const bayRules: readonly ShapeRule[] = [
     name: 'Sway bar at its highest',
     structural: true,
     make: (tape) => {
-      const kind = tape.word('rec-sway-bar-place', 'value');
-      if (kind === undefined || kind === 'none') return undefined;
+      if (tape.said('rec-sway-bar-place', 'value') === 'none') return undefined;
       const x = tape.mm('rec-sway-bar-place', 'x');
       const z = tape.mm('rec-sway-bar-place', 'z');
       return [
@@ -176,7 +175,7 @@ export const bayRules: readonly ShapeRule[] = [
     make: (tape) => {
       const top = tape.mm('rec-crossmember-place', 'top-z');
       const road = tape.mm('rec-ground-at-crossmember', 'ground-to-crossmember');
-      const springs = tape.maybe('rec-ground-at-crossmember', 'planned-ride-height-change') ?? 0;
+      const springs = tape.orTake('rec-ground-at-crossmember', 'planned-ride-height-change', 0, 'no other springs');
       const z = top - road - springs;
       return [bound({ x: [behind, frontOf(tape)], y: [-aside, aside], z: [z - thick, z] }, 'z', -1)];
     },

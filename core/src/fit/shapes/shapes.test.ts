@@ -131,6 +131,30 @@ describe('the shapes of a job', () => {
     ).toBe('not-known');
   });
 
+  it('take nothing for absent that nobody looked at: sway bar, fan, pan, front of the sump, rear of the heads', () => {
+    const opened = (change: Record<string, Parts | undefined>): string[] =>
+      sceneOfJob({ job: bookOf(with_(change)) }).openPairs.map((o) => o.pair.id);
+    expect(opened({ 'rec-sway-bar-place': undefined })).toEqual(['sway-bar']);
+    expect(opened({ 'cho-fan': undefined })).toContain('nose');
+    expect(
+      opened({
+        'gbx-envelope': { ...measured['gbx-envelope'], 'pan-depth': undefined } as unknown as Parts,
+      }),
+    ).toEqual(['ground']);
+    expect(opened({ 'eng-sump-depth': { 'at-bowl': 232 } })).toEqual(
+      expect.arrayContaining(['crossmember', 'steering', 'ground']),
+    );
+    expect(opened({ 'eng-height-up': { 'highest-point': 380, 'highest-point-x': 310 } })).toEqual([
+      'firewall',
+    ]);
+    const springs = sceneOfJob({
+      job: bookOf(with_({ 'rec-ground-at-crossmember': { 'ground-to-crossmember': 315 } })),
+    });
+    expect(sayPosition(springs, bestPosition(springs.problem)).doubts.join(' ')).toContain(
+      'no other springs',
+    );
+  });
+
   it('say what was taken for want of a measure, and doubt it', () => {
     const scene = sceneOfJob({
       job: bookOf(

@@ -51,6 +51,15 @@ export class Tape {
     return typeof value === 'string' ? value : undefined;
   }
 
+  /** A word without which nobody knows whether there is such a thing: not known is not "none". */
+  said<F extends keyof FactParts & string>(factId: F, part: PartOf<F, 'word'>): string {
+    const value = this.word(factId, part);
+    if (value !== undefined) return value;
+    this.wants.push({ factId, partKey: part });
+    // eslint-disable-next-line @typescript-eslint/only-throw-error -- a mark, caught beside: no stack is wanted for every shape that waits
+    throw notKnown;
+  }
+
   /** A number that is taken where nobody measured one; the shape says so and is less sure. */
   orTake<F extends keyof FactParts & string>(factId: F, part: PartOf<F, 'number'>, taken: number, why: string): number {
     const value = this.maybe(factId, part);

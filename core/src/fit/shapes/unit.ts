@@ -11,7 +11,7 @@ import type { Tape } from './tape.ts';
 const piece = (span: Span, r = 0): Piece => ({ points: boxPoints(span), r });
 
 const lengthOf = (tape: Tape): number =>
-  tape.maybe('eng-length', 'value') ?? tape.maybe('eng-fan-reach', 'pulley-face') ?? 620;
+  tape.maybe('eng-fan-reach', 'pulley-face') ?? tape.orTake('eng-length', 'value', 620, 'as long as many are');
 const topOf = (tape: Tape): number => tape.maybe('eng-height-up', 'highest-point') ?? 420;
 
 /** Covers and coils on one side: from the head up, along the block. */
@@ -30,7 +30,7 @@ const accessories = (side: 'left' | 'right') => (tape: Tape) => {
 
 /** How far forward the engine reaches with what is on its nose, and what that is. */
 function nose(tape: Tape): Piece[] {
-  const driven = tape.word('cho-fan', 'value') === 'engine-driven';
+  const driven = tape.said('cho-fan', 'value') === 'engine-driven';
   const x = tape.mm('eng-fan-reach', driven ? 'fan-face' : 'pulley-face');
   const r = driven ? 190 : 70;
   const z = driven ? 90 : 0;
@@ -62,8 +62,7 @@ const gearboxRules = (
     const half = tape.mm('gbx-envelope', part) / 2;
     const long = tape.orTake('gbx-length', 'value', 700, 'as long as many are');
     const high = (tape.maybe('gbx-envelope', 'highest-at-bell') ?? 150) * top;
-    const pan = id === 'waist' ? (tape.maybe('gbx-envelope', 'pan-depth') ?? low) : low;
-    return [piece({ x: [-to * long, -from * long], y: [-half, half], z: [-pan, high] })];
+    return [piece({ x: [-to * long, -from * long], y: [-half, half], z: [-low, high] })];
   },
 }));
 
@@ -92,8 +91,8 @@ export const unitRules: readonly ShapeRule[] = [
     side: 'unit',
     name: 'Rear of the heads',
     make: (tape) => {
-      const z = tape.maybe('eng-height-up', 'rear-cover');
-      return z === undefined ? undefined : [piece({ x: [0, 60], y: [-140, 140], z: [z * 0.5, z] })];
+      const z = tape.mm('eng-height-up', 'rear-cover');
+      return [piece({ x: [0, 60], y: [-140, 140], z: [z * 0.5, z] })];
     },
   },
   { id: 'covers-left', side: 'unit', name: 'Left covers and coils', make: covers('left') },
@@ -118,13 +117,24 @@ export const unitRules: readonly ShapeRule[] = [
     side: 'unit',
     name: 'Front of the sump',
     make: (tape) => {
-      const deep = tape.maybe('eng-sump-depth', 'at-front');
+      // Where nobody knows where the bowl ends it is taken to go all along, and there is no shallower front.
       const from = tape.maybe('eng-sump-bowl-place', 'bowl-front-x');
-      const long = lengthOf(tape);
-      if (deep === undefined || from === undefined || from >= long) return undefined;
-      return [piece({ x: [from, long * 0.95], y: [-110, 110], z: [-deep, -40] })];
+      const long = lengthOf(tape) * 0.95;
+      if (from === undefined || from >= long) return undefined;
+      const deep = tape.mm('eng-sump-depth', 'at-front');
+      return [piece({ x: [from, long], y: [-110, 110], z: [-deep, -40] })];
     },
   },
   { id: 'bell', side: 'unit', name: 'Bell face', make: () => [{ points: disc(0, 0, 170, 0) }] },
   ...gearboxRules,
+  {
+    id: 'gearbox-pan',
+    side: 'unit',
+    name: 'Gearbox pan',
+    make: (tape) => {
+      const deep = tape.mm('gbx-envelope', 'pan-depth');
+      const long = tape.orTake('gbx-length', 'value', 700, 'as long as many are');
+      return [piece({ x: [-0.65 * long, -0.25 * long], y: [-110, 110], z: [-deep, 0] })];
+    },
+  },
 ];
