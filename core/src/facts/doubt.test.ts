@@ -28,6 +28,9 @@ describe('a value that hardly is one of a car or engine', () => {
     ['eng-max-rpm', { value: '9000' }],
     ['rec-axle-ratio', { value: '3.45' }],
     ['eng-displacement', { value: '0.6 L' }],
+    // Springs are lowered, or stay.
+    ['rec-ground-at-crossmember', { 'planned-ride-height-change': '-40 mm' }],
+    ['rec-ground-at-crossmember', { 'planned-ride-height-change': '0 mm' }],
   ])('%s %o is taken as it is', (id, typed) => expect(asks(id, typed)).toBe(''));
   it('every measured part of every fact has a range outside of which it asks', () => {
     const parts = factCatalogue.flatMap((f) =>

@@ -56,6 +56,7 @@ const byName: readonly { part: RegExp; unit?: string; range: Range }[] = [
 
 const byFact: Readonly<Record<string, Range>> = {
   'rec-model-year value': { least: 1885, most: 2035 },
+  'rec-ground-at-crossmember planned-ride-height-change': { least: -300, most: 300 },
   'eng-model-year value': { least: 1885, most: 2035 },
   'rec-axle-ratio value': { least: 1, most: 15 },
   'eng-rail-pressure high-side': { least: 0, most: 3500 },

@@ -57,16 +57,21 @@ export function sayPosition(scene: JobScene, at: PositionJudged): PositionSaid {
   ];
   if (pairs.length === 0) return { word: 'not-known', headline: 'No gap can be judged yet.', details: [], doubts };
   const sure = doubts.length === 0;
-  const headline = fits
-    ? `${sure ? 'It fits' : 'As far as it is known, it fits'} with ${mm(at.worstMm)} in hand.`
-    : `It does not fit by ${mm(at.worstMm)}${sure ? '' : ', as far as it is known'}.`;
+  const judged = pairs.filter((p) => !openPairs.some((o) => o.pair.id === p.id)).length;
+  // Where most of the bay is not measured, what little is says nothing of whether it fits.
+  const tooLittle = fits && judged < openPairs.length;
+  const headline = tooLittle
+    ? `Not known yet: ${judged} of ${counted(judged + openPairs.length, 'gap')} can be judged.`
+    : fits
+      ? `${sure ? 'It fits' : 'As far as it is known, it fits'} with ${mm(at.worstMm)} in hand.`
+      : `It does not fit by ${mm(at.worstMm)}${sure ? '' : ', as far as it is known'}.`;
   const limits: Record<string, string> = { x: 'along', y: 'sideways', z: 'height', slopeDeg: 'slope', yawDeg: 'yaw' };
   const holders = at.binding.map(name);
   const bought = at.buys.filter((b) => b.kind === 'unit' || b.kind === 'bay').filter((b) => b.mmPerMm >= 0.05);
   const best = bought[0];
   const range = at.buys.filter((b) => b.kind === 'limit').map((b) => limits[b.of] ?? b.of);
   return {
-    word: !fits ? 'stop' : sure && at.chance >= 0.95 ? 'goes-on' : 'look',
+    word: tooLittle ? 'not-known' : !fits ? 'stop' : sure && at.chance >= 0.95 ? 'goes-on' : 'look',
     headline,
     details: [
       ...(holders.length > 0
@@ -75,7 +80,7 @@ export function sayPosition(scene: JobScene, at: PositionJudged): PositionSaid {
       ...(best
         ? [`1 mm off the ${shape(best.of)} buys ${best.mmPerMm.toFixed(best.mmPerMm >= 0.995 ? 0 : 2)} mm.`]
         : []),
-      `That every gap is kept here, as sure as the measures are: ${chanceWords(at.chance)}.`,
+      `That every gap${openPairs.length > 0 ? ' that can be judged' : ''} is kept here, as sure as the measures are: ${chanceWords(at.chance)}.`,
     ],
     doubts,
   };

@@ -131,6 +131,19 @@ describe('the shapes of a job', () => {
     ).toBe('not-known');
   });
 
+  it('say that it is not known while most of the bay is not measured, however well the rest would do', () => {
+    const scene = sceneOfJob({
+      job: bookOf({
+        'rec-bay-length': measured['rec-bay-length']!,
+        'rec-hood-profile': measured['rec-hood-profile']!,
+      }),
+    });
+    const said = sayPosition(scene, bestPosition(scene.problem));
+    expect(said.word).toBe('not-known');
+    expect(said.headline).toMatch(/^Not known yet: \d of 1\d gaps can be judged\.$/);
+    expect(said.details.join(' ')).toContain('every gap that can be judged');
+  });
+
   it('take nothing for absent that nobody looked at: sway bar, fan, pan, front of the sump, rear of the heads', () => {
     const opened = (change: Record<string, Parts | undefined>): string[] =>
       sceneOfJob({ job: bookOf(with_(change)) }).openPairs.map((o) => o.pair.id);
