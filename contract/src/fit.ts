@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { shapeSureness } from '@bay/core/fit';
+import { liftReasons, shapeSureness, sittings } from '@bay/core/fit';
 import { endpoint } from './endpoint.ts';
 import { fitAnswer, fitProblem } from './fit-problem.ts';
 import { amount, kind, text } from './kind.ts';
@@ -46,6 +46,43 @@ export const fitKinds = {
       withdrawn: z.object({ why: text(300).min(3, 'Say why it no longer counts.') }).optional(),
     }),
     { acts: ['read', 'withdrawn'], signed: 'once' },
+  ),
+  lift: kind<'lift'>(
+    z.object({
+      reason: z.enum(liftReasons, 'Choose one.'),
+      why: text(300).min(3, 'Say why it goes in.'),
+      foreseen: z.boolean('Say whether the quote counts with it.'),
+      unit: z.enum(['real', 'stand-in'], 'Choose one.'),
+      carries: text(500).min(3, 'Say what is on it, and which variant.'),
+      mounts: text(200).optional(),
+      read: z
+        .object({
+          alongMm: amount.min(-2000, 'At most 2 m.').max(2000, 'At most 2 m.').optional(),
+          sidewaysMm: amount.min(-500, 'At most 500 mm.').max(500, 'At most 500 mm.').optional(),
+          heightMm: amount.min(-500, 'At most 500 mm.').max(1500, 'At most 1500 mm.').optional(),
+          slopeDeg: amount.min(-20, 'At most 20°.').max(20, 'At most 20°.').optional(),
+          ownMounts: z.boolean('Say what carries it.'),
+          typed: z.record(z.string(), text(60)),
+        })
+        .optional(),
+      sits: z
+        .object({
+          how: z.enum(sittings, 'Choose one.'),
+          despite: text(300).min(10, 'Say in a sentence why it is fixed all the same.').optional(),
+        })
+        .optional(),
+      touched: text(500).optional(),
+      shifted: z.object({ why: text(300).min(3, 'Say what was moved.') }).optional(),
+      photos: z.array(z.uuid()).max(20).optional(),
+      out: z
+        .object({
+          why: text(300).min(3, 'Say why it comes out.'),
+          hours: amount.min(0, 'Hours are not below nothing.').max(200, 'At most 200 h.').optional(),
+        })
+        .optional(),
+      deviation: z.object({ why: text(300).min(10, 'Say in a sentence why it went in all the same.') }).optional(),
+    }),
+    { acts: ['read', 'sits', 'shifted', 'out', 'deviation'], signed: 'once' },
   ),
   candidate: kind<'candidate'>(z.object({ cost: amountOfMoney.optional(), note: text(300).optional() }), {
     money: 'cost',

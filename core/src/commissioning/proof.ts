@@ -1,6 +1,8 @@
 import type { FactBook } from '../facts/index.ts';
 import type { ProofState } from '../rules/gate.ts';
 import { pointsOf, readingsOf } from './readings.ts';
+import type { Stamp } from '../rules/stamp.ts';
+import { gateLines } from './data/gates.ts';
 import type { GateProof } from './records.ts';
 import type { GateLineDef } from './types.ts';
 
@@ -54,3 +56,20 @@ export function refuseProof(
       : undefined;
   return refuseShown(def, proof, facts) ?? tooFew;
 }
+
+/** Proofs as they stand once the engine has come out again: what that undoes is void from then on, whoever signed it. */
+export function sinceOut(
+  proofs: Readonly<Record<string, GateProof>>,
+  out: (Stamp & { why: string }) | undefined,
+): Readonly<Record<string, GateProof>> {
+  if (out === undefined) return proofs;
+  const { why, ...stamp } = out;
+  return Object.fromEntries(
+    Object.entries(proofs).map(([id, proof]) => {
+      const undone = undoneByLift.has(id) && !proof.voided && (proof.at ?? '') < (out.at ?? '');
+      return [id, undone ? { ...proof, voided: { why: `the engine came out again: ${why}`, ...stamp } } : proof];
+    }),
+  );
+}
+
+const undoneByLift: ReadonlySet<string> = new Set(gateLines.filter((l) => l.tillOut).map((l) => l.id));

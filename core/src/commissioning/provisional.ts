@@ -10,8 +10,8 @@ export interface ProvisionalItem {
   key: string;
   kind: ProvisionalKindId;
   title: string;
-  /** Written by somebody, or left by a step. */
-  from: 'person' | 'step';
+  /** Written by somebody, left by a step, or the unit in the bay itself. */
+  from: 'person' | 'step' | 'lift';
   /** What ends it, in words. */
   endsWith: string;
   forbiddenAt: GateName;
@@ -36,6 +36,8 @@ export function provisionalRegister(records: {
   provisional: Readonly<Record<string, ProvisionalRecord>>;
   tasks: Readonly<Record<string, TaskRecord | undefined>>;
   gates: Readonly<Record<string, GateProof | undefined>>;
+  /** What is in the bay and not for good. */
+  inBay?: readonly ProvisionalItem[];
 }): ProvisionalItem[] {
   const written = Object.entries(records.provisional)
     .filter(([, r]) => !r.ended)
@@ -77,5 +79,5 @@ export function provisionalRegister(records: {
       },
     ];
   });
-  return [...written, ...left];
+  return [...written, ...left, ...(records.inBay ?? [])];
 }

@@ -11,6 +11,8 @@ export interface GateLineDef {
   mustBe: string;
   /** Harm is next: overriding wants a second signature. */
   harm?: boolean;
+  /** The engine coming out again undoes it. */
+  tillOut?: true;
   /** Asked of the donor car and not of the customer's. */
   of?: 'donor';
   when: Condition;
@@ -108,6 +110,7 @@ export const provisionalKindIds = [
   'masked',
   'battery-off',
   'stand-in',
+  'on-stand-in',
   'capped',
   'looped',
   'open-exhaust',

@@ -6,6 +6,7 @@ export { clearanceOf, mountMaterials, withGaps } from './evidence.ts';
 export type { Books } from '../rules/evidence.ts';
 export { interfaces } from './data/interfaces.ts';
 export { clearances } from './data/clearances.ts';
+export * from './lifts.ts';
 export * from './records.ts';
 export * from './urgency.ts';
 export * from './position/index.ts';

@@ -1,6 +1,6 @@
 import { factDef, isFactId } from '../facts/index.ts';
 import type { FactRead } from '../rules/sum.ts';
-import { byTime } from '../rules/stamp.ts';
+import { byTime, latest } from '../rules/stamp.ts';
 import { sameValue } from '../rules/value.ts';
 import type { Books } from '../rules/evidence.ts';
 import type { FitWord } from '../rules/condition.ts';
@@ -41,6 +41,10 @@ export interface FitLine {
   knockOnOpen: readonly string[];
   /** A reading or judgement stands on facts that changed afterwards. */
   stale: boolean;
+  /** The engine sat elsewhere when this was read. */
+  moved?: true;
+  /** When the reading or judgement that stands was made. */
+  readAt?: string | undefined;
   /** Every fact it stands on. */
   reads: readonly FactRead[];
 }
@@ -99,6 +103,9 @@ function forecastOf(def: InterfaceDef, books: Books): Verdict {
 
 const words = ['clash', 'adapt', 'bolts-up'] as const;
 
+/** Does a place of the bay speak of a gap, so that it is another once the engine sits elsewhere? */
+export const movesWithEngine = (interfaceId: string): boolean => gapOfPlace[interfaceId] !== undefined;
+
 /** The least gap of a place for the planned cushions, mm; nothing where its row names no gap. */
 export function leastGap(interfaceId: string, books: Books): number | undefined {
   const clearanceId = gapOfPlace[interfaceId];
@@ -155,21 +162,30 @@ function read({ weakest: _leansOn, ...rest }: Verdict): Verdict {
   return rest;
 }
 
-/** The verdict of one interface: a trial fit overrules the forecast until a fact it stands on changes; a judgement stands where nothing is computed. */
+/**
+ * The verdict of one interface: a trial fit overrules the forecast until a fact it stands on changes, or the engine is put in
+ * anew (`movedAt`); a judgement stands where nothing is computed.
+ */
 export function judge(
   def: InterfaceDef,
   books: Books,
   record: FitRecord | undefined,
   gaps: readonly GapRecord[] = [],
+  movedAt?: string,
 ): FitLine {
   const forecast = forecastOf(def, books);
   const reads = readsOf(def, forecast);
   let verdict = forecast;
   let stale = false;
+  let moved = false;
+  let readAt: string | undefined;
   const trials = standingTrials(record?.trial, gaps);
   if (trials.length > 0) {
-    const fresh = trials.filter((t) => !changedSince(t, reads, books));
+    const sat = trials.filter((t) => movedAt === undefined || !movesWithEngine(def.id) || (t.at ?? '') >= movedAt);
+    moved = sat.length < trials.length;
+    const fresh = sat.filter((t) => !changedSince(t, reads, books));
     stale = fresh.length < trials.length;
+    readAt = fresh.length > 0 ? latest(fresh)?.at : undefined;
     const worst = fresh
       .map((trial) => ({ trial, word: trialWord(def.id, trial, books) }))
       .sort((a, b) => words.indexOf(a.word) - words.indexOf(b.word) || (a.trial.gapMm ?? 0) - (b.trial.gapMm ?? 0))[0];
@@ -194,7 +210,18 @@ export function judge(
   const resolved = resolution !== undefined && (verdict.word === 'adapt' || verdict.word === 'clash');
   const waived = record?.waived !== undefined && verdict.word === 'not-measured';
   const knockOnOpen = resolution ? def.knockOn.filter((id) => !resolution.asked.includes(id)) : [];
-  return { def, verdict, reads, ...(verdict === forecast ? {} : { forecast }), resolved, waived, knockOnOpen, stale };
+  return {
+    def,
+    verdict,
+    reads,
+    ...(verdict === forecast ? {} : { forecast }),
+    resolved,
+    waived,
+    knockOnOpen,
+    stale,
+    ...(moved ? { moved } : {}),
+    ...(readAt === undefined ? {} : { readAt }),
+  };
 }
 
 /** All interfaces in the order of the content. */

@@ -77,7 +77,50 @@ export interface OwnShapeRecord extends Stamp {
   typed: Record<string, string>;
 }
 
+export const liftReasons = ['trial', 'to-stay', 'put-right'] as const;
+export type LiftReason = (typeof liftReasons)[number];
+
+/** How it sits, from the least final on. */
+export const sittings = ['offered-up', 'loose', 'tacked', 'final'] as const;
+export type Sitting = (typeof sittings)[number];
+
+/** Where it was read to sit, in body datum: mm forward of the firewall, to the left, above the rail; degrees, tail down positive. */
+export interface PlaceRead {
+  alongMm?: number | undefined;
+  sidewaysMm?: number | undefined;
+  heightMm?: number | undefined;
+  slopeDeg?: number | undefined;
+  /** It stood on its own mounts, not on the hoist. */
+  ownMounts: boolean;
+  /** As people wrote it, by field. */
+  typed: Record<string, string>;
+}
+
+/** Engine, or what stands in for it, put into the bay once; its own stamp says who put it in and when. */
+export interface LiftRecord extends Stamp {
+  reason: LiftReason;
+  why: string;
+  /** The quote counts with it. */
+  foreseen: boolean;
+  unit: 'real' | 'stand-in';
+  /** What was on it, and which variant of it. */
+  carries: string;
+  mounts?: string | undefined;
+  read?: Act<PlaceRead> | undefined;
+  sits?: Act<{ how: Sitting; despite?: string | undefined }> | undefined;
+  touched?: string | undefined;
+  /** Moved where it sits, without coming out: what was read before is of another place. */
+  shifted?: Act<{ why: string }> | undefined;
+  photos?: readonly string[] | undefined;
+  out?: Act<{ why: string; hours?: number | undefined }> | undefined;
+  /** Put in although lines of its gate were open: why, and what stood against it. */
+  deviation?: Act<{ why: string; stoodOn?: { against: readonly string[]; harm: boolean } | undefined }> | undefined;
+  /** The second person's own signature under that. */
+  second?: Act | undefined;
+}
+
 export interface FitRecords {
+  lift: LiftRecord;
   fit: FitRecord;
   gap: GapRecord;
   candidate: CandidateRecord;

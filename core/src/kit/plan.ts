@@ -16,6 +16,8 @@ export interface KitLine {
   /** Facts that the order asks for and nobody knows: it stops here. */
   blanks: readonly string[];
   addedBy: readonly string[];
+  /** Why it waits for the engine's place, where it is made to it. */
+  placeOpen?: string;
 }
 
 const behindStays = when('cho-gearbox-stays = yes');
@@ -39,8 +41,8 @@ export interface KitAskers {
   open: ReadonlySet<string>;
 }
 
-/** Every line that is needed or cannot be decided yet. */
-export function kitPlan(truthOf: TruthOf, facts: FactBook, askers: KitAskers): KitLine[] {
+/** Every line that is needed or cannot be decided yet; `placeOpen` says why the engine's place is not known, where it is not. */
+export function kitPlan(truthOf: TruthOf, facts: FactBook, askers: KitAskers, placeOpen?: string): KitLine[] {
   const lines: KitLine[] = [];
   const staysBehind = truthOf(behindStays).is === true;
   for (const def of kitLines) {
@@ -67,6 +69,7 @@ export function kitPlan(truthOf: TruthOf, facts: FactBook, askers: KitAskers): K
       filled: fill(from, facts),
       blanks: from.filter((id) => !facts.has(id)),
       addedBy,
+      ...(def.toPlace && placeOpen !== undefined ? { placeOpen } : {}),
     });
   }
   return lines;
@@ -93,6 +96,7 @@ export function orderStops(line: KitLine, facts: FactBook, record: KitRecord | u
   if (line.state === 'proposed') stops.push('Proposed only: the way out is not chosen yet');
   if (line.state === 'waits') stops.push('Nobody knows yet whether it is needed');
   if (!facts.has('eng-code')) stops.push('The exact engine code is not known');
+  if (line.placeOpen !== undefined) stops.push(line.placeOpen);
   if ((record?.options ?? '').trim() === '') stops.push(`Not settled: ${line.def.options}`);
   return stops;
 }

@@ -9,6 +9,8 @@ export interface KitLineDef {
   when: Condition;
   /** Part of what stands behind the block: not wanted where all of that stays as it is. */
   behind?: true;
+  /** Made to where the engine sits: not ordered before its place was read in the car. */
+  toPlace?: true;
   /** Options to settle before ordering, in words. */
   options: string;
   /** Facts that fill the order; a blank one stops it. */

@@ -1,7 +1,12 @@
 import type { FactBook, FactValue } from '../facts/index.ts';
 import type { OpenMatter } from '../commissioning/gates.ts';
 import type { GateName } from '../commissioning/types.ts';
-import { provisionalRegister } from '../commissioning/provisional.ts';
+import { sinceOut } from '../commissioning/proof.ts';
+import { provisionalKindOf, provisionalRegister } from '../commissioning/provisional.ts';
+import type { ProvisionalItem } from '../commissioning/provisional.ts';
+import type { ProvisionalKindId } from '../commissioning/types.ts';
+import { lastOut, liftNow, liftsInOrder, sittingOf } from '../fit/lifts.ts';
+import type { Lift } from '../fit/lifts.ts';
 import { dryByWords } from '../fluids/systems.ts';
 import type { TaskRecord } from '../pull/records.ts';
 import type { HeldFor } from '../pull/step-states.ts';
@@ -75,6 +80,29 @@ function waitsOf(material: JobMaterial): Record<string, HeldFor[]> {
   return waits;
 }
 
+/** What is in the bay and not there for good: how it sits, and that it is only a stand-in. */
+function notFinal(lifts: readonly Lift[]): ProvisionalItem[] {
+  const now = liftNow(lifts);
+  if (!now) return [];
+  const { by, at: since } = now.sits ?? now;
+  const item = (kind: ProvisionalKindId, title: string): ProvisionalItem => {
+    const { endsWith, forbiddenAt } = provisionalKindOf(kind);
+    return { key: `${now.key}:${kind}`, kind, title, from: 'lift', endsWith, forbiddenAt, by, since };
+  };
+  const sits = sittingOf(now);
+  const unit = now.unit === 'stand-in' ? 'Stand-in' : 'Engine';
+  return [
+    ...(sits === 'final' ? [] : [item(sits, `${unit} ${provisionalKindOf(sits).title} in the bay`)]),
+    ...(now.unit === 'stand-in' ? [item('stand-in', 'Stand-in unit in the bay')] : []),
+  ];
+}
+
+/** An engine that came out and is not in again. */
+function engineOut(lifts: readonly Lift[]): OpenMatter[] {
+  const last = lifts.at(-1);
+  return last?.out ? [{ gate: 'First crank', what: `the engine is out again, ${last.out.why}` }] : [];
+}
+
 /** Sorts a job's facts and records into what the plan reads. */
 export function planInputOf(material: JobMaterial): PlanInput {
   const circuits = Object.entries(recordsOf(material, 'circuit'));
@@ -84,6 +112,8 @@ export function planInputOf(material: JobMaterial): PlanInput {
   const undated = followUps.filter((f) => !f.done && !f.on && !f.atKm && !f.occasion);
   const fluids = Object.values(recordsOf(material, 'fluid'));
   const torques = Object.values(recordsOf(material, 'torque'));
+  const lifts = liftsInOrder(recordsOf(material, 'lift'));
+  const gates = sinceOut(recordsOf(material, 'gate'), lastOut(lifts)?.out);
   return {
     facts: bookOf(material, [
       ['car', 'rec-'],
@@ -105,15 +135,17 @@ export function planInputOf(material: JobMaterial): PlanInput {
     jobSchools: Object.fromEntries(Object.entries(recordsOf(material, 'school')).map(([q, r]) => [q, r.side])),
     fits: recordsOf(material, 'fit'),
     gaps: Object.values(recordsOf(material, 'gap')),
+    lifts,
     kit: recordsOf(material, 'kit'),
-    gates: recordsOf(material, 'gate'),
+    gates,
     gateInputs: {
-      open: openMatters(material),
+      open: [...openMatters(material), ...engineOut(lifts)],
       photoIds: new Set(Object.keys(recordsOf(material, 'photo'))),
       provisional: provisionalRegister({
         provisional: recordsOf(material, 'provisional'),
         tasks: recordsOf(material, 'task'),
-        gates: recordsOf(material, 'gate'),
+        gates,
+        inBay: notFinal(lifts),
       }),
       loosened: torques.filter((t) => t.voided).map((t) => `${t.joint}, bolt ${t.bolt}`),
       unsourced: torques.filter((t) => !t.voided && t.source === noSource).map((t) => `${t.joint}, bolt ${t.bolt}`),
@@ -149,6 +181,7 @@ export const emptyInput = (over: Partial<PlanInput> = {}): PlanInput => ({
   jobSchools: {},
   fits: {},
   gaps: [],
+  lifts: [],
   kit: {},
   gates: {},
   gateInputs: {

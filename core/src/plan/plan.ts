@@ -11,9 +11,11 @@ import { harvestPlan } from '../donors/harvest.ts';
 import type { HarvestLine } from '../donors/harvest.ts';
 import { isFactId, withInferred } from '../facts/index.ts';
 import type { FactBook } from '../facts/index.ts';
-import { gapsByPlace, interfaceOf, judge } from '../fit/judge.ts';
+import { gapsByPlace, interfaceOf, judge, movesWithEngine } from '../fit/judge.ts';
 import type { FitLine } from '../fit/judge.ts';
 import { interfaces } from '../fit/data/interfaces.ts';
+import { movedAt, placeNotRead } from '../fit/lifts.ts';
+import type { Lift } from '../fit/lifts.ts';
 import type { FitRecord, GapRecord } from '../fit/records.ts';
 import { kitLineOf, kitPlan } from '../kit/plan.ts';
 import type { KitLine } from '../kit/plan.ts';
@@ -46,6 +48,8 @@ export interface PlanInput {
   jobSchools: Readonly<Record<string, string>>;
   fits: Readonly<Record<string, FitRecord | undefined>>;
   gaps: readonly GapRecord[];
+  /** Each time the engine went in, the first first. */
+  lifts: readonly Lift[];
   kit: Readonly<Record<string, KitRecord | undefined>>;
   gates: Readonly<Record<string, GateProof | undefined>>;
   gateInputs: Omit<GateInputs, 'openClashes' | 'unresolvedAdapts' | 'notMeasured' | 'knockOnOpen' | 'records'> & {
@@ -119,9 +123,17 @@ class FitSlice {
   private records: PlanInput['fits'] = {};
   private allGaps: readonly GapRecord[] = [];
   private gaps: ReadonlyMap<string, readonly GapRecord[]> = new Map();
+  private movedAt: string | undefined;
   private readonly kept = new Map<string, FitLine>();
 
-  compute(books: Required<Books>, records: PlanInput['fits'], all: readonly GapRecord[]): FitLine[] {
+  compute(
+    books: Required<Books>,
+    records: PlanInput['fits'],
+    all: readonly GapRecord[],
+    since: string | undefined,
+  ): FitLine[] {
+    const sitsAsBefore = since === this.movedAt;
+    this.movedAt = since;
     const gapsBefore = this.gaps;
     const gaps = all === this.allGaps ? gapsBefore : gapsByPlace(all);
     this.allGaps = all;
@@ -137,12 +149,13 @@ class FitSlice {
       const known = this.kept.get(def.id);
       if (
         known &&
+        (sitsAsBefore || !movesWithEngine(def.id)) &&
         !known.reads.some((r) => changed[r.book].has(r.factId)) &&
         (before === records || sameValue(before[def.id], records[def.id])) &&
         (gapsBefore === gaps || sameValue(gapsBefore.get(def.id), gaps.get(def.id)))
       )
         return known;
-      const line = judge(def, books, records[def.id], gaps.get(def.id));
+      const line = judge(def, books, records[def.id], gaps.get(def.id), since);
       this.kept.set(def.id, line);
       return line;
     });
@@ -216,7 +229,7 @@ export class Planner {
     const { job: facts, outgoing } = books;
     const donor = withInferred(input.donor);
     const effects = effectsOf(schools);
-    const fits = this.fitSlice.compute(books, input.fits, input.gaps);
+    const fits = this.fitSlice.compute(books, input.fits, input.gaps, movedAt(input.lifts));
     const fitted = new Set(
       Object.entries(input.kit).flatMap(([id, record]) => (record?.status === 'fitted' ? [id] : [])),
     );
@@ -245,7 +258,7 @@ export class Planner {
     this.outgoing.moveTo({ ...scope, facts: merged(facts, outgoing, ['eng-', 'gbx-']) });
     this.donor.moveTo({ ...scope, facts: merged(facts, donor, ['rec-', 'eng-', 'don-']) });
 
-    const kit = kitPlan(this.own.of, facts, kitAskers(fits, input.fits));
+    const kit = kitPlan(this.own.of, facts, kitAskers(fits, input.fits), placeNotRead(input.lifts));
     const titlesOf = (word: FitLine['verdict']['word']): string[] =>
       fits.filter((l) => l.verdict.word === word && !l.resolved && !l.waived).map((l) => l.def.title);
     const build = this.build.get(buildStandsOn(this.own.of), () => buildPlan(this.own.of));

@@ -1,3 +1,4 @@
+import { liftsInOrder } from '../fit/index.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { factCatalogue } from '../facts/index.ts';
@@ -92,7 +93,7 @@ describe('nothing of what a plan is computed from is without effect', () => {
   const shape = (input: PlanInput): string => {
     const plan = computePlan(input);
     return JSON.stringify([
-      plan.kit.map((l) => [l.def.id, l.state, l.filled]),
+      plan.kit.map((l) => [l.def.id, l.state, l.filled, l.placeOpen]),
       plan.pull.lines.map((l) => l.def.id),
       plan.pull.ways,
       plan.harvest.map((l) => l.part.id),
@@ -131,6 +132,18 @@ describe('nothing of what a plan is computed from is without effect', () => {
           },
         },
       ],
+    },
+    lifts: {
+      lifts: liftsInOrder({
+        one: {
+          reason: 'trial',
+          why: 'sump',
+          foreseen: true,
+          unit: 'real',
+          carries: 'bare',
+          at: '2026-01-01T00:00:00.000Z',
+        },
+      }),
     },
     kit: { kit: { 'kit-steering-shaft': { status: 'fitted' } } },
     gates: { gates: { 'gate-fc-loose': { text: 'looked' } } },

@@ -26,7 +26,7 @@ async function provenNow(tx: Tx, data: GateProof, { key, jobId }: WriteContext<'
   const def = lineOf(key)!;
   const material = await jobMaterial(tx, jobId);
   const input = planInputOf(material);
-  const plan = computePlan({ ...input, gates: { ...recordsOf(material, 'gate'), [key]: data } });
+  const plan = computePlan({ ...input, gates: { ...input.gates, [key]: data } });
   const refused = refuseProof(def, data, plan.facts);
   if (refused) throw badInput({ text: refused });
   const against = data.override

@@ -1,11 +1,25 @@
-import { clearances, interfaceOf, interfaces, shapeRules, stoodOn } from '@bay/core/fit';
-import type { TrialReading } from '@bay/core/fit';
+import {
+  againstTacking,
+  clearances,
+  interfaceOf,
+  interfaces,
+  liftNow,
+  liftsInOrder,
+  placeFields,
+  shapeRules,
+  sittingOf,
+  stoodOn,
+} from '@bay/core/fit';
+import type { LiftRecord, TrialReading } from '@bay/core/fit';
+import { formatMeasure } from '@bay/core/units';
 import type { Tx } from '../db/connection.ts';
 import { sameValue } from '@bay/core/rules';
 import { fitBooks, planInputOf } from '@bay/core/plan';
-import { badInput, notFound } from '../http/problem.ts';
-import { jobMaterial } from '../plan/material.ts';
+import { badInput, notFound, Refusal } from '../http/problem.ts';
+import { recordsOf } from '@bay/core/records';
+import { jobMaterial, planNow } from '../plan/material.ts';
 import { kindRule } from '../records/kind.ts';
+import type { WriteContext } from '../records/kind.ts';
 
 const words = { 'bolts-up': 'Bolts up', adapt: 'Adapt', clash: 'Clash' } as const;
 
@@ -21,7 +35,104 @@ const stoodOnNow = async (tx: Tx, jobId: string, interfaceId: string) =>
 const readWords = (title: string, { gapMm, place, condition, word }: TrialReading): string =>
   `trial fit, ${title}: ${gapMm === undefined ? '' : `${gapMm} mm, `}${place}, ${condition}. ${words[word]}`;
 
+const reasonWords = { trial: 'on trial', 'to-stay': 'to stay', 'put-right': 'to put something right' } as const;
+const sittingWords = {
+  'offered-up': 'offered up',
+  loose: 'loose',
+  tacked: 'tacked',
+  final: 'welded or bolted for good',
+} as const;
+
+/** Clauses as a sentence can bear them. */
+const few = (clauses: readonly string[]): string =>
+  `${clauses.slice(0, 3).join(' ')}${clauses.length > 3 ? ` And ${clauses.length - 3} more.` : ''}`;
+
+/**
+ * Nothing hangs on a hoist before what keeps people whole is proved, and nothing is lowered to stay before the whole gate is open,
+ * unless somebody says why: that is kept with what stood, and where harm is near a second person signs it.
+ */
+async function wentIn(tx: Tx, data: LiftRecord, { jobId }: WriteContext<'lift'>): Promise<LiftRecord> {
+  if (data.out || data.shifted)
+    throw badInput({ why: 'First it goes in: what happened to it there is written afterwards.' });
+  const { material, plan } = await planNow(tx, jobId);
+  const lifts = liftsInOrder(recordsOf(material, 'lift'));
+  const now = liftNow(lifts);
+  if (now) throw new Refusal(409, `It is in the bay since lift ${now.number}: write first why it came out.`);
+  const lines = plan.gates
+    .filter((g) => g.gate === 'Engine in')
+    .flatMap((g) => g.lines)
+    .filter((l) => l.state !== 'proved' && l.state !== 'overridden' && (data.reason !== 'trial' || l.def.harm));
+  const { deviation, ...plain } = data;
+  if (lines.length === 0) return plain;
+  const against = lines.map((l) => l.def.mustBe);
+  if (!deviation)
+    throw new Refusal(
+      409,
+      `Open before "Engine in": ${against.slice(0, 2).join('; ')}${against.length > 2 ? ` and ${against.length - 2} more` : ''}. If it went in all the same, write why.`,
+      {
+        fields: { deviation: 'Say in a sentence why it went in all the same.' },
+      },
+    );
+  return { ...plain, deviation: { ...deviation, stoodOn: { against, harm: lines.some((l) => l.def.harm) } } };
+}
+
+/** What came out is history; and nothing is tacked or bolted for good before it was read to sit where it is to. */
+async function satThere(tx: Tx, data: LiftRecord, { jobId, key, before }: WriteContext<'lift'>): Promise<LiftRecord> {
+  if (before!.out) throw new Refusal(409, 'It came out again: what was read there stays as it is.');
+  const { deviation: _sent, ...plain } = data;
+  const kept = { ...plain, ...(before!.deviation ? { deviation: before!.deviation } : {}) };
+  const { sits } = data;
+  const fixed = sits !== undefined && (sits.how === 'tacked' || sits.how === 'final');
+  if (!fixed || sits.how === sittingOf(before!)) return kept;
+  if (sits.how === 'final' && data.unit === 'stand-in')
+    throw badInput({ 'sits.how': 'A stand-in does not stay: put the real unit in first.' });
+  const { material, plan } = await planNow(tx, jobId);
+  const lifts = liftsInOrder({ ...recordsOf(material, 'lift'), [key]: data });
+  const against = againstTacking(
+    lifts.find((l) => l.key === key)!,
+    plan.facts,
+    plan.fits,
+  );
+  if (against.length > 0 && !sits.despite)
+    throw new Refusal(409, `Not yet: ${few(against)} If it is fixed all the same, write why.`, {
+      fields: { 'sits.despite': 'Say in a sentence why it is fixed all the same.' },
+    });
+  return kept;
+}
+
+const placeWords = ({ read }: LiftRecord): string =>
+  placeFields
+    .flatMap((f) => {
+      const value = read?.[f.field];
+      return value === undefined
+        ? []
+        : [`${f.label.toLowerCase()} ${read!.typed[f.field] ?? formatMeasure(value, f.unit)}`];
+    })
+    .join(', ');
+
 export const fitKinds = [
+  kindRule({
+    kind: 'lift',
+    logKind: 'fit',
+    station: 'fit',
+    complete: (tx, data, context) => (context.before ? satThere(tx, data, context) : wentIn(tx, data, context)),
+    wantsSecond: (data) => data.deviation?.stoodOn?.harm === true,
+    title: () => 'Engine put in before its gate',
+    describe: (data, { before }) => {
+      const unit = data.unit === 'stand-in' ? 'stand-in' : 'engine';
+      if (!before)
+        return `${unit} in, ${reasonWords[data.reason]}: ${data.why}. On it: ${data.carries}${data.foreseen ? '' : '. Not in the quote'}${data.deviation ? `. Before its gate: ${data.deviation.why}` : ''}`;
+      if (data.out && !before.out)
+        return `${unit} out again: ${data.out.why}${data.out.hours === undefined ? '' : `, ${formatMeasure(data.out.hours, 'h')}`}`;
+      if (data.shifted && data.shifted.why !== before.shifted?.why)
+        return `${unit} moved in the bay: ${data.shifted.why}`;
+      if (data.sits && data.sits.how !== before.sits?.how)
+        return `${unit} ${sittingWords[data.sits.how]}${data.sits.despite ? `, all the same: ${data.sits.despite}` : ''}`;
+      if (data.read && !sameValue(data.read.typed, before.read?.typed))
+        return `${unit} sits, ${data.read.ownMounts ? 'on its own mounts' : 'on the hoist'}: ${placeWords(data)}`;
+      return `lift changed: ${data.touched ? `touches ${data.touched}` : data.why}`;
+    },
+  }),
   kindRule({
     kind: 'fit',
     logKind: 'fit',

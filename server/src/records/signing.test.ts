@@ -110,9 +110,9 @@ describe('forged stamps', () => {
     for (const kind of recordKinds.filter(
       (k) => kindSchema(k).signed === 'once' && k !== 'fit' && k !== 'ask',
     )) {
-      const { data } = samples[kind];
+      const { data, begins = {} } = samples[kind];
       const key = randomUUID();
-      const first = await put(kind, key, data, 0, shop.manager);
+      const first = await put(kind, key, { ...data, ...begins }, 0, shop.manager);
       const again = await put(
         kind,
         key,

@@ -68,6 +68,24 @@ export const samples: Record<RecordKind, Sample> = {
       resolution: { text: 'adapter plate', kit: [], asked: [] },
     },
   },
+  lift: {
+    key: uuid,
+    data: {
+      reason: 'trial',
+      why: 'sump over the crossmember',
+      foreseen: true,
+      unit: 'stand-in',
+      carries: 'truck sump, no manifolds',
+    },
+    begins: { deviation: { why: 'an empty block, carried in by two' } },
+    acts: {
+      read: { ownMounts: true, typed: {}, heightMm: -60 },
+      sits: { how: 'loose' },
+      shifted: { why: 'left mount a hole down' },
+      deviation: { why: 'an empty block, lifted in by hand' },
+      out: { why: 'notch in the crossmember' },
+    },
+  },
   gap: {
     key: uuid,
     data: { interfaceId: 'fit-hood', read: { word: 'bolts-up', place: 'rear brace', condition: 'cold' } },

@@ -67,6 +67,7 @@ const kindNames: Partial<Record<RecordKind, string>> = {
   rig: 'slings',
   'way-out': 'way out',
   'own-shape': 'drawn shape',
+  lift: 'lift of the engine',
   'donor-entry': 'entry of the account',
   'warm-up': 'warm-up reading',
   'as-it-came': 'mark on the car',

@@ -9,6 +9,7 @@ export const provisionalKinds: readonly ProvisionalKind[] = [
   { id: 'masked', title: 'masked', words: ['masked'], endsWith: 'masking off, counted', forbiddenAt: 'First crank' },
   { id: 'battery-off', title: 'battery off', words: ['battery off'], endsWith: 'battery on, charged, load-tested', forbiddenAt: 'First crank' },
   { id: 'stand-in', title: 'stand-in', words: ['stand-in', 'dummy'], endsWith: 'the real unit in, with every alteration copied', forbiddenAt: 'First crank' },
+  { id: 'on-stand-in', title: 'cut or drilled on the stand-in', words: ['on the stand-in'], endsWith: 'done on the real unit too, before paint', forbiddenAt: 'Engine in' },
   { id: 'capped', title: 'capped', words: ['capped', 'plugged'], endsWith: 'caps out counted against caps in', forbiddenAt: 'First start' },
   { id: 'looped', title: 'looped', words: ['looped'], endsWith: 'loop off, circuit joined and filled', forbiddenAt: 'First start' },
   { id: 'open-exhaust', title: 'open exhaust', words: ['open exhaust'], endsWith: 'exhaust complete and tight', forbiddenAt: 'First drive' },

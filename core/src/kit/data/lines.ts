@@ -206,7 +206,7 @@ export const kitLines: readonly KitLineDef[] = [
     leftOut: 'heavy pedal or drags', price: [40, 120, 300],
   },
   {
-    id: 'kit-propshaft', system: 'driveline', title: 'Shaft made or altered, balanced', when: when('rec-drive-layout in {front-longitudinal-rear-drive, front-longitudinal-all-drive}'),
+    id: 'kit-propshaft', system: 'driveline', title: 'Shaft made or altered, balanced', toPlace: true, when: when('rec-drive-layout in {front-longitudinal-rear-drive, front-longitudinal-all-drive}'),
     behind: true, options: 'length at ride height after final position, tube, speed', optionsFrom: ['rec-pinion-place'], leftOut: 'ordered early, wrong length', price: [120, 350, 900],
   },
   {
@@ -214,7 +214,7 @@ export const kitLines: readonly KitLineDef[] = [
     leftOut: 'old yoke leaks at the tail seal; joint of two series ordered singly', price: [45, 150, 400],
   },
   {
-    id: 'kit-halfshafts', system: 'driveline', title: 'Half shafts, nuts, intermediate bearing', when: when('rec-drive-layout in {front-transverse, mid-engine, rear-engine}'), behind: true, options: 'splines, lengths, sensor ring',
+    id: 'kit-halfshafts', system: 'driveline', title: 'Half shafts, nuts, intermediate bearing', toPlace: true, when: when('rec-drive-layout in {front-transverse, mid-engine, rear-engine}'), behind: true, options: 'splines, lengths, sensor ring',
     leftOut: 'engine in, car cannot move', price: [120, 400, 1200],
   },
   {
@@ -314,7 +314,7 @@ export const kitLines: readonly KitLineDef[] = [
     price: [15, 50, 140],
   },
   {
-    id: 'kit-exhaust-mid', system: 'exhaust', title: 'Mid pipe, bends, silencers, tail', when: when('always'), options: 'bore same through, sound wish, ground height', optionsFrom: ['rec-exhaust-path'],
+    id: 'kit-exhaust-mid', system: 'exhaust', title: 'Mid pipe, bends, silencers, tail', toPlace: true, when: when('always'), options: 'bore same through, sound wish, ground height', optionsFrom: ['rec-exhaust-path'],
     leftOut: 'made before the gearbox is final', price: [120, 450, 1300],
   },
   {
