@@ -81,6 +81,43 @@ const forms: readonly AForm[] = [
     press: ['Go on without it'],
     submit: 'Go on without it',
   },
+  {
+    form: 'GoesIn',
+    view: 'Brockhurst/fit?tab=trial',
+    press: ['The engine goes in'],
+    submit: 'It goes in',
+  },
+  {
+    form: 'SitsWhere',
+    view: 'Wendling/fit?tab=trial',
+    press: ['Where it sits'],
+    submit: 'Write where it sits',
+  },
+  { form: 'SitsHow', view: 'Wendling/fit?tab=trial', press: ['How it sits'], submit: 'It sits so' },
+  {
+    form: 'Moved',
+    view: 'Wendling/fit?tab=trial',
+    press: ['It was moved'],
+    submit: 'It was moved',
+  },
+  {
+    form: 'ComesOut',
+    view: 'Wendling/fit?tab=trial',
+    press: ['It comes out'],
+    submit: 'It comes out',
+  },
+  {
+    form: 'ReadGap',
+    view: 'Wendling/fit?tab=trial',
+    press: ['Read cold', 'css:[aria-label="Gaps of this lift"] .rows button'],
+    submit: 'Next',
+  },
+  {
+    form: 'TriedForm',
+    view: 'Wendling/fit?tab=trial',
+    press: ['A part was tried'],
+    submit: 'Keep it',
+  },
   { form: 'AskForm', view: 'Wendling/takeover', press: ['Ask'], submit: 'Ask' },
   { form: 'FollowUpForm', view: 'Wendling/hand-over', submit: 'Add the follow-up' },
   {

@@ -72,7 +72,9 @@ export const fitKinds = {
         })
         .optional(),
       touched: text(500).optional(),
-      shifted: z.object({ why: text(300).min(3, 'Say what was moved.') }).optional(),
+      shifted: z
+        .object({ why: text(300).min(3, 'Say what was moved.'), times: z.number().int().min(1).max(1000) })
+        .optional(),
       photos: z.array(z.uuid()).max(20).optional(),
       out: z
         .object({

@@ -1,9 +1,10 @@
 import { z } from 'zod';
-import { askSorts, logKinds, pinSorts } from '@bay/core/logbook';
+import { askSorts, logKinds, pinSorts, triedFits } from '@bay/core/logbook';
 import { gateNames } from '@bay/core/commissioning';
 import { stationIds } from '@bay/core/jobs';
 import { command, endpoint, fileReply, id, isoDate, line, longestAgoMs } from './endpoint.ts';
-import { act, amount, kind, text } from './kind.ts';
+import type { RecordData } from '@bay/core/records';
+import { act, amount, kind, storedSchema, text } from './kind.ts';
 import { amountOfMoney } from './money.ts';
 import { recordRow } from './record-row.ts';
 
@@ -33,10 +34,15 @@ export const logbookKinds = {
   tried: kind<'tried'>(
     z.object({
       part: text(160).min(2, 'Name the part.'),
+      variant: text(160).optional(),
       how: text(400).min(3, 'Say how it fitted.'),
+      fits: z.enum(triedFits, 'Choose one.').optional(),
+      gapMm: amount.min(-500, 'At most 500 mm.').max(500, 'At most 500 mm.').optional(),
       alsoNotStandard: text(300).optional(),
       interfaceId: text(60).optional(),
-      back: z.boolean(),
+      kitLine: text(60).optional(),
+      back: z.boolean('Say whether it went back.'),
+      moneyBack: z.boolean().optional(),
     }),
   ),
   photo: kind<'photo'>(
@@ -139,6 +145,30 @@ export const searchLog = endpoint({
     limit: count(100, 40),
   }),
   reply: z.object({ hits: z.array(logHit) }),
+});
+
+/** A part that was tried in this shop, with the car and the engine it was tried for. */
+export const triedPart = z.object({
+  jobId: id,
+  number: z.string(),
+  carName: z.string(),
+  engineName: z.string().nullable(),
+  key: z.string(),
+  tried: storedSchema(logbookKinds.tried) as unknown as z.ZodType<RecordData<'tried'>>,
+});
+export type TriedPart = z.infer<typeof triedPart>;
+export const findTried = endpoint({
+  method: 'get',
+  path: '/api/tried',
+  summary:
+    'Parts that were tried on any job of the shop, the newest first: by words, or by the line of the kit they were bought for',
+  access: 'look',
+  query: z.object({
+    q: z.string().trim().max(120).optional(),
+    kitLine: z.string().max(60).optional(),
+    limit: count(200, 100),
+  }),
+  reply: z.object({ parts: z.array(triedPart) }),
 });
 
 export const writeLog = endpoint({

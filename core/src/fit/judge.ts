@@ -112,6 +112,10 @@ export function leastGap(interfaceId: string, books: Books): number | undefined 
   return clearanceId === undefined ? undefined : new FitEvidence(books).clearance(clearanceId).value;
 }
 
+/** What a gap says against the least of its place, both mm: from half of it on there is something to adapt. Common practice, no source. */
+export const wordOfGap = (gapMm: number, leastMm: number): TrialReading['word'] =>
+  gapMm >= leastMm ? 'bolts-up' : gapMm >= leastMm / 2 ? 'adapt' : 'clash';
+
 /**
  * What a trial reading says: a gap that was typed is held against the least gap of its row, whatever word somebody put to it; the
  * word may be worse than the gap (it knocks when rocked), never better.
@@ -119,7 +123,7 @@ export function leastGap(interfaceId: string, books: Books): number | undefined 
 function trialWord(interfaceId: string, trial: TrialReading, books: Books): TrialReading['word'] {
   const least = leastGap(interfaceId, books);
   if (trial.gapMm === undefined || least === undefined) return trial.word;
-  const byGap = trial.gapMm >= least ? 'bolts-up' : trial.gapMm >= least / 2 ? 'adapt' : 'clash';
+  const byGap = wordOfGap(trial.gapMm, least);
   return words[Math.min(words.indexOf(byGap), words.indexOf(trial.word))] ?? byGap;
 }
 

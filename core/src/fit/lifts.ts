@@ -3,6 +3,7 @@ import { byTime } from '../rules/stamp.ts';
 import type { Stamp } from '../rules/stamp.ts';
 import { movesWithEngine } from './judge.ts';
 import type { FitLine } from './judge.ts';
+import type { Pose } from './position/pose.ts';
 import type { LiftRecord, PlaceRead, Sitting } from './records.ts';
 
 /** Each time that the engine, or what stands in for it, was put into the bay, with its number. */
@@ -87,10 +88,7 @@ const settledAt = ({ at, shifted }: LiftRecord): string => shifted?.at ?? at ?? 
 
 /** Is it known where it sits, on its own mounts and by all its numbers? A unit on a hoist sits nowhere. */
 export const isPlaceRead = (lift: LiftRecord | undefined): boolean =>
-  lift?.read !== undefined &&
-  lift.read.ownMounts &&
-  notRead(lift.read).length === 0 &&
-  (lift.read.at ?? '') >= settledAt(lift);
+  lift?.read !== undefined && lift.read.ownMounts && notRead(lift.read).length === 0;
 
 /**
  * Under which lift the engine's place was read, where that still says where it sits: a lift that came after and was not read says
@@ -106,8 +104,6 @@ export function placeNotRead(lifts: readonly Lift[]): string | undefined {
   const last = lifts.at(-1);
   if (isPlaceRead(last)) return undefined;
   if (last === undefined) return "The engine's place has not been read in the car: no trial fit is written";
-  if (last.read !== undefined && (last.read.at ?? '') < settledAt(last))
-    return `The engine was moved in lift ${last.number} and its place not read again`;
   if (last.read === undefined) return `The engine's place has not been read in lift ${last.number}`;
   if (!last.read.ownMounts) return `In lift ${last.number} the engine did not stand on its own mounts`;
   return `Not read in lift ${last.number}: ${notRead(last.read).join(', ')}`;
@@ -126,12 +122,21 @@ export function lastOut(lifts: readonly Lift[]): { lift: Lift; out: Stamp & { wh
   return last && { lift: last, out: last.out! };
 }
 
+/** Under which lift something was read; nothing where the engine was not in the bay by what is written. */
+export const liftAt = (lifts: readonly Lift[], at: string | undefined): Lift | undefined =>
+  lifts.find((l) => (l.at ?? '') <= (at ?? '') && (!l.out || (at ?? '') <= (l.out.at ?? '')));
+
+/** Places that have a gap which moves with the engine; not those of which the car has no such thing. */
+export const gapPlaces = (fits: readonly FitLine[]): FitLine[] =>
+  fits.filter((f) => {
+    const { basis, word, sum } = f.forecast ?? f.verdict;
+    const isNone = basis === 'computed' && word === 'bolts-up' && sum.length === 0;
+    return movesWithEngine(f.def.id) && !isNone;
+  });
+
 /** Places whose gap nobody read since the engine went in, or whose reading does not stand. */
 export const gapsToRead = (lift: Lift, fits: readonly FitLine[]): FitLine[] =>
-  fits.filter(
-    (f) =>
-      movesWithEngine(f.def.id) && !(f.verdict.basis === 'trial' && !f.stale && (f.readAt ?? '') >= settledAt(lift)),
-  );
+  gapPlaces(fits).filter((f) => !(f.verdict.basis === 'trial' && !f.stale && (f.readAt ?? '') >= settledAt(lift)));
 
 /** By how much a place that was read is off the one that was chosen; nothing where they agree or one of them is not known. */
 export function offChosen(read: PlaceRead, facts: FactBook): { words: string; label: string }[] {
@@ -167,12 +172,9 @@ export function againstTacking(lift: Lift, facts: FactBook, fits: readonly FitLi
     `${of
       .slice(0, 4)
       .map((f) => f.def.title.toLowerCase())
-      .join(', ')}${of.length > 4 ? ` and ${of.length - 4} more` : ''}`;
+      .join('; ')}${of.length > 4 ? ` and ${of.length - 4} more` : ''}`;
   return [
     ...(missing.length > 0 ? [`Not read: ${missing.join(', ')}.`] : []),
-    ...(read && missing.length === 0 && (read.at ?? '') < settledAt(lift)
-      ? ['It was moved since its place was read.']
-      : []),
     ...(read && !read.ownMounts ? ['It does not stand on its own mounts.'] : []),
     ...(unchosen.length > 0 ? [`Nobody chose where it is to sit: ${unchosen.join(', ')}.`] : []),
     ...(read ? offChosen(read, facts).map((o) => `It sits ${o.words} than was chosen.`) : []),
@@ -182,11 +184,8 @@ export function againstTacking(lift: Lift, facts: FactBook, fits: readonly FitLi
   ];
 }
 
-/** How it sits: what nobody said anything of is offered up, and what was moved since is loose. */
-export function sittingOf(lift: LiftRecord): Sitting {
-  if (!lift.sits) return 'offered-up';
-  return (lift.sits.at ?? '') < (lift.shifted?.at ?? '') && lift.sits.how !== 'offered-up' ? 'loose' : lift.sits.how;
-}
+/** How it sits; what nobody said anything of is offered up. */
+export const sittingOf = (lift: LiftRecord): Sitting => lift.sits?.how ?? 'offered-up';
 
 export interface LiftCount {
   lifts: number;
@@ -206,4 +205,10 @@ export function countLifts(lifts: readonly Lift[]): LiftCount {
     extraHours: extra.reduce((sum, l) => sum + (l.out?.hours ?? 0), 0),
     extraWithoutHours: extra.filter((l) => l.out?.hours === undefined).length,
   };
+}
+
+/** The pose that was read in the car; nothing while a number of it is missing. */
+export function poseRead(read: PlaceRead | undefined): Pose | undefined {
+  if (read === undefined || notRead(read).length > 0) return undefined;
+  return { x: read.alongMm!, y: read.sidewaysMm!, z: read.heightMm!, slopeDeg: read.slopeDeg!, yawDeg: 0 };
 }

@@ -109,8 +109,8 @@ export interface LiftRecord extends Stamp {
   read?: Act<PlaceRead> | undefined;
   sits?: Act<{ how: Sitting; despite?: string | undefined }> | undefined;
   touched?: string | undefined;
-  /** Moved where it sits, without coming out: what was read before is of another place. */
-  shifted?: Act<{ why: string }> | undefined;
+  /** Moved where it sits, without coming out, so often: where it sits and how is not known any more, and what was read before is of another place. */
+  shifted?: Act<{ why: string; times: number }> | undefined;
   photos?: readonly string[] | undefined;
   out?: Act<{ why: string; hours?: number | undefined }> | undefined;
   /** Put in although lines of its gate were open: why, and what stood against it. */

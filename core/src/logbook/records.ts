@@ -21,12 +21,25 @@ export interface DecisionRecord extends Stamp {
 }
 
 /** Offered up and failed: kept with what it was tried on, so that nobody tries it again unknowing. */
+/** How a part fitted that somebody held to a car. */
+export const triedFits = ['fits', 'altered', 'does-not-fit'] as const;
+export type TriedFit = (typeof triedFits)[number];
+
+/** A part that was tried on a car, kept for the whole shop: that it is of the same family proves nothing. */
 export interface TriedRecord extends Stamp {
   part: string;
+  /** Number, year, casting: what tells it from its sisters. */
+  variant?: string | undefined;
   how: string;
+  fits?: TriedFit | undefined;
+  gapMm?: number | undefined;
+  /** What else on that car was not standard. */
   alsoNotStandard?: string | undefined;
   interfaceId?: string | undefined;
+  /** The line of the kit it was bought for. */
+  kitLine?: string | undefined;
   back: boolean;
+  moneyBack?: boolean | undefined;
 }
 
 export interface PhotoRecord extends Stamp {

@@ -1,6 +1,7 @@
 import { recordsOf } from '@bay/core/records';
 import { computePlan, planInputOf } from '@bay/core/plan';
 import { formatMeasure } from '@bay/core/units';
+import { liftsInOrder, placeNotRead } from '@bay/core/fit';
 import { gateLines, readingWords, refuseProof, wantsSecond } from '@bay/core/commissioning';
 import type { Deviation, GateName, GateProof } from '@bay/core/commissioning';
 import type { Tx } from '../db/connection.ts';
@@ -149,6 +150,13 @@ export const commissioningKinds = [
   kindRule({
     kind: 'provisional',
     logKind: 'provisional',
+    // What is tacked is welded out where the engine is known to sit, and not before.
+    complete: async (tx, data, { jobId, before }) => {
+      if (data.kind !== 'tacked' || !data.ended || before?.ended) return data;
+      const open = placeNotRead(liftsInOrder(recordsOf(await jobMaterial(tx, jobId), 'lift')));
+      if (open !== undefined) throw new Refusal(409, `Not welded out yet: ${open}.`);
+      return data;
+    },
     describe: (data) =>
       data.ended
         ? `no longer provisional: ${data.what}`

@@ -79,8 +79,13 @@ async function wentIn(tx: Tx, data: LiftRecord, { jobId }: WriteContext<'lift'>)
 /** What came out is history; and nothing is tacked or bolted for good before it was read to sit where it is to. */
 async function satThere(tx: Tx, data: LiftRecord, { jobId, key, before }: WriteContext<'lift'>): Promise<LiftRecord> {
   if (before!.out) throw new Refusal(409, 'It came out again: what was read there stays as it is.');
-  const { deviation: _sent, ...plain } = data;
-  const kept = { ...plain, ...(before!.deviation ? { deviation: before!.deviation } : {}) };
+  const kept = { ...data, deviation: before!.deviation };
+  const times = data.shifted?.times ?? 0;
+  if (times !== (before!.shifted?.times ?? 0)) {
+    if (times !== (before!.shifted?.times ?? 0) + 1) throw badInput({ 'shifted.times': 'One move after the other.' });
+    // Where it sits now nobody has read, and how it is held nobody has said.
+    return { ...kept, read: undefined, sits: undefined };
+  }
   const { sits } = data;
   const fixed = sits !== undefined && (sits.how === 'tacked' || sits.how === 'final');
   if (!fixed || sits.how === sittingOf(before!)) return kept;
@@ -124,7 +129,7 @@ export const fitKinds = [
         return `${unit} in, ${reasonWords[data.reason]}: ${data.why}. On it: ${data.carries}${data.foreseen ? '' : '. Not in the quote'}${data.deviation ? `. Before its gate: ${data.deviation.why}` : ''}`;
       if (data.out && !before.out)
         return `${unit} out again: ${data.out.why}${data.out.hours === undefined ? '' : `, ${formatMeasure(data.out.hours, 'h')}`}`;
-      if (data.shifted && data.shifted.why !== before.shifted?.why)
+      if (data.shifted && data.shifted.times !== before.shifted?.times)
         return `${unit} moved in the bay: ${data.shifted.why}`;
       if (data.sits && data.sits.how !== before.sits?.how)
         return `${unit} ${sittingWords[data.sits.how]}${data.sits.despite ? `, all the same: ${data.sits.despite}` : ''}`;

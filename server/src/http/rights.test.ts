@@ -216,6 +216,7 @@ const calls: Record<string, (ids: Ids) => Input> = {
   }),
   readLog: (i) => ({ params: { jobId: i.jobId } }),
   searchLog: (i) => ({ query: { q: 'vehicle', jobId: i.jobId } }),
+  findTried: () => ({ query: { kitLine: 'kit-sump' } }),
   writeLog: (i) => ({
     params: { jobId: i.jobId },
     body: body({ line: 'hello', today: '2026-11-26' }),
@@ -277,6 +278,7 @@ const wholeShop = new Set([
   'find',
   'readSchools',
   'searchLog',
+  'findTried',
   'addPerson',
   'stopClock',
   'bookIn',

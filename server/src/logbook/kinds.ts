@@ -1,6 +1,9 @@
+import { interfaces } from '@bay/core/fit';
+import { kitLines } from '@bay/core/kit';
 import type { pinSorts } from '@bay/core/logbook';
+import { formatMeasure } from '@bay/core/units';
 import type { RecordData } from '@bay/contract/records';
-import { Refusal } from '../http/problem.ts';
+import { badInput, notFound, Refusal } from '../http/problem.ts';
 import { kindRule } from '../records/kind.ts';
 
 const pinWords: Record<(typeof pinSorts)[number], string> = {
@@ -35,8 +38,13 @@ export const logbookKinds = [
   kindRule({
     kind: 'tried',
     logKind: 'tried',
+    check: (data) => {
+      if (data.interfaceId && !interfaces.some((i) => i.id === data.interfaceId)) throw notFound('This interface');
+      if (data.kitLine && !kitLines.some((l) => l.id === data.kitLine)) throw notFound('This kit line');
+      if (data.moneyBack && !data.back) throw badInput({ moneyBack: 'Money comes back for what went back.' });
+    },
     describe: (data) =>
-      `tried: ${data.part}. ${data.how}${data.alsoNotStandard ? `. Also not standard: ${data.alsoNotStandard}` : ''}${data.back ? '. Went back' : ''}`,
+      `tried: ${data.part}${data.variant ? `, ${data.variant}` : ''}. ${data.how}${data.gapMm === undefined ? '' : `, ${data.gapMm < 0 ? 'meets by ' : ''}${formatMeasure(Math.abs(data.gapMm), 'mm')}${data.gapMm < 0 ? '' : ' left'}`}${data.alsoNotStandard ? `. Also not standard: ${data.alsoNotStandard}` : ''}${data.back ? '. Went back' : ''}`,
     about: (data, key) => data.interfaceId || key,
   }),
   kindRule({

@@ -7,7 +7,7 @@ import { readHead } from '../jobs/store.ts';
 import { writeLine } from './lines.ts';
 import type { PhotoStore } from './photo-store.ts';
 import { keepPhoto, photoFile, photoOfShop, takeIn } from './photos.ts';
-import { lastEntryBy, logTable, markEntry, readPage, searchLog } from './store.ts';
+import { findTried, lastEntryBy, logTable, markEntry, readPage, searchLog } from './store.ts';
 
 export function logbookRoutes(on: Registry, photos: PhotoStore): void {
   on.shop(contract.readLog, async (tx, { params, query }) => {
@@ -19,6 +19,8 @@ export function logbookRoutes(on: Registry, photos: PhotoStore): void {
   on.shop(contract.searchLog, async (tx, { query }) => ({
     hits: await searchLog(tx, query.q, query.jobId, query.limit),
   }));
+
+  on.shop(contract.findTried, async (tx, { query }) => ({ parts: await findTried(tx, query) }));
 
   on.shop(contract.writeLog, (tx, { params, body }, caller) =>
     runCommand(tx, caller, 'write-log', body, async () => {

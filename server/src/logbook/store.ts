@@ -2,7 +2,7 @@ import { sql } from 'kysely';
 import Papa from 'papaparse';
 import type { RawBuilder } from 'kysely';
 import type { LogKind } from '@bay/core/logbook';
-import type { LogEntry, LogHit } from '@bay/contract/logbook';
+import type { LogEntry, LogHit, TriedPart } from '@bay/contract/logbook';
 import { may } from '@bay/contract/rights';
 import { noteChange } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
@@ -104,6 +104,40 @@ export async function searchLog(tx: Tx, typed: string, jobId: string | undefined
     from log_entry l join person p on p.id = l.by_id join job on job.id = l.job_id
     where l.id = any((select ids from hits)::bigint[]) and job.withdrawn_at is null order by l.id desc`.execute(tx);
   return rows.map((r) => ({ ...r.entry, jobId: r.job_id, number: r.number, carName: r.car_name, hit: r.hit }));
+}
+
+/** Parts that were tried in this shop, the newest first: those of one kit line, or with every word that was typed. */
+export async function findTried(
+  tx: Tx,
+  { q = '', kitLine, limit }: { q?: string | undefined; kitLine?: string | undefined; limit: number },
+): Promise<TriedPart[]> {
+  const wanted = q.toLowerCase().split(/\s+/).filter(Boolean);
+  const nameOf = (role: 'car' | 'engine') =>
+    sql`(select unit.name from job_unit ju join unit on unit.id = ju.unit_id where ju.job_id = job.id and ju.role = ${role} limit 1)`;
+  const { rows } = await sql<TriedPart>`
+    select * from (
+      select r.job_id as "jobId", job.number, ${nameOf('car')} as "carName", ${nameOf('engine')} as "engineName", r.key,
+        r.data || jsonb_build_object('by', p.name) as tried, r.at,
+        lower(concat_ws(' ', r.data->>'part', r.data->>'variant', r.data->>'how', r.data->>'alsoNotStandard', ${nameOf('car')}, ${nameOf('engine')})) as said
+      from record r join job on job.id = r.job_id left join person p on p.id = (r.data->>'byId')::uuid
+      where r.kind = 'tried' and job.withdrawn_at is null ${kitLine ? sql`and r.data->>'kitLine' = ${kitLine}` : sql``}
+    ) t where ${
+      wanted.length === 0
+        ? sql`true`
+        : sql.join(
+            wanted.map((w) => sql`position(${w} in t.said) > 0`),
+            sql` and `,
+          )
+    }
+    order by t.at desc limit ${limit}`.execute(tx);
+  return rows.map(({ jobId, number, carName, engineName, key, tried }) => ({
+    jobId,
+    number,
+    carName,
+    engineName,
+    key,
+    tried,
+  }));
 }
 
 /** Corrects or strikes a line. Nothing is overwritten: the mark stands beside the wording it speaks of. */

@@ -275,6 +275,7 @@ const calls: [Endpoint, (t: Things) => Input][] = [
   [logbook.readLogTable, (t) => ({ params: { jobId: t.jobId } })],
   [logbook.readPhoto, () => ({ params: { photoId: commandId(), size: 'thumb' } })],
   [logbook.searchLog, () => ({ query: { q: 'bell loose' } })],
+  [logbook.findTried, () => ({ query: { kitLine: 'kit-sump' } })],
   [
     logbook.writeLog,
     (t) => ({

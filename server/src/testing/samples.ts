@@ -81,7 +81,7 @@ export const samples: Record<RecordKind, Sample> = {
     acts: {
       read: { ownMounts: true, typed: {}, heightMm: -60 },
       sits: { how: 'loose' },
-      shifted: { why: 'left mount a hole down' },
+      shifted: { why: 'left mount a hole down', times: 1 },
       deviation: { why: 'an empty block, lifted in by hand' },
       out: { why: 'notch in the crossmember' },
     },

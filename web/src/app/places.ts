@@ -4,6 +4,7 @@ export const places: readonly { key: string; to: string; name: string; inHead: b
   { key: 'b', to: '/bench', name: 'My bench', inHead: true },
   { key: 'w', to: '/waiting', name: 'Waiting for you', inHead: false },
   { key: 'l', to: '/logbook', name: 'Every logbook', inHead: false },
+  { key: 't', to: '/tried', name: 'Tried parts', inHead: false },
   { key: 'u', to: '/units', name: 'Units', inHead: true },
   { key: 's', to: '/schools', name: 'Schools', inHead: true },
   { key: 'm', to: '/sums', name: 'Sums', inHead: true },

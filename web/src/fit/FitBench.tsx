@@ -2,8 +2,9 @@ import { useJob } from '../sheet/index.ts';
 import { Tabs, useTab } from '../ui/index.ts';
 import { Places } from './Places.tsx';
 import { PositionBench } from './PositionBench.tsx';
+import { TrialBench } from './trial/TrialBench.tsx';
 
-const tabs = { places: 'Places', position: 'Position' } as const;
+const tabs = { places: 'Places', position: 'Position', trial: 'Trial fit' } as const;
 
 /** Does it go together: place by place, and where the unit sits between them. */
 export default function FitBench() {
@@ -18,6 +19,7 @@ export default function FitBench() {
       <Tabs names={tabs} at={tab} to={setTab}>
         {tab === 'places' && <Places />}
         {tab === 'position' && <PositionBench />}
+        {tab === 'trial' && <TrialBench />}
       </Tabs>
     </>
   );

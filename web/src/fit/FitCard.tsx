@@ -257,7 +257,13 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
           {record.waived.why}
         </p>
       )}
-      {line.stale && <p className="ochre">Facts changed after this was read or judged: look again.</p>}
+      {line.stale && (
+        <p className="ochre">
+          {line.moved
+            ? 'The engine was put in anew or moved after this was read: read it again.'
+            : 'Facts changed after this was read or judged: look again.'}
+        </p>
+      )}
       <div className="words-3">
         <p>
           <b>Bolts up</b> {withGaps(def.boltsUp)}

@@ -3,7 +3,6 @@ import { useSearchParams } from 'react-router';
 import { urgencyOf } from '@bay/core/fit';
 import type { FitLine, FitWord, Urgency } from '@bay/core/fit';
 import { counted, formatMeasure, units } from '@bay/core/units';
-import { LiftPanel } from '../pull/index.ts';
 import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { FindIn, Fold, inGroups, Trouble, useChanged, VerdictMark, verdictWords } from '../ui/index.ts';
 import { FitCard, leansOn } from './FitCard.tsx';
@@ -116,7 +115,9 @@ function Place({ line, open, toggle }: { line: FitLine; open: boolean; toggle: (
           {weakest && leansOn.has(weakest) && (
             <span className="tag ochre"> {sourceWords[weakest].toLowerCase()} fact</span>
           )}
-          {line.stale && <span className="tag ochre"> facts changed since</span>}
+          {line.stale && (
+            <span className="tag ochre"> {line.moved ? 'engine moved since' : 'facts changed since'}</span>
+          )}
         </span>
         <span className="figure">{figureOf(line)}</span>
         <span className={`word verdict-${word}`}>{verdictWords[word]}</span>
@@ -205,7 +206,6 @@ export function Places() {
         );
       })}
       {shown.length === 0 && <p className="quiet">No place here has "{sought.trim()}".</p>}
-      <LiftPanel lift="in" />
       <Tasks />
     </>
   );

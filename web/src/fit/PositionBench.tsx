@@ -12,7 +12,7 @@ import styles from './fit.module.css';
 import { Gaps } from './Gaps.tsx';
 import { LeastChange } from './LeastChange.tsx';
 import { TakeAlong } from './TakeAlong.tsx';
-import { Trial } from './Trial.tsx';
+import { AgainstDrawing } from './trial/AgainstDrawing.tsx';
 import { usePosition } from './usePosition.ts';
 import type { PositionView } from './usePosition.ts';
 
@@ -118,7 +118,7 @@ export function PositionBench() {
     <section key={name} aria-label={viewNames[name]}>
       <h4>{viewNames[name]}</h4>
       <Board
-        drawing={viewOf(scene, name, pose, judged.margins, scene.chosen)}
+        drawing={viewOf(scene, name, pose, judged.margins, view.ghosts)}
         height={height}
         margin={26}
         carry={(by) => move(pull[name](by))}
@@ -198,7 +198,7 @@ export function PositionBench() {
           A forecast from measures. Read the gaps in the car, rocked and hot, before anything is tacked, cut or welded;
           structure and steering are a qualified person's, the maker's manual and local law go first.
         </p>
-        {view.trial && <Trial said={view.trial} scene={scene} draw={view.drawAt} />}
+        {view.trial && <AgainstDrawing said={view.trial} scene={scene} draw={view.drawAt} />}
         <section className="panel" aria-label="Every gap here">
           <h3>Every gap here</h3>
           <Gaps scene={scene} judged={judged} />

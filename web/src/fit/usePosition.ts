@@ -3,6 +3,8 @@ import {
   describePose,
   gapsByPlace,
   judgeAt,
+  liftsInOrder,
+  poseRead,
   middleOf,
   moved,
   optionsOf,
@@ -13,7 +15,7 @@ import {
   trialSaid,
   withWaysOut,
 } from '@bay/core/fit';
-import type { FitOption, JobScene, Judged, Plans, Pose, PoseKey, Position, TrialSaid } from '@bay/core/fit';
+import type { FitOption, Ghost, JobScene, Judged, Plans, Pose, PoseKey, Position, TrialSaid } from '@bay/core/fit';
 import { useJob, useRecords } from '../sheet/index.ts';
 import { useWork } from '../workers/index.ts';
 
@@ -37,6 +39,8 @@ export interface PositionView {
   /** What the readings of the trial fit say of the drawing; nothing where there are none that stand. */
   trial: TrialSaid | undefined;
   drawAt: (pose: Pose) => void;
+  /** Where it stands besides: as chosen, and as the last lift read it. */
+  ghosts: readonly Ghost[];
   toBest: () => void;
   toChosen: (() => void) | undefined;
   tryPlan: (ids: readonly string[], pose: Pose) => void;
@@ -72,6 +76,14 @@ export function usePosition(reserveMm: number): PositionView {
       .filter(([, trials]) => trials.length > 0);
     return trialSaid(asIs, asIs.chosen, readingsFor(asIs, new Map(standing)));
   }, [asIs, plan.fits, fits, gaps]);
+  const lifts = useRecords('lift');
+  const ghosts = useMemo(() => {
+    const last = liftsInOrder(lifts).findLast((l) => poseRead(l.read) !== undefined);
+    return [
+      ...(asIs.chosen ? [{ pose: asIs.chosen, said: 'as it was chosen' }] : []),
+      ...(last ? [{ pose: poseRead(last.read)!, said: `as lift ${last.number} read it` }] : []),
+    ];
+  }, [asIs, lifts]);
   const ready = scene.pairs.length > 0;
   const searching = useWork('bestPosition', ready ? scene.problem : undefined);
   const wish = useMemo(
@@ -98,6 +110,7 @@ export function usePosition(reserveMm: number): PositionView {
     tried,
     waiting: !moving && !scene.chosen && !searching.result && searching.share !== undefined,
     trial,
+    ghosts,
     drawAt: setMoving,
     move: (by) => setMoving((now) => moved(now ?? pose, by, range)),
     toBest: () => searching.result && setMoving(searching.result.pose),

@@ -8,6 +8,7 @@ import { may } from '@bay/contract/rights';
 import { useMe } from '../api/index.ts';
 import { FactEditor, usualBearer } from '../facts/index.ts';
 import { useCurrency } from '../money/index.ts';
+import { TriedBefore } from '../fit/index.ts';
 import { useJob, useRecordForm } from '../sheet/index.ts';
 import { Because, Form, money, MoneyInput, words } from '../ui/index.ts';
 import { useSupplierByName, useSuppliers } from './useSuppliers.ts';
@@ -97,6 +98,7 @@ export function KitCard({ line, record }: { line: KitLine; record: KitRecord | u
           ))}
         </div>
       )}
+      <TriedBefore kitLine={line.def.id} />
       {mayWrite &&
         (suppliers ? (
           <KitForm line={line} record={record} />

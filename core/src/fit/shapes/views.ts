@@ -97,8 +97,20 @@ export function gapRows(scene: JobScene, { gap, meeting }: Margin): SumRow[] {
 /** How many gaps carry their number on a view. */
 const mostNumbers = 4;
 
-/** One view of the bay with the unit at a pose: what meets is hatched, the tightest gaps carry their numbers, where it sat before is dashed. */
-export function viewOf(scene: JobScene, view: ViewName, pose: Pose, margins: readonly Margin[], ghost?: Pose): Drawing {
+/** Where the unit stands besides where it is drawn: as it was chosen, or as a trial fit read it. */
+export interface Ghost {
+  pose: Pose;
+  said: string;
+}
+
+/** One view of the bay with the unit at a pose: what meets is hatched, the tightest gaps carry their numbers, where it stands besides is dashed. */
+export function viewOf(
+  scene: JobScene,
+  view: ViewName,
+  pose: Pose,
+  margins: readonly Margin[],
+  ghosts: readonly Ghost[] = [],
+): Drawing {
   const flat = project[view];
   const { unit, bay } = scene.problem;
   const meets = new Set(margins.filter((m) => m.gap < 0).map((m) => bay[m.meeting.bay]));
@@ -139,7 +151,7 @@ export function viewOf(scene: JobScene, view: ViewName, pose: Pose, margins: rea
     .map(({ seen: _seen, ...d }) => d);
   return {
     name: viewNames[view],
-    summary: `${unit.length > 0 ? 'The unit in teal' : 'No unit yet'}, the bay in grey${meets.size > 0 ? ', what meets hatched' : ''}.`,
+    summary: `${unit.length > 0 ? 'The unit in teal' : 'No unit yet'}, the bay in grey${meets.size > 0 ? ', what meets hatched' : ''}${ghosts.length > 0 ? `, dashed ${ghosts.map((g) => g.said).join(' and ')}` : ''}.`,
     unit: 'mm',
     shapes: [
       ...cars.map(({ s, i }) => ({
@@ -147,7 +159,7 @@ export function viewOf(scene: JobScene, view: ViewName, pose: Pose, margins: rea
         // From the side there is room for names; the other two show the same things.
         named: view === 'side',
       })),
-      ...(ghost ? units.map(({ s, i }) => drawn(s, i, ghost, 'assumed', 'ghost-')) : []),
+      ...ghosts.flatMap((g, n) => units.map(({ s, i }) => drawn(s, i, g.pose, 'assumed', `ghost-${n}-`))),
       ...units.map(({ s, i }) => ({ ...drawn(s, i, pose, 'in', ''), carried: true })),
     ],
     spots: [],

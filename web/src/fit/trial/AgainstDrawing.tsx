@@ -1,9 +1,17 @@
 import { Button } from '@mantine/core';
 import type { JobScene, Pose, TrialSaid } from '@bay/core/fit';
-import styles from './fit.module.css';
+import styles from '../fit.module.css';
 
 /** Forecast against tape: what was read in the trial fit beside what the drawing says, and what follows. */
-export function Trial({ said, scene, draw }: { said: TrialSaid; scene: JobScene; draw: (pose: Pose) => void }) {
+export function AgainstDrawing({
+  said,
+  scene,
+  draw,
+}: {
+  said: TrialSaid;
+  scene: JobScene;
+  draw: (pose: Pose) => void;
+}) {
   return (
     <section className="panel" aria-label="What the trial fit says">
       <h3>What the trial fit says</h3>

@@ -1,0 +1,1 @@
+export { TriedBefore } from './trial/TriedRows.tsx';
