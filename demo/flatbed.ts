@@ -34,7 +34,7 @@ export const flatbed: DemoJob = {
     ...round([11, '11:00'], 'RS', 'measured', 'gearbox', { 'gbx-kind': 'manual', 'gbx-bell-pattern': 'Halden ten-bolt', 'gbx-rating': '450 Nm', 'gbx-mass': '62 kg', 'gbx-ratios': { first: '5.08', top: '0.79' }, 'gbx-source-layout': 'rear-drive', 'gbx-release-kind': 'concentric-slave', 'gbx-envelope': { 'widest-at-bell': '438 mm', 'widest-at-waist': '322 mm' }, 'gbx-output': { 'shaft-length': '1340 mm', 'tube-outside-diameter': '76.2 mm', 'tube-wall': '2.1 mm', 'output-slope-tail-down': '3.1 deg', 'slip-left': '24 mm' }, 'gbx-mount-place': { 'bell-face-to-mount': '668 mm' } }),
     { when: [11, '11:40'], by: 'RS', fact: ['engine', 'eng-bell-pattern', 'Halden ten-bolt'] },
     ...round([9, '15:20'], 'RS', 'measured', 'car', {
-      'rec-hood-profile': { 'lowest-z-over-the-engine': '455 mm', 'at-x-of-that-place': '380 mm' }, 'rec-crossmember-place': { 'rear-edge-x': '420 mm', 'front-edge-x': '520 mm', 'top-z': '-95 mm', fixing: 'fixed' },
+      'rec-hood-profile': { 'lowest-z-over-the-engine': '455 mm', 'at-x-of-that-place': '380 mm', profile: '100; 458\n250; 456\n380; 455\n550; 455\n800; 449' }, 'rec-crossmember-place': { 'rear-edge-x': '420 mm', 'front-edge-x': '520 mm', 'top-z': '-95 mm', fixing: 'fixed' },
       'rec-steering-envelope': { kind: 'box-and-link', 'rear-x': '590 mm', 'front-x': '640 mm', 'top-z-worst-position': '-140 mm' }, 'rec-ground-at-crossmember': { 'ground-to-crossmember': '315 mm' }, 'rec-sway-bar-place': 'none',
     }),
     ...round([9, '16:05'], 'RS', 'measured', 'engine', {

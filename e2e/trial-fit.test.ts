@@ -109,13 +109,13 @@ describe('the trial fit', () => {
     await b.type('What was tried', 'Manifold of the van', dialog);
     await b.choose('How it went', 'Fits, altered');
     await b.type('What was seen', 'third flange ground by 2 mm', dialog);
-    await b.choose('Bought for', 'Manifolds or headers for this engine, body and crossmember');
+    await b.choose('Bought for', 'Mid pipe, bends, silencers, tail');
     await b.press('Keep it', dialog);
     await b.see('Manifold of the van', '[aria-label="Tried parts"]');
     await b.visit('/tried?q=van%20ground');
     await b.see('Manifold of the van: fits, altered', '#main');
-    await b.visit(`/jobs/${desk.job('Brockhurst')}/kit`);
-    await b.press('Manifolds or headers for this engine, body and crossmember');
+    await b.visit(`/jobs/${desk.job('Wendling')}/kit`);
+    await b.press('Mid pipe, bends, silencers, tail');
     await b.see('did not fit as it was or went back', '[aria-label="Tried before in this shop"]');
   });
 });

@@ -5,7 +5,7 @@ import { command, endpoint, id } from './endpoint.ts';
 export const factRow = z.object({
   bearerId: id,
   factId: z.string(),
-  parts: z.record(z.string(), z.union([z.number(), z.string()])),
+  parts: z.record(z.string(), z.union([z.number(), z.string(), z.array(z.array(z.number()).readonly()).readonly()])),
   typed: z.record(z.string(), z.string()),
   source: z.enum(factSources),
   note: z.string().nullable(),
@@ -32,7 +32,7 @@ export const putFact = endpoint({
   params: z.object({ jobId: id, bearer: z.enum(bearerRoles), factId: z.string() }),
   body: z.object({
     ...command,
-    typed: z.record(z.string(), z.string().max(500)),
+    typed: z.record(z.string(), z.string().max(2000)),
     source: z.enum(typedSources),
     note: z.string().max(300).optional(),
     /** It is so, however unlikely: what would be asked about is kept. */

@@ -28,11 +28,12 @@ export type WrittenFacts = { [F in Written as F['id']]: F };
 
 type KeyWhere<P, Shape> = P extends Shape & { key: infer K extends string } ? K : never;
 
-/** The parts of each fact that are numbers, and those that are words. */
+/** The parts of each fact that are numbers, those that are words, and those that are lists of stations. */
 export type FactParts = {
   [F in FactId]: {
     number: KeyWhere<WrittenFacts[F]['parts'][number], { unit: string }>;
     word: KeyWhere<WrittenFacts[F]['parts'][number], { options: readonly string[] } | { text: true }>;
+    stations: KeyWhere<WrittenFacts[F]['parts'][number], { columns: readonly unknown[] }>;
   };
 };
 

@@ -1,10 +1,11 @@
 import { formatMeasure, otherSystem, parseMeasure } from '../units/index.ts';
 import { factDef, factPart } from './catalogue.ts';
-import type { FactValue } from '../rules/book.ts';
+import type { FactValue, PartValue } from '../rules/book.ts';
 import { askAbout } from './sane.ts';
+import { askStations, readStations, showStations } from './stations.ts';
 import type { FactPart } from './types.ts';
 
-export type PartEntry = { ok: true; value: number | string; understood: string } | { ok: false; sentence: string };
+export type PartEntry = { ok: true; value: PartValue; understood: string } | { ok: false; sentence: string };
 
 /** Option ids are lower case with hyphens; people read words. */
 export const optionWords = (option: string): string => option.replaceAll('-', ' ');
@@ -18,6 +19,7 @@ export function readPart(part: FactPart, typed: string): PartEntry {
     if (!hit) return { ok: false, sentence: `"${typed}" is not one of: ${part.options.map(optionWords).join(', ')}.` };
     return { ok: true, value: hit, understood: optionWords(hit) };
   }
+  if (part.columns) return readStations(part.columns, typed);
   if (part.text) {
     const text = typed.trim();
     if (text === '') return { ok: false, sentence: 'Nothing typed yet.' };
@@ -32,7 +34,7 @@ export function readPart(part: FactPart, typed: string): PartEntry {
 export type FactEntry =
   | {
       ok: true;
-      parts: Record<string, number | string>;
+      parts: Record<string, PartValue>;
       typed: Record<string, string>;
       /** What is unlikely and is asked about before it is kept, by the part. */
       asks: Record<string, string>;
@@ -42,7 +44,7 @@ export type FactEntry =
 /** Reads every typed part of a fact; parts left empty stay not known. At least one part must be typed. */
 export function readFact(factId: string, typed: Readonly<Record<string, string>>): FactEntry {
   const def = factDef(factId);
-  const parts: Record<string, number | string> = {};
+  const parts: Record<string, PartValue> = {};
   const kept: Record<string, string> = {};
   const errors: Record<string, string> = {};
   for (const key of Object.keys(typed)) {
@@ -62,7 +64,13 @@ export function readFact(factId: string, typed: Readonly<Record<string, string>>
     return { ok: false, errors: { [def.parts[0]!.key]: 'Type at least one value.' } };
   const asks = Object.fromEntries(
     Object.entries(parts).flatMap(([key, value]) => {
-      const ask = typeof value === 'number' ? askAbout(factId, key, value) : undefined;
+      const { columns } = factPart(factId, key);
+      const ask =
+        typeof value === 'number'
+          ? askAbout(factId, key, value)
+          : columns && typeof value === 'object'
+            ? askStations(columns, value)
+            : undefined;
       return ask === undefined ? [] : [[key, ask]];
     }),
   );
@@ -73,11 +81,12 @@ export function readFact(factId: string, typed: Readonly<Record<string, string>>
 export function showPart(
   factId: string,
   key: string,
-  value: number | string,
+  value: PartValue,
   typed?: string,
 ): { main: string; beside?: string } {
   const part = factPart(factId, key);
   if (typeof value === 'string') return { main: part.options ? optionWords(value) : value };
+  if (typeof value === 'object') return { main: showStations(part.columns ?? [], value) };
   const unit = part.unit ?? '';
   const kept = formatMeasure(value, unit);
   const bare = typed?.trim() ?? '';

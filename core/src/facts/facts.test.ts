@@ -26,7 +26,8 @@ describe('the content', () => {
       f.parts
         .filter(
           (p) =>
-            [p.unit !== undefined, p.options !== undefined, p.text].filter(Boolean).length !== 1,
+            [p.unit !== undefined, p.options !== undefined, p.text, p.columns].filter(Boolean)
+              .length !== 1,
         )
         .map((p) => `${f.id}.${p.key}`),
     );

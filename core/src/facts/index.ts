@@ -11,4 +11,5 @@ export * from './cylinders.ts';
 export { axisWords, datumOf, datums } from './data/datums.ts';
 export type { Datum, DatumId } from './data/datums.ts';
 export { factSources, sameFact, typedSources } from '../rules/book.ts';
-export type { FactBook, FactSource, FactValue } from '../rules/book.ts';
+export type { FactBook, FactSource, FactValue, PartValue, Stations } from '../rules/book.ts';
+export * from './stations.ts';

@@ -25,7 +25,13 @@ export const withGaps = (words: string): string =>
 
 export const mountMaterials = ['rubber', 'polyurethane', 'solid'] as const;
 
-const naming = { name: partName, unit: (factId: string, partKey: string) => factPart(factId, partKey).unit ?? '' };
+const naming = {
+  name: partName,
+  unit: (factId: string, partKey: string): string => {
+    const part = factPart(factId, partKey);
+    return part.unit ?? part.columns?.at(-1)?.unit ?? '';
+  },
+};
 
 /** What the rules of fit read facts through. */
 export class FitEvidence extends Evidence<FactParts> {

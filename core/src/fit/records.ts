@@ -1,10 +1,11 @@
 import type { FitWord } from '../rules/condition.ts';
+import type { PartValue } from '../rules/book.ts';
 import type { Act, Stamp } from '../rules/stamp.ts';
 
 type Judgement = Exclude<FitWord, 'not-measured'>;
 
 /** Facts as they were when somebody judged, by "book:fact": what a verdict stood on. */
-export type StoodOn = Readonly<Record<string, Readonly<Record<string, number | string>> | null>>;
+export type StoodOn = Readonly<Record<string, Readonly<Record<string, PartValue>> | null>>;
 
 /** What was read at one spot of a place in the trial fit. */
 export type TrialReading = Act<{

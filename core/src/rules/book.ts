@@ -1,3 +1,5 @@
+import { sameValue } from './value.ts';
+
 /** What is known: facts with where each comes from, as everything that reads them holds them. */
 
 /** From the strongest to the weakest. What is inferred follows from other facts: nobody types it and nothing stores it. */
@@ -8,9 +10,13 @@ export type FactSource = (typeof factSources)[number];
 /** Who is written behind what the application's own default way of working assumes, where nobody chose one. */
 export const defaultSchool = 'default school';
 
+/** A list of stations, each a row of numbers with its place first, in order. */
+export type Stations = readonly (readonly number[])[];
+export type PartValue = number | string | Stations;
+
 /** What is known of one fact. A part that is not in `parts` is not known. */
 export interface FactValue {
-  parts: Readonly<Record<string, number | string>>;
+  parts: Readonly<Record<string, PartValue>>;
   typed: Readonly<Record<string, string>>;
   source: FactSource;
   by?: string;
@@ -32,5 +38,5 @@ export function sameFact(a: FactValue | undefined, b: FactValue | undefined): bo
 /** The same numbers and words in the same parts. */
 export function sameParts(a: FactValue['parts'] | undefined, b: FactValue['parts'] | undefined): boolean {
   const keys = Object.keys(a ?? {});
-  return keys.length === Object.keys(b ?? {}).length && keys.every((key) => a?.[key] === b?.[key]);
+  return keys.length === Object.keys(b ?? {}).length && keys.every((key) => sameValue(a?.[key], b?.[key]));
 }

@@ -91,7 +91,11 @@ export const plainWord = (word: number | string): string => String(word).trim().
 type Known = number | string | undefined;
 
 const valuesOf = (scope: Scope, { fact, parts }: Asked): Known[] =>
-  parts.map((part) => scope.facts.get(fact)?.parts[part]);
+  parts.map((part) => {
+    const value = scope.facts.get(fact)?.parts[part];
+    // A list of stations is known, and is no word and no number that is compared.
+    return typeof value === 'object' ? '' : value;
+  });
 
 /** Does one of the parts answer with yes? No only when every part that could is known. */
 function anyOf(values: readonly Known[], holds: (v: number | string) => boolean): boolean | 'waits' {

@@ -1,5 +1,5 @@
 import { formatMeasure } from '../units/index.ts';
-import type { FactBook, FactSource } from './book.ts';
+import type { FactBook, FactSource, PartValue, Stations } from './book.ts';
 import type { FitWord } from './condition.ts';
 import { Sum, weaker } from './sum.ts';
 import type { FactRead, SumRow } from './sum.ts';
@@ -19,7 +19,7 @@ export interface Books {
 }
 
 /** The parts of each fact that are numbers and those that are words: what a rule may ask for. */
-export type Askable<C> = { [F in keyof C]: { number: string; word: string } };
+export type Askable<C> = { [F in keyof C]: { number: string; word: string; stations: string } };
 
 type PartArg<P extends string> = 'value' extends P ? [part?: P] : [part: P];
 export type Wanted<C extends Askable<C>> = {
@@ -77,7 +77,7 @@ export class Evidence<C extends Askable<C>> {
     this.naming = naming;
   }
 
-  private look(factId: string, partKey: string, book: FactRead['book'] = 'job'): number | string | undefined {
+  private look(factId: string, partKey: string, book: FactRead['book'] = 'job'): PartValue | undefined {
     const fact = this.books[book]?.get(factId);
     const value = fact?.parts[partKey];
     this.asked.set(`${book}:${factId}`, { factId, book });
@@ -127,6 +127,21 @@ export class Evidence<C extends Askable<C>> {
   /** A number of the unit that leaves the car, which may be missing. */
   maybeOutgoing<F extends keyof C & string>(factId: F, ...[part]: PartArg<C[F]['number']>): Sum | undefined {
     return this.reading(factId, part ?? 'value', 'outgoing');
+  }
+
+  /** A number that a list of stations gives, as a row of its own; nothing where there is no list or it gives none. */
+  ofStations<F extends keyof C & string>(
+    factId: F,
+    part: C[F]['stations'],
+    label: string,
+    pick: (stations: Stations) => number | undefined,
+  ): Sum | undefined {
+    const list = this.look(factId, part);
+    const value = typeof list === 'object' ? pick(list) : undefined;
+    if (value === undefined) return undefined;
+    const row = { label, value, unit: this.naming.unit(factId, part), factId, partKey: part };
+    this.readings.push({ sign: '', ...row });
+    return Sum.of(row, this.books.job.get(factId)!.source);
   }
 
   /** A word that may be missing. */

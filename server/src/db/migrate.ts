@@ -13,6 +13,7 @@ import * as plates from './migrations/0011-plates.ts';
 import * as donorAccount from './migrations/0012-donor-account.ts';
 import * as waysOut from './migrations/0013-ways-out.ts';
 import * as tried from './migrations/0014-tried.ts';
+import * as stations from './migrations/0015-stations.ts';
 import * as returning from './migrations/0009-returning.ts';
 import * as sharedRecord from './migrations/0003-shared-record.ts';
 import * as recordsOnUnits from './migrations/0002-records-on-units.ts';
@@ -33,6 +34,7 @@ const migrations: readonly { name: string; up: string }[] = [
   { name: '0012-donor-account', up: donorAccount.up },
   { name: '0013-ways-out', up: waysOut.up },
   { name: '0014-tried', up: tried.up },
+  { name: '0015-stations', up: stations.up },
 ];
 
 const lockNumber = 7_240_117;

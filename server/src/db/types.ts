@@ -1,4 +1,5 @@
 import type { ColumnType, Generated, JSONColumnType } from 'kysely';
+import type { PartValue } from '@bay/core/facts';
 import type { Role } from '@bay/contract/crew';
 import type { RecordKind } from '@bay/contract/records';
 import type { ClockRow } from '@bay/contract/clock';
@@ -62,7 +63,7 @@ export interface Database {
     shop_id: string;
     bearer_id: string;
     fact_id: string;
-    parts: Json<Record<string, number | string>>;
+    parts: Json<Record<string, PartValue>>;
     typed: Json<Record<string, string>>;
     source: string;
     note: string | null;
@@ -75,7 +76,7 @@ export interface Database {
     shop_id: string;
     bearer_id: string;
     fact_id: string;
-    parts: Json<Record<string, number | string>>;
+    parts: Json<Record<string, PartValue>>;
     typed: Json<Record<string, string>>;
     source: string;
     note: string | null;

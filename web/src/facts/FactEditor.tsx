@@ -22,6 +22,7 @@ import {
   words,
 } from '../ui/index.ts';
 import { DatumDrawing } from './DatumDrawing.tsx';
+import { StationsInput } from './StationsInput.tsx';
 import { useFactRow, usePutFact } from './useFact.ts';
 import type { Bearer } from './useFact.ts';
 
@@ -203,6 +204,7 @@ export function FactEditor({
                   />
                 );
               }
+              if (part.columns) return <StationsInput key={part.key} label={label} columns={part.columns} {...field} />;
               if (part.text)
                 return (
                   <TextInput key={part.key} label={label} {...field} {...(i === 0 ? { 'data-autofocus': true } : {})} />

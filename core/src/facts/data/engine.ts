@@ -92,6 +92,7 @@ export const engineFacts = [
     parts: [
       { key: 'at-front', label: 'At front', unit: 'mm' }, { key: 'at-bowl', label: 'At bowl', unit: 'mm' }, { key: 'drain-plug', label: 'Drain plug', unit: 'mm' },
       { key: 'filter', label: 'Filter', unit: 'mm' },
+      { key: 'profile', label: 'Floor, station by station', columns: [{ key: 'x', label: 'x', unit: 'mm' }, { key: 'depth', label: 'depth', unit: 'mm' }] },
     ],
     howTo: 'From the crank axis down, engine level: from the centre of the pulley bolt, or off the rails of the block with the distance from rails to axis added', neededBy: ['fit-sump-crossmember', 'fit-ground-clearance', 'fit-oil-filter'],
   },

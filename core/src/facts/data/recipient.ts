@@ -55,6 +55,7 @@ export const recipientFacts = [
     id: 'rec-bay-length', subject: 'recipient', group: 'Space and fixed points', label: 'Bay length',
     parts: [
       { key: 'to-core-rear-face', label: 'To core rear face', unit: 'mm' }, { key: 'to-radiator-support', label: 'To radiator support', unit: 'mm' }, { key: 'firewall-recess-depth', label: 'Firewall recess depth', unit: 'mm' },
+      { key: 'firewall-profile', label: 'Firewall, by height', columns: [{ key: 'z', label: 'z', unit: 'mm' }, { key: 'recess', label: 'recess', unit: 'mm' }] },
     ],
     howTo: 'Along the crank line, from the firewall\'s foremost point to rear of core and to support; recess where bell or rear head will sit', neededBy: ['fit-bay-length', 'fit-firewall', 'fit-radiator-fan'],
   },
@@ -68,7 +69,8 @@ export const recipientFacts = [
   {
     id: 'rec-hood-profile', subject: 'recipient', group: 'Space and fixed points', label: 'Hood profile',
     parts: [
-      { key: 'lowest-z-over-the-engine', label: 'Lowest z over the engine', unit: 'mm' }, { key: 'at-x-of-that-place', label: 'At x of that place', unit: 'mm' }, { key: 'profile-list', label: 'Profile list', text: true },
+      { key: 'lowest-z-over-the-engine', label: 'Lowest z over the engine', unit: 'mm' }, { key: 'at-x-of-that-place', label: 'At x of that place', unit: 'mm' }, 
+      { key: 'profile', label: 'Profile, station by station', columns: [{ key: 'x', label: 'x', unit: 'mm' }, { key: 'z', label: 'z', unit: 'mm' }] },
     ],
     howTo: 'Putty cones or a stick with a sliding foot, hood shut, measured to the bracing and not to the skin, with the hood seal in place', neededBy: ['fit-hood'],
   },
@@ -107,7 +109,7 @@ export const recipientFacts = [
     id: 'rec-steering-shaft-path', subject: 'recipient', group: 'Space and fixed points', label: 'Steering shaft path',
     parts: [
       { key: 'least-y-from-centre-line', label: 'Least y from centre line', unit: 'mm' }, { key: 'z-there', label: 'z there', unit: 'mm' }, { key: 'joint-kind', label: 'Joint kind', options: ['metal', 'rubber'] },
-      { key: 'stations', label: 'Stations', text: true },
+      { key: 'path', label: 'Path, station by station', columns: [{ key: 'x', label: 'x', unit: 'mm' }, { key: 'y', label: 'y', unit: 'mm' }, { key: 'z', label: 'z', unit: 'mm' }] },
     ],
     howTo: 'Tape from centre line; heat limit of a rubber coupling is the maker\'s', neededBy: ['fit-exhaust-steering', 'kit-steering-shaft'],
   },
@@ -125,6 +127,7 @@ export const recipientFacts = [
     parts: [
       { key: 'width-at-bell', label: 'Width at bell', unit: 'mm' }, { key: 'height-at-bell', label: 'Height at bell', unit: 'mm' }, { key: 'width-at-waist', label: 'Width at waist', unit: 'mm' },
       { key: 'width-at-gearbox-mount', label: 'Width at gearbox mount', unit: 'mm' }, { key: 'lever-hole-x', label: 'Lever hole x', unit: 'mm' },
+      { key: 'sections', label: 'Sections, by card template', columns: [{ key: 'x', label: 'x', unit: 'mm' }, { key: 'width', label: 'width', unit: 'mm' }, { key: 'roof', label: 'roof z', unit: 'mm' }] },
     ],
     howTo: 'Card templates every 150 mm; note brake and fuel lines inside the tunnel', neededBy: ['fit-tunnel', 'fit-shift-linkage', 'fit-propshaft-length'],
   },

@@ -3,6 +3,8 @@ import type { FitEvidence } from '../evidence.ts';
 import { marginIn } from '../../rules/evidence.ts';
 import { farthestOf, leastOf } from '../../rules/sum.ts';
 import type { Sum } from '../../rules/sum.ts';
+import { atStation } from '../../facts/index.ts';
+import type { Stations } from '../../facts/index.ts';
 import type { FitWord } from '../../rules/condition.ts';
 import type { Verdict } from '../../rules/verdict.ts';
 import { hoistLeftOver } from '../../pull/hoist.ts';
@@ -106,6 +108,23 @@ function acrossLeft(e: FitEvidence, core: Sum, nose: Nose): Sum {
   return withFan(e, core.minus(deep)).minus(e.clearance('cl-firewall')).minus(e.clearance(nose.clearance));
 }
 
+/**
+ * The hood over the highest point, where it was read station by station: between the stations there, or the lowest of all where
+ * nobody knows where that point comes to lie or it lies outside of them.
+ */
+function lowestOverEngine(e: FitEvidence): Sum | undefined {
+  const bell = e.maybe(place, 'bell-face-ahead-of-firewall-x');
+  const high = e.maybe('eng-height-up', 'highest-point-x');
+  const over = bell && high ? bell.value + high.value : undefined;
+  const there = (profile: Stations): number | undefined => (over === undefined ? undefined : atStation(profile, over));
+  return (
+    e.ofStations('rec-hood-profile', 'profile', 'Hood over the highest point, between the stations there', there) ??
+    e.ofStations('rec-hood-profile', 'profile', 'Hood at the lowest of its stations', (profile) =>
+      Math.min(...profile.map((row) => row[1]!)),
+    )
+  );
+}
+
 export const spaceRules = [
   rule('fit-bay-length', geo, (e) => {
     const nose = noseOf(e);
@@ -193,13 +212,13 @@ export const spaceRules = [
       : verdict;
   }),
   rule('fit-hood', geo, (e) => {
+    const lowest = lowestOverEngine(e);
     e.want(
-      ['rec-hood-profile', 'lowest-z-over-the-engine'],
+      ...(lowest ? [] : [['rec-hood-profile', 'lowest-z-over-the-engine'] as const]),
       [place, 'crank-axis-above-body-datum-z'],
       ['eng-height-up', 'highest-point'],
     );
-    const gap = e
-      .fact('rec-hood-profile', 'lowest-z-over-the-engine')
+    const gap = (lowest ?? e.fact('rec-hood-profile', 'lowest-z-over-the-engine'))
       .minus(e.fact(place, 'crank-axis-above-body-datum-z'))
       .minus(e.fact('eng-height-up', 'highest-point'));
     const slope = e.maybe('eng-slope-design');

@@ -1,5 +1,6 @@
 import { boxPoints } from '../../solid/index.ts';
-import type { Span } from '../../solid/index.ts';
+import type { Span, Vec } from '../../solid/index.ts';
+import type { Stations } from '../../facts/index.ts';
 import type { Piece, ShapeRule } from './types.ts';
 import type { Tape } from './tape.ts';
 
@@ -34,6 +35,38 @@ const across = (x: readonly [number, number], z: readonly [number, number]): Pie
   points: boxPoints({ x: [Math.min(...x), Math.max(...x)], y: everywhere, z }),
   drawn: boxPoints({ x: [Math.min(...x), Math.max(...x)], y: [-400, 400], z }),
 });
+
+/**
+ * A face that was read station by station: between two stations it goes straight, and beyond the last on either side it is taken
+ * as it is where there is least room. `at` gives the corner of a station on the face, `edge` which way the stations go, `towards`
+ * where the thing lies.
+ */
+function face(
+  stations: Stations,
+  { along, towards, sign, least }: { along: 'x' | 'z'; towards: 'x' | 'z'; sign: 1 | -1; least: number },
+): Piece[] {
+  const first = stations[0]![0]!;
+  const last = stations.at(-1)![0]!;
+  const ends: [number, number][] = [
+    [-beyond, first],
+    [last, beyond],
+  ];
+  const point = (place: number, y: number, at: number): Vec => (along === 'x' ? [place, y, at] : [at, y, place]);
+  const strip = (rows: readonly (readonly [number, number])[], half: number, deep: number): Vec[] =>
+    rows.flatMap(([place, at]) =>
+      [-half, half].flatMap((y) => [point(place, y, at), point(place, y, at + sign * deep)]),
+    );
+  const between = stations.slice(1).map((row, i): Piece => {
+    const rows = [stations[i]!, row].map((r) => [r[0]!, r[1]!] as const);
+    return { points: strip(rows, beyond, 2 * beyond), drawn: strip(rows, aside, thick), bounds: towards };
+  });
+  const outside = ends.map((range): Piece => {
+    const rows = range.map((place) => [place, least] as const);
+    const seen = [Math.max(range[0], first - 120), Math.min(range[1], last + 120)].map((p) => [p, least] as const);
+    return { points: strip(rows, beyond, 2 * beyond), drawn: strip(seen, aside, thick), bounds: towards };
+  });
+  return [...between, ...outside];
+}
 
 /** How far walls are drawn, mm: beyond any engine that goes in. */
 const behind = -900;
@@ -70,6 +103,8 @@ const tunnelRules = (['left', 'right'] as const).flatMap((side) =>
     name: `Tunnel ${name}, ${side}`,
     structural: true,
     make: (tape) => {
+      // Where it was read section by section, that says more.
+      if (tape.stations('rec-tunnel-envelope', 'sections')) return undefined;
       const at = tape.mm('rec-tunnel-envelope', part) / 2;
       const sign = side === 'left' ? 1 : -1;
       return [{ ...wall(at, sign, [2 * behind, 300], z), drawn: wall(at, sign, x, z).drawn! }];
@@ -77,12 +112,44 @@ const tunnelRules = (['left', 'right'] as const).flatMap((side) =>
   })),
 );
 
+/** The tunnel from its sections: two walls and a roof, from section to section; where nobody held a card there is nothing. */
+const tunnelWall = (side: 1 | -1) => (tape: Tape) => {
+  const sections = tape.stations('rec-tunnel-envelope', 'sections');
+  return sections?.slice(1).map((b, i): Piece => {
+    const rows = [sections[i]!, b];
+    const slab = (deep: number, low: number): Vec[] =>
+      rows.flatMap(([x, width, roof]) =>
+        [low, roof!].flatMap((z): Vec[] => [
+          [x!, (side * width!) / 2, z],
+          [x!, side * (width! / 2 + deep), z],
+        ]),
+      );
+    return { points: slab(beyond, -400), drawn: slab(thick, -150), bounds: 'y' };
+  });
+};
+function tunnelRoof(tape: Tape): Piece[] | undefined {
+  const sections = tape.stations('rec-tunnel-envelope', 'sections');
+  return sections?.slice(1).map((b, i): Piece => {
+    const slab = (deep: number): Vec[] =>
+      [sections[i]!, b].flatMap(([x, width, roof]) =>
+        [-1, 1].flatMap((side): Vec[] => [
+          [x!, (side * width!) / 2, roof!],
+          [x!, (side * width!) / 2, roof! + deep],
+        ]),
+      );
+    return { points: slab(beyond), drawn: slab(thick), bounds: 'z' };
+  });
+}
+
 export const bayRules: readonly ShapeRule[] = [
   {
     id: 'hood',
     side: 'bay',
     name: 'Hood bracing',
     make: (tape) => {
+      const profile = tape.stations('rec-hood-profile', 'profile');
+      const lowest = profile && Math.min(...profile.map((r) => r[1]!));
+      if (profile) return face(profile, { along: 'x', towards: 'z', sign: 1, least: lowest! });
       const z = tape.mm('rec-hood-profile', 'lowest-z-over-the-engine');
       return [bound({ x: [0, frontOf(tape)], y: [-aside, aside], z: [z, z + thick] }, 'z', 1)];
     },
@@ -93,6 +160,9 @@ export const bayRules: readonly ShapeRule[] = [
     name: 'Firewall',
     structural: true,
     make: (tape) => {
+      const profile = tape.stations('rec-bay-length', 'firewall-profile')?.map(([z, recess]) => [z!, -recess!]);
+      if (profile)
+        return face(profile, { along: 'z', towards: 'x', sign: -1, least: Math.max(...profile.map((r) => r[1]!)) });
       const recess = tape.mm('rec-bay-length', 'firewall-recess-depth');
       return [bound({ x: [-recess - thick, -recess], y: [-aside, aside], z: [-200, above] }, 'x', -1)];
     },
@@ -181,4 +251,20 @@ export const bayRules: readonly ShapeRule[] = [
     },
   },
   ...tunnelRules,
+  { id: 'tunnel-left', side: 'bay', name: 'Tunnel, left', structural: true, make: tunnelWall(1) },
+  { id: 'tunnel-right', side: 'bay', name: 'Tunnel, right', structural: true, make: tunnelWall(-1) },
+  { id: 'tunnel-roof', side: 'bay', name: 'Tunnel roof', structural: true, make: tunnelRoof },
+  {
+    id: 'steering-shaft',
+    side: 'bay',
+    name: 'Steering shaft',
+    structural: true,
+    make: (tape) => {
+      const path = tape.list('rec-steering-shaft-path', 'path');
+      // As thick as shafts with their joints are: common practice, no source.
+      return path
+        ?.slice(1)
+        .map((b, i): Piece => ({ points: [path[i]!, b].map(([x, y, z]): Vec => [x!, y!, z!]), r: 20 }));
+    },
+  },
 ];

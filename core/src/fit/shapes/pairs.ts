@@ -53,7 +53,33 @@ const sides = (['left', 'right'] as const).flatMap((side): PairRule[] => [
   })),
 ]);
 
+/** Walls and roof of a tunnel that was read section by section: the whole gearbox against each. */
+const gearbox = ['gearbox-bell', 'gearbox-waist', 'gearbox-tail', 'gearbox-pan'];
+const tunnel = (
+  [
+    ['tunnel-left', 'gearbox to the left of the tunnel'],
+    ['tunnel-right', 'gearbox to the right of the tunnel'],
+    ['tunnel-roof', 'gearbox to the roof of the tunnel'],
+  ] as const
+).map(([id, name]): PairRule => ({
+  id,
+  interfaceId: 'fit-tunnel',
+  name,
+  unit: gearbox,
+  bay: [id],
+  clearance: 'cl-gearbox-tunnel',
+}));
+
 const always: readonly PairRule[] = [
+  ...tunnel,
+  {
+    id: 'steering-shaft',
+    interfaceId: 'fit-exhaust-steering',
+    name: 'manifolds to steering shaft',
+    unit: ['manifolds-left', 'manifolds-right'],
+    bay: ['steering-shaft'],
+    clearance: 'cl-exh-steering',
+  },
   {
     id: 'hood',
     interfaceId: 'fit-hood',

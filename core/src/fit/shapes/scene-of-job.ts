@@ -118,6 +118,9 @@ export function sceneOfJob(books: Books, own: OwnShapes = {}): JobScene {
   const all = across ? [] : [...pairsOf(books), ...added.map(({ pair }) => withNeed(pair, books))];
   const ready = all.filter((p) => p.unit.some((id) => there.has(id)) && p.bay.some((id) => there.has(id)));
   const open = all.flatMap((pair) => {
+    // Where the car has no such thing on one side there is no gap, whatever is missing on the other.
+    if (![pair.unit, pair.bay].every((ids) => ids.some((id) => there.has(id) || missing.some((m) => m.id === id))))
+      return [];
     const wants = [...waits(pair.unit), ...waits(pair.bay)];
     // A pair whose own shape is missing says less than it should, even where another of its shapes is there.
     return wants.length > 0 ? [{ pair, wants }] : [];

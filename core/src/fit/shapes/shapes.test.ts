@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
+import type { PartValue } from '../../facts/index.ts';
 import type { FactBook, FactSource } from '../../rules/book.ts';
 import { judgeAll } from '../judge.ts';
 import { bestPosition, byPair, describePose, judgeAt, Scene } from '../position/index.ts';
@@ -22,7 +23,7 @@ import {
   withWaysOut,
 } from './index.ts';
 
-type Parts = Record<string, number | string>;
+type Parts = Record<string, PartValue>;
 const bookOf = (facts: Record<string, Parts>, source: FactSource = 'measured'): FactBook =>
   new Map(Object.entries(facts).map(([id, parts]) => [id, { parts, typed: {}, source }]));
 
@@ -40,6 +41,13 @@ const measured: Record<string, Parts> = {
   'rec-steering-envelope': { 'rear-x': 590, 'front-x': 640, 'top-z-worst-position': -140 },
   'rec-ground-at-crossmember': { 'ground-to-crossmember': 315, 'planned-ride-height-change': 0 },
   'rec-sway-bar-place': { value: 'none' },
+  'rec-steering-shaft-path': {
+    path: [
+      [-100, 330, 200],
+      [300, 340, 60],
+      [600, 345, -60],
+    ],
+  },
   'rec-tunnel-envelope': {
     'width-at-bell': 512,
     'width-at-waist': 390,
@@ -50,6 +58,8 @@ const measured: Record<string, Parts> = {
   'eng-width': {
     'left-at-covers-and-coils': 205,
     'right-at-covers-and-coils': 248,
+    'left-at-manifolds': 230,
+    'right-at-manifolds': 230,
     'left-at-accessories': 262,
     'right-at-accessories': 240,
   },
@@ -532,5 +542,118 @@ describe('a trial fit', () => {
     expect(said.sentences.join(' ')).toMatch(
       /Of lowest part to road, \d+ mm less was read .*measure road, laden/,
     );
+  });
+});
+
+describe('shapes that were read station by station', () => {
+  const at = (x: number, z: number): Record<string, Parts> =>
+    with_({
+      'rec-hood-profile': {
+        profile: [
+          [100, 500],
+          [300, 440],
+          [500, 480],
+        ],
+      },
+      'cho-engine-place': {
+        'bell-face-ahead-of-firewall-x': x,
+        'sideways-from-centre-line-y': 0,
+        'crank-axis-above-body-datum-z': z,
+      },
+    });
+  const gapOf = (facts: Record<string, Parts>, pair: string): number => {
+    const scene = sceneOfJob({ job: bookOf(facts) });
+    const { margins } = judgeAt(new Scene(scene.problem), scene.chosen!);
+    return Math.min(
+      ...margins.filter((m) => scene.pairs[m.meeting.pair]!.id === pair).map((m) => m.gap),
+    );
+  };
+  it('a sloping hood: the true distance from the highest point to the line between two stations (closed form)', () => {
+    // The highest point stands at x 20 + 310 = 330, z 60 + 380 = 440 under the rise from (300, 440) to (500, 480).
+    const rise = [200, 40] as const;
+    const length = Math.hypot(...rise);
+    const away = Math.abs(rise[0] * (440 - 440) - rise[1] * (330 - 300)) / length;
+    expect(gapOf(at(20, 60), 'hood')).toBeCloseTo(Math.abs(away), 3);
+  });
+  it('beyond its stations the hood is taken as at its lowest', () => {
+    expect(gapOf(at(400, 40), 'hood')).toBeCloseTo(440 - 420, 3);
+  });
+  it('the sum takes the hood between the stations over that point, and the lowest where it is not known', () => {
+    const hood = (facts: Record<string, Parts>) =>
+      judgeAll({ job: bookOf(facts) }, {}).find((l) => l.def.id === 'fit-hood')!.verdict;
+    expect(hood(at(20, 20)).sum[0]).toMatchObject({ value: 446, factId: 'rec-hood-profile' });
+    expect(hood({ ...at(20, 20), 'eng-height-up': { 'highest-point': 380 } }).sum[0]).toMatchObject(
+      { value: 440 },
+    );
+  });
+  it('a firewall that stands back where the heads are keeps what the step leaves', () => {
+    const stepped = with_({
+      'rec-bay-length': {
+        'to-core-rear-face': 940,
+        'firewall-profile': [
+          [-200, 30],
+          [150, 30],
+          [151, 90],
+          [700, 90],
+        ],
+      },
+    });
+    // The bell face at x 20 against the lower part at −30.
+    expect(gapOf(stepped, 'firewall')).toBeCloseTo(50, 1);
+  });
+  it('a sump is as deep as its floor is there, its plug where it is deepest', () => {
+    const floor = {
+      profile: [
+        [40, 232],
+        [330, 232],
+        [331, 165],
+        [760, 165],
+      ],
+    };
+    const boxes = gapOf(measured, 'crossmember');
+    expect(
+      gapOf(
+        with_({ 'eng-sump-depth': { ...floor, 'at-bowl': 232, 'at-front': 165 } }),
+        'crossmember',
+      ),
+    ).toBeCloseTo(boxes, 0);
+    const plug = gapOf(with_({ 'eng-sump-depth': { ...floor, 'drain-plug': 250 } }), 'ground');
+    expect(gapOf(with_({ 'eng-sump-depth': floor }), 'ground') - plug).toBeCloseTo(18, 3);
+  });
+  it('a tunnel by its sections: walls and roof, from section to section, and no stretches beside them', () => {
+    const tunnel = with_({
+      'rec-tunnel-envelope': {
+        sections: [
+          [-760, 390, 260],
+          [-200, 420, 280],
+          [-20, 512, 320],
+        ],
+      },
+    });
+    const scene = sceneOfJob({ job: bookOf(tunnel) });
+    expect(scene.openPairs).toEqual([]);
+    expect(scene.pairs.map((p) => p.id)).toEqual(
+      expect.arrayContaining(['tunnel-left', 'tunnel-right', 'tunnel-roof']),
+    );
+    expect(scene.pairs.some((p) => p.id === 'tunnel-left-waist')).toBe(false);
+    // A wall that opens from 165 to 450 mm over 740: the rear corner of the tail, 150 mm out, is nearest (closed form).
+    const opening = with_({
+      'rec-tunnel-envelope': {
+        sections: [
+          [-760, 330, 260],
+          [-20, 900, 320],
+        ],
+      },
+    });
+    const wallAtTail = 165 + ((20 - 742 + 760) / 740) * 285;
+    expect(gapOf(opening, 'tunnel-left')).toBeCloseTo(
+      (wallAtTail - 150) * Math.cos(Math.atan2(285, 740)),
+      3,
+    );
+  });
+  it('manifolds beside a steering shaft: the distance to the bar', () => {
+    const gap = gapOf(measured, 'steering-shaft');
+    expect(gap).toBeGreaterThan(60);
+    expect(gap).toBeLessThan(120);
   });
 });

@@ -1,6 +1,6 @@
 import { factPart, partName } from '../../facts/index.ts';
 import type { FactParts } from '../../facts/index.ts';
-import type { FactBook, FactSource } from '../../rules/book.ts';
+import type { FactBook, FactSource, PartValue, Stations } from '../../rules/book.ts';
 import type { FactRead } from '../../rules/sum.ts';
 import { weaker } from '../../rules/sum.ts';
 import type { Need } from '../../rules/verdict.ts';
@@ -8,7 +8,7 @@ import type { Need } from '../../rules/verdict.ts';
 /** A shape waits for a fact: caught where shapes are made. */
 export const notKnown = Symbol('not known');
 
-type PartOf<F extends keyof FactParts, Kind extends 'number' | 'word'> = FactParts[F][Kind];
+type PartOf<F extends keyof FactParts, Kind extends 'number' | 'word' | 'stations'> = FactParts[F][Kind];
 
 /** What a shape is made from: facts are read through it, so that none goes unnamed, and what is taken for want of one is said. */
 export class Tape {
@@ -23,7 +23,7 @@ export class Tape {
     this.book = book;
   }
 
-  private look(factId: string, partKey: string): number | string | undefined {
+  private look(factId: string, partKey: string): PartValue | undefined {
     const fact = this.book.get(factId);
     const value = fact?.parts[partKey];
     if (!this.reads.some((r) => r.factId === factId)) this.reads.push({ factId, book: 'job' });
@@ -40,6 +40,21 @@ export class Tape {
   /** A number without which there is no shape. */
   mm<F extends keyof FactParts & string>(factId: F, part: PartOf<F, 'number'>): number {
     const value = this.maybe(factId, part);
+    if (value !== undefined) return value;
+    this.wants.push({ factId, partKey: part });
+    // eslint-disable-next-line @typescript-eslint/only-throw-error -- a mark, caught beside: no stack is wanted for every shape that waits
+    throw notKnown;
+  }
+
+  /** A list of stations that may be missing. */
+  stations<F extends keyof FactParts & string>(factId: F, part: PartOf<F, 'stations'>): Stations | undefined {
+    const value = this.look(factId, part);
+    return typeof value === 'object' ? value : undefined;
+  }
+
+  /** A list of stations of something that every car has. */
+  list<F extends keyof FactParts & string>(factId: F, part: PartOf<F, 'stations'>): Stations {
+    const value = this.stations(factId, part);
     if (value !== undefined) return value;
     this.wants.push({ factId, partKey: part });
     // eslint-disable-next-line @typescript-eslint/only-throw-error -- a mark, caught beside: no stack is wanted for every shape that waits

@@ -1,4 +1,5 @@
 import { boxPoints } from '../../solid/index.ts';
+import type { Stations } from '../../facts/index.ts';
 import type { Span, Vec } from '../../solid/index.ts';
 import type { Piece, ShapeRule } from './types.ts';
 import type { Tape } from './tape.ts';
@@ -66,6 +67,33 @@ const gearboxRules = (
   },
 }));
 
+/** The sump from its floor, station by station; a plug that stands out does so where it is deepest. */
+const sumpOf = (floor: Stations, plug: number): Piece[] => {
+  const deepest = Math.max(...floor.map((r) => r[1]!));
+  const depth = (row: readonly number[]): number => (row[1] === deepest ? Math.max(deepest, plug) : row[1]!);
+  return floor.slice(1).map((b, i): Piece => ({
+    points: [floor[i]!, b].flatMap((row) =>
+      [-130, 130].flatMap((y): Vec[] => [
+        [row[0]!, y, -40],
+        [row[0]!, y, -depth(row)],
+      ]),
+    ),
+  }));
+};
+
+/** Manifolds on one side, from the crank axis to the heads, along the block: how high they reach decides little beside how far out. */
+const manifolds = (side: 'left' | 'right') => (tape: Tape) => {
+  const out = tape.mm('eng-width', `${side}-at-manifolds`);
+  const y: [number, number] = side === 'left' ? [100, out] : [-out, -100];
+  return [
+    piece({
+      x: [lengthOf(tape) * 0.1, lengthOf(tape) * 0.85],
+      y: out > 100 ? y : [-out, out],
+      z: [-60, topOf(tape) * 0.6],
+    }),
+  ];
+};
+
 export const unitRules: readonly ShapeRule[] = [
   {
     id: 'block',
@@ -99,12 +127,16 @@ export const unitRules: readonly ShapeRule[] = [
   { id: 'covers-right', side: 'unit', name: 'Right covers and coils', make: covers('right') },
   { id: 'accessories-left', side: 'unit', name: 'Left accessories', make: accessories('left') },
   { id: 'accessories-right', side: 'unit', name: 'Right accessories', make: accessories('right') },
+  { id: 'manifolds-left', side: 'unit', name: 'Left manifolds', make: manifolds('left') },
+  { id: 'manifolds-right', side: 'unit', name: 'Right manifolds', make: manifolds('right') },
   { id: 'nose', side: 'unit', name: 'Pulley or fan', make: nose },
   {
     id: 'sump-bowl',
     side: 'unit',
     name: 'Sump bowl',
     make: (tape) => {
+      const floor = tape.stations('eng-sump-depth', 'profile');
+      if (floor) return sumpOf(floor, tape.maybe('eng-sump-depth', 'drain-plug') ?? 0);
       const deep = Math.max(tape.mm('eng-sump-depth', 'at-bowl'), tape.maybe('eng-sump-depth', 'drain-plug') ?? 0);
       const long = lengthOf(tape);
       const rear = tape.orTake('eng-sump-bowl-place', 'bowl-rear-x', 0, 'as if the bowl went all along');
@@ -117,6 +149,7 @@ export const unitRules: readonly ShapeRule[] = [
     side: 'unit',
     name: 'Front of the sump',
     make: (tape) => {
+      if (tape.stations('eng-sump-depth', 'profile')) return undefined;
       // Where nobody knows where the bowl ends it is taken to go all along, and there is no shallower front.
       const from = tape.maybe('eng-sump-bowl-place', 'bowl-front-x');
       const long = lengthOf(tape) * 0.95;
