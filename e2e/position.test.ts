@@ -142,4 +142,24 @@ describe('the position', () => {
     await b.press('Draw it where it was read');
     await b.see('Best there is in the range', comes);
   });
+
+  it('says what to measure next, and a walk with big keys takes it, asks about what hardly can be, and goes on', async () => {
+    const next = '[aria-label="Measure next"]';
+    const dialog = '[role=dialog]';
+    expect(await b.see('Envelope, widest at tail', next)).toMatch(/\d+ readings in \d+ places/);
+    await b.press('Walk round and measure', next);
+    await b.see('At the gearbox', dialog);
+    for (const key of ['3', '0', '5', '5', 'Take the last off', 'in'])
+      await b.press(key, '.fit-keypad');
+    // Three hundred and five inches are no gearbox.
+    await b.see('Look again, or say that it is so.', dialog);
+    expect(await b.enabled('Next')).toBe(false);
+    await b.press('mm', '.fit-keypad');
+    await b.see('305 mm', dialog);
+    await b.press('Next', dialog);
+    await b.see('1 reading taken', dialog);
+    await b.press('Skip it', dialog);
+    await b.keys(Key.ESCAPE);
+    await b.see('Envelope', '.logbook-book');
+  });
 });

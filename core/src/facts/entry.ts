@@ -1,7 +1,7 @@
 import { formatMeasure, otherSystem, parseMeasure } from '../units/index.ts';
 import { factDef, factPart } from './catalogue.ts';
 import type { FactValue, PartValue } from '../rules/book.ts';
-import { askAbout } from './sane.ts';
+import { askAbout, askOrder } from './sane.ts';
 import { askStations, readStations, showStations } from './stations.ts';
 import type { FactPart } from './types.ts';
 
@@ -62,7 +62,7 @@ export function readFact(factId: string, typed: Readonly<Record<string, string>>
   if (Object.keys(errors).length > 0) return { ok: false, errors };
   if (Object.keys(parts).length === 0)
     return { ok: false, errors: { [def.parts[0]!.key]: 'Type at least one value.' } };
-  const asks = Object.fromEntries(
+  const single = Object.fromEntries(
     Object.entries(parts).flatMap(([key, value]) => {
       const { columns } = factPart(factId, key);
       const ask =
@@ -74,7 +74,7 @@ export function readFact(factId: string, typed: Readonly<Record<string, string>>
       return ask === undefined ? [] : [[key, ask]];
     }),
   );
-  return { ok: true, parts, typed: kept, asks };
+  return { ok: true, parts, typed: kept, asks: { ...single, ...askOrder(factId, parts) } };
 }
 
 /** A stored part as people read it: "5 7/8 in (149.23 mm)" keeps what was typed first. */

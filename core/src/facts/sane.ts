@@ -87,3 +87,24 @@ export function askAbout(factId: string, partKey: string, value: number): string
   const shown = formatMeasure(value, unit);
   return `${partName(factId, partKey)}: ${shown}? It is ${formatMeasure(range.least, unit)} to ${formatMeasure(range.most, unit)} on any car. Look again, or say that it is so.`;
 }
+
+/** Values of a fact that lie one behind the other, the rearmost first. */
+const inOrder: Readonly<Partial<Record<string, readonly (readonly [behind: string, ahead: string])[]>>> = {
+  'rec-crossmember-place': [['rear-edge-x', 'front-edge-x']],
+  'rec-steering-envelope': [['rear-x', 'front-x']],
+  'eng-sump-bowl-place': [['bowl-rear-x', 'bowl-front-x']],
+  'rec-bay-length': [['to-core-rear-face', 'to-radiator-support']],
+};
+
+/** The questions that values raise which stand in the wrong order, by the part. */
+export function askOrder(factId: string, parts: Readonly<Record<string, unknown>>): Record<string, string> {
+  return Object.fromEntries(
+    (inOrder[factId] ?? []).flatMap(([behind, ahead]) => {
+      const [b, a] = [parts[behind], parts[ahead]];
+      if (typeof b !== 'number' || typeof a !== 'number' || b <= a) return [];
+      const { unit = '' } = factPart(factId, ahead);
+      const words = `${partName(factId, behind)}: ${formatMeasure(b, unit)} lies ahead of ${factPart(factId, ahead).label.toLowerCase()}, ${formatMeasure(a, unit)}. Look again, or say that it is so.`;
+      return [[ahead, words]];
+    }),
+  );
+}

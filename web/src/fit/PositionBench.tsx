@@ -11,6 +11,7 @@ import { Empty, Trouble } from '../ui/index.ts';
 import styles from './fit.module.css';
 import { Gaps } from './Gaps.tsx';
 import { LeastChange } from './LeastChange.tsx';
+import { MeasureNext } from './round/MeasureNext.tsx';
 import { TakeAlong } from './TakeAlong.tsx';
 import { AgainstDrawing } from './trial/AgainstDrawing.tsx';
 import { usePosition } from './usePosition.ts';
@@ -106,10 +107,13 @@ export function PositionBench() {
   if (scene.notDrawn) return <Empty title="Not drawn yet">{scene.notDrawn}</Empty>;
   if (scene.shapes.length < 3)
     return (
-      <Empty title="Nothing to draw yet">
-        Bay and engine are drawn from their facts: lengths, widths, heights, sump, crossmember.{' '}
-        <Link to="../facts">Take them in the list of facts.</Link>
-      </Empty>
+      <>
+        <Empty title="Nothing to draw yet">
+          Bay and engine are drawn from their facts: lengths, widths, heights, sump, crossmember.{' '}
+          <Link to="../facts">Take them in the list of facts</Link>, or walk round the car.
+        </Empty>
+        <MeasureNext scene={scene} margins={view.atBest} />
+      </>
     );
   const said = sayPosition(scene, at);
   const bestSaid = best && sayPosition(scene, best);
@@ -198,6 +202,7 @@ export function PositionBench() {
           A forecast from measures. Read the gaps in the car, rocked and hot, before anything is tacked, cut or welded;
           structure and steering are a qualified person's, the maker's manual and local law go first.
         </p>
+        <MeasureNext scene={scene} margins={view.atBest} />
         {view.trial && <AgainstDrawing said={view.trial} scene={scene} draw={view.drawAt} />}
         <section className="panel" aria-label="Every gap here">
           <h3>Every gap here</h3>

@@ -15,7 +15,18 @@ import {
   trialSaid,
   withWaysOut,
 } from '@bay/core/fit';
-import type { FitOption, Ghost, JobScene, Judged, Plans, Pose, PoseKey, Position, TrialSaid } from '@bay/core/fit';
+import type {
+  FitOption,
+  Ghost,
+  Margin,
+  JobScene,
+  Judged,
+  Plans,
+  Pose,
+  PoseKey,
+  Position,
+  TrialSaid,
+} from '@bay/core/fit';
 import { useJob, useRecords } from '../sheet/index.ts';
 import { useWork } from '../workers/index.ts';
 
@@ -26,6 +37,8 @@ export interface PositionView {
   judged: Judged;
   at: ReturnType<typeof describePose>;
   best: Position | undefined;
+  /** Every gap at the best place, or where it is drawn while that is not found. */
+  atBest: readonly Margin[];
   /** How far the search is, 0 to 1; nothing when it is done. */
   share: number | undefined;
   options: readonly FitOption[];
@@ -96,6 +109,8 @@ export function usePosition(reserveMm: number): PositionView {
   const pose = moved(moving ?? scene.chosen ?? searching.result?.pose ?? middleOf(range), {}, range);
   const bench = useMemo(() => new Scene(scene.problem), [scene.problem]);
   const judged = useMemo(() => judgeAt(bench, pose), [bench, pose.x, pose.y, pose.z, pose.slopeDeg, pose.yawDeg]); // eslint-disable-line react-hooks/exhaustive-deps -- a pose is its five numbers
+  const found = searching.result;
+  const atBest = useMemo(() => (found ? judgeAt(bench, found.pose).margins : judged.margins), [bench, found, judged]);
   const at = useMemo(() => describePose(bench, judged), [bench, judged]);
   return {
     scene,
@@ -103,6 +118,7 @@ export function usePosition(reserveMm: number): PositionView {
     judged,
     at,
     best: ready ? searching.result : undefined,
+    atBest,
     share: ready ? searching.share : undefined,
     options,
     plans: wish ? changing.result : undefined,

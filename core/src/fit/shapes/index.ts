@@ -6,4 +6,5 @@ export * from './views.ts';
 export * from './ways-out.ts';
 export * from './exports.ts';
 export * from './own.ts';
+export * from './round.ts';
 export * from './trial.ts';

@@ -24,6 +24,8 @@ export function ownShapes(own: OwnShapes): { shape: FitShape; pair: PairRule }[]
       r: 0,
       sigma: sureByReading[sure],
       reads: [],
+      parts: [],
+      takes: [],
       assumed: sure === 'eye' ? [`${name} stands where it is by eye`] : [],
       source: sure === 'eye' ? 'assumed' : 'measured',
     };

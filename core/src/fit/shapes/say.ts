@@ -1,5 +1,4 @@
 import { counted } from '../../units/index.ts';
-import { partName } from '../../facts/index.ts';
 import type { Buy } from '../position/prices.ts';
 import type { JobScene } from './scene-of-job.ts';
 
@@ -47,10 +46,7 @@ export function sayPosition(scene: JobScene, at: PositionJudged): PositionSaid {
   const soft = [...new Set(used.filter((s) => s.source === 'assumed' && s.assumed.length === 0).map((s) => s.name))];
   const doubts = [
     ...(openPairs.length > 0
-      ? [
-          `${counted(openPairs.length, 'gap')} cannot be judged yet: ${list(openPairs.map((o) => o.pair.name))}.`,
-          `Measure first: ${[...new Set(openPairs.flatMap((o) => o.wants.map((w) => partName(w.factId, w.partKey).toLowerCase())))].slice(0, 3).join('; ')}.`,
-        ]
+      ? [`${counted(openPairs.length, 'gap')} cannot be judged yet: ${list(openPairs.map((o) => o.pair.name))}.`]
       : []),
     ...assumed.map((a) => `${a}.`),
     ...(soft.length > 0 ? [`Stands on assumed facts: ${list(soft)}.`] : []),

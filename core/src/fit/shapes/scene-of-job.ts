@@ -53,6 +53,8 @@ export function shapesOf(book: FactBook): { shapes: FitShape[]; missing: Missing
           ...(bounds ? { bounds } : {}),
           sigma: sureMm[tape.weakest ?? 'measured'],
           reads: tape.reads,
+          parts: tape.parts,
+          takes: tape.takes,
           assumed: tape.assumed,
           source: tape.weakest,
         });

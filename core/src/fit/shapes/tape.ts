@@ -14,6 +14,9 @@ type PartOf<F extends keyof FactParts, Kind extends 'number' | 'word' | 'station
 export class Tape {
   private readonly book: FactBook;
   readonly reads: FactRead[] = [];
+  /** The values that it is made from, and those that were taken for want of a reading. */
+  readonly parts: Need[] = [];
+  readonly takes: Need[] = [];
   readonly wants: Need[] = [];
   /** Sentences: what was taken although nobody measured it. */
   readonly assumed: string[] = [];
@@ -27,7 +30,10 @@ export class Tape {
     const fact = this.book.get(factId);
     const value = fact?.parts[partKey];
     if (!this.reads.some((r) => r.factId === factId)) this.reads.push({ factId, book: 'job' });
-    if (value !== undefined) this.weakest = weaker(this.weakest, fact!.source);
+    if (value !== undefined) {
+      this.weakest = weaker(this.weakest, fact!.source);
+      this.parts.push({ factId, partKey });
+    }
     return value;
   }
 
@@ -81,6 +87,7 @@ export class Tape {
     if (value !== undefined) return value;
     this.assumed.push(`${partName(factId, part)} taken as ${taken} ${factPart(factId, part).unit ?? ''}: ${why}`);
     this.weakest = 'assumed';
+    this.takes.push({ factId, partKey: part });
     return taken;
   }
 }

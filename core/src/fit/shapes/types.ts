@@ -35,6 +35,9 @@ export interface FitShape extends Placed {
   side: Side;
   name: string;
   reads: readonly FactRead[];
+  /** The values it was made from, and those that were taken for want of a reading. */
+  parts: readonly Need[];
+  takes: readonly Need[];
   /** Sentences: what was taken although nobody measured it. */
   assumed: readonly string[];
   source: FactSource | undefined;

@@ -127,6 +127,12 @@ export function viewOf(
   const shapes = scene.shapes.map((s, i) => ({ s, i }));
   // A wall that one looks at would hide all that lies behind it.
   const cars = shapes.filter(({ s }) => s.side === 'bay' && s.bounds !== sight[view]);
+  const middle = new Map(
+    cars.map(({ s }) => {
+      const own = cars.filter((c) => c.s.id === s.id);
+      return [s.id, own[Math.floor((own.length - 1) / 2)]!.i];
+    }),
+  );
   const units = shapes.filter(({ s }) => s.side === 'unit');
   const dimensions = tightest(scene, margins)
     .map((m): Dimension & { seen: number } => {
@@ -157,7 +163,8 @@ export function viewOf(
       ...cars.map(({ s, i }) => ({
         ...drawn(s, i, undefined, meets.has(s) ? 'meets' : 'car', ''),
         // From the side there is room for names; the other two show the same things.
-        named: view === 'side',
+        // Of a thing of several pieces the middle one bears the name.
+        named: view === 'side' && i === middle.get(s.id),
       })),
       ...ghosts.flatMap((g, n) => units.map(({ s, i }) => drawn(s, i, g.pose, 'assumed', `ghost-${n}-`))),
       ...units.map(({ s, i }) => ({ ...drawn(s, i, pose, 'in', ''), carried: true })),
