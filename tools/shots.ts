@@ -42,7 +42,12 @@ const shots: readonly Shot[] = [
   { name: 'kit', path: `/jobs/${job('Wendling')}/kit`, words: 'wait for facts' },
   { name: 'schools', path: '/schools', words: 'Where good people disagree' },
   { name: 'units', path: '/units', words: 'Engine unit of the coupe' },
-  { name: 'fault-night-shift', path: `/jobs/${job('Sorrel')}/start?tab=find`, words: 'Next best test', scheme: 'dark' },
+  {
+    name: 'trial-fit-night-shift',
+    path: `/jobs/${job('Wendling')}/fit?tab=trial`,
+    words: 'In the bay',
+    scheme: 'dark',
+  },
   { name: 'takeover', path: `/jobs/${job('Brockhurst')}/takeover`, words: 'In the middle' },
   {
     name: 'photos',

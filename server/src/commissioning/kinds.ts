@@ -152,7 +152,7 @@ export const commissioningKinds = [
     logKind: 'provisional',
     // What is tacked is welded out where the engine is known to sit, and not before.
     complete: async (tx, data, { jobId, before }) => {
-      if (data.kind !== 'tacked' || !data.ended || before?.ended) return data;
+      if ((before ?? data).kind !== 'tacked' || !data.ended || before?.ended) return data;
       const open = placeNotRead(liftsInOrder(recordsOf(await jobMaterial(tx, jobId), 'lift')));
       if (open !== undefined) throw new Refusal(409, `Not welded out yet: ${open}.`);
       return data;

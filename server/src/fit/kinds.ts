@@ -52,7 +52,7 @@ const few = (clauses: readonly string[]): string =>
  * unless somebody says why: that is kept with what stood, and where harm is near a second person signs it.
  */
 async function wentIn(tx: Tx, data: LiftRecord, { jobId }: WriteContext<'lift'>): Promise<LiftRecord> {
-  if (data.out || data.shifted)
+  if (data.out || data.shifted || data.sits)
     throw badInput({ why: 'First it goes in: what happened to it there is written afterwards.' });
   const { material, plan } = await planNow(tx, jobId);
   const lifts = liftsInOrder(recordsOf(material, 'lift'));

@@ -87,6 +87,12 @@ describe('a lift', () => {
       out: { why: 'never was in' },
     });
     expect(outFirst.status).toBe(422);
+    const fixedFirst = await put('lift', randomUUID(), {
+      ...trial,
+      ...allTheSame,
+      sits: { how: 'final' },
+    });
+    expect(fixedFirst.status).toBe(422);
   });
   it('is not tacked before all is read, and says what is missing; a reason lets it', async () => {
     const refused = await over(first, { sits: { how: 'tacked' } });
@@ -118,6 +124,8 @@ describe('a lift', () => {
     const tack = randomUUID();
     await put('provisional', tack, { what: 'left mount', kind: 'tacked' });
     const ended = { what: 'left mount', kind: 'tacked', ended: {} };
+    const otherwise = await put('provisional', tack, { ...ended, kind: 'loose' }, 1);
+    expect(otherwise.status).toBe(409);
     const welded = await put('provisional', tack, ended, 1);
     expect(welded.body).toMatchObject({
       title: expect.stringMatching(/^Not welded out yet/) as string,

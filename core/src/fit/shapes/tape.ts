@@ -37,6 +37,13 @@ export class Tape {
     return value;
   }
 
+  /** The shape waits for this. */
+  private wait(factId: string, partKey: string): never {
+    this.wants.push({ factId, partKey });
+    // eslint-disable-next-line @typescript-eslint/only-throw-error -- a mark, caught beside: no stack is wanted for every shape that waits
+    throw notKnown;
+  }
+
   /** A number that may be missing, in the unit of its fact. */
   maybe<F extends keyof FactParts & string>(factId: F, part: PartOf<F, 'number'>): number | undefined {
     const value = this.look(factId, part);
@@ -46,10 +53,7 @@ export class Tape {
   /** A number without which there is no shape. */
   mm<F extends keyof FactParts & string>(factId: F, part: PartOf<F, 'number'>): number {
     const value = this.maybe(factId, part);
-    if (value !== undefined) return value;
-    this.wants.push({ factId, partKey: part });
-    // eslint-disable-next-line @typescript-eslint/only-throw-error -- a mark, caught beside: no stack is wanted for every shape that waits
-    throw notKnown;
+    return value ?? this.wait(factId, part);
   }
 
   /** A list of stations that may be missing. */
@@ -61,10 +65,7 @@ export class Tape {
   /** A list of stations of something that every car has. */
   list<F extends keyof FactParts & string>(factId: F, part: PartOf<F, 'stations'>): Stations {
     const value = this.stations(factId, part);
-    if (value !== undefined) return value;
-    this.wants.push({ factId, partKey: part });
-    // eslint-disable-next-line @typescript-eslint/only-throw-error -- a mark, caught beside: no stack is wanted for every shape that waits
-    throw notKnown;
+    return value ?? this.wait(factId, part);
   }
 
   word<F extends keyof FactParts & string>(factId: F, part: PartOf<F, 'word'>): string | undefined {
@@ -75,10 +76,7 @@ export class Tape {
   /** A word without which nobody knows whether there is such a thing: not known is not "none". */
   said<F extends keyof FactParts & string>(factId: F, part: PartOf<F, 'word'>): string {
     const value = this.word(factId, part);
-    if (value !== undefined) return value;
-    this.wants.push({ factId, partKey: part });
-    // eslint-disable-next-line @typescript-eslint/only-throw-error -- a mark, caught beside: no stack is wanted for every shape that waits
-    throw notKnown;
+    return value ?? this.wait(factId, part);
   }
 
   /** A number that is taken where nobody measured one; the shape says so and is less sure. */
