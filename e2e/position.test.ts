@@ -143,6 +143,20 @@ describe('the position', () => {
     await b.see('Best there is in the range', comes);
   });
 
+  it('is cut across at any station by keys, and whole again', async () => {
+    const front = '[aria-label="From the front"]';
+    await b.driver.executeScript(
+      'document.querySelector(\'input[aria-label^="Cut across at"]\').focus()',
+    );
+    await b.keys(Key.ARROW_RIGHT, Key.ARROW_RIGHT);
+    const said = await b.see(/x -?\d+ mm/, `section${front}`);
+    const x = Number(/x (-?\d+) mm/.exec(said)![1]);
+    expect(await b.count(`figure[aria-label="Cut across at x ${x} mm"]`)).toBe(1);
+    await b.press('Whole again', `section${front}`);
+    await b.see('not cut', `section${front}`);
+    expect(await b.count('figure[aria-label="From the front"]')).toBe(1);
+  });
+
   it('says what to measure next, and a walk with big keys takes it, asks about what hardly can be, and goes on', async () => {
     const next = '[aria-label="Measure next"]';
     const dialog = '[role=dialog]';

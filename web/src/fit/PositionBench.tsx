@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import { useHotkeys, useMediaQuery } from '@mantine/hooks';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { poseKeys, pull, sayPosition, viewNames, viewOf } from '@bay/core/fit';
+import { poseKeys, pull, sayPosition, sectionAt, stationsOf, viewNames, viewOf } from '@bay/core/fit';
 import type { Pose, PoseKey, ViewName } from '@bay/core/fit';
 import { useFactRow, usePutFact } from '../facts/index.ts';
 import { useJob } from '../sheet/index.ts';
@@ -102,6 +102,7 @@ export function PositionBench() {
   const view = usePosition(reserve);
   const narrow = useMediaQuery('(max-width: 700px)') ?? false;
   const [shown, setShown] = useState<ViewName>('side');
+  const [cut, setCut] = useState<number>();
   useHotkeys([['b', view.toBest]]);
   const { scene, pose, judged, at, best, share, move } = view;
   if (scene.notDrawn) return <Empty title="Not drawn yet">{scene.notDrawn}</Empty>;
@@ -118,11 +119,38 @@ export function PositionBench() {
   const said = sayPosition(scene, at);
   const bestSaid = best && sayPosition(scene, best);
   const isBest = best !== undefined && best.worstMm - at.worstMm < 0.05;
+  const [rear, front] = stationsOf(scene, pose);
   const board = (name: ViewName, height: number) => (
     <section key={name} aria-label={viewNames[name]}>
       <h4>{viewNames[name]}</h4>
+      {name === 'front' && (
+        <div className={styles['cut']}>
+          <label>
+            Cut at{' '}
+            <input
+              type="range"
+              min={rear}
+              max={front}
+              step={10}
+              value={cut ?? Math.round((rear + front) / 2)}
+              onChange={(e) => setCut(Number(e.currentTarget.value))}
+              aria-label="Cut across at, mm forward of the firewall"
+            />
+          </label>
+          <span className="mono">{cut === undefined ? 'not cut' : `x ${cut} mm`}</span>
+          {cut !== undefined && (
+            <button type="button" className="plain-button small" onClick={() => setCut(undefined)}>
+              Whole again
+            </button>
+          )}
+        </div>
+      )}
       <Board
-        drawing={viewOf(scene, name, pose, judged.margins, view.ghosts)}
+        drawing={
+          name === 'front' && cut !== undefined
+            ? sectionAt(scene, pose, judged.margins, cut)
+            : viewOf(scene, name, pose, judged.margins, view.ghosts)
+        }
         height={height}
         margin={26}
         carry={(by) => move(pull[name](by))}

@@ -5,6 +5,9 @@ import type { FactBook, FactSource } from '../../rules/book.ts';
 import { judgeAll } from '../judge.ts';
 import { bestPosition, byPair, describePose, judgeAt, Scene } from '../position/index.ts';
 import {
+  cutAt,
+  sectionAt,
+  stationsOf,
   chosenPose,
   csvOf,
   dxfOf,
@@ -655,5 +658,41 @@ describe('shapes that were read station by station', () => {
     const gap = gapOf(measured, 'steering-shaft');
     expect(gap).toBeGreaterThan(60);
     expect(gap).toBeLessThan(120);
+  });
+});
+
+describe('a cut across the car', () => {
+  it('of a box is its face, of a wedge what the line between its edges says (closed form), and nothing beside it', () => {
+    const wedge: [number, number, number][] = [
+      [0, -10, 0],
+      [0, 10, 0],
+      [100, -10, 40],
+      [100, 10, 40],
+      [0, 0, 100],
+      [100, 0, 100],
+    ];
+    const cut = cutAt(wedge, 25);
+    expect(Math.min(...cut.map((p) => p.y))).toBeCloseTo(10, 9);
+    expect(Math.max(...cut.map((p) => p.x))).toBeCloseTo(10, 9);
+    expect(cutAt(wedge, 101)).toEqual([]);
+    expect(cutAt(wedge, -1)).toEqual([]);
+  });
+  it('shows what stands there and nothing else: sump and crossmember at its middle, no fan', () => {
+    const scene = sceneOfJob({ job: bookOf(measured) });
+    const { margins } = judgeAt(new Scene(scene.problem), scene.chosen!);
+    const drawing = sectionAt(scene, scene.chosen!, margins, 470);
+    const names = drawing.shapes.map((s) => s.name);
+    expect(names).toEqual(
+      expect.arrayContaining(['Hood bracing', 'Crossmember', 'Front of the sump']),
+    );
+    expect(names).not.toContain('Fan behind the core');
+    expect(names).not.toContain('Gearbox pan');
+    const sump = drawing.shapes.find((s) => s.name === 'Front of the sump')!;
+    expect(Math.min(...sump.points.map((p) => p.y))).toBeCloseTo(60 - 165, 6);
+    expect(Math.max(...sump.points.map((p) => p.x))).toBeCloseTo(110, 6);
+    const [from, to] = stationsOf(scene, scene.chosen!);
+    expect(from).toBe(20 - 742);
+    expect(to).toBeGreaterThanOrEqual(20 + 815);
+    expect(sectionAt(scene, scene.chosen!, margins, 5000).summary).toBe('Nothing is cut here.');
   });
 });
