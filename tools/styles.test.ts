@@ -20,8 +20,9 @@ const namesIn = (css: string): Set<string> =>
   );
 const namesUsed = (module: string): Set<string> => {
   const folder = join(web, dirname(module));
-  const wanted = new RegExp(`from '\\./${module.split('/').at(-1)!.replaceAll('.', '\\.')}'`);
-  const code = readdirSync(folder)
+  const wanted = new RegExp(`from '\\.\\.?/${module.split('/').at(-1)!.replaceAll('.', '\\.')}'`);
+  // Also in the folders of a capability that has some.
+  const code = readdirSync(folder, { recursive: true, encoding: 'utf8' })
     .filter((file) => file.endsWith('.tsx'))
     .map((file) => readFileSync(join(folder, file), 'utf8'))
     .filter((text) => wanted.test(text));

@@ -58,7 +58,7 @@ const book = async (job = jobId) =>
 describe('a record', () => {
   // A line may be written once only: what it is to begin with depends on no other.
   it.each(recordKinds.filter((k) => k !== 'photo'))('%s', async (kind) => {
-    const { key: sampleKey, data: plain, begins } = samples[kind];
+    const { key: sampleKey, data: plain, begins, ends } = samples[kind];
     const data = { ...plain, ...begins };
     const named = /^[0-9a-f-]{36}$/.test(sampleKey);
     for (const round of rounds) {
@@ -76,6 +76,11 @@ describe('a record', () => {
         ),
       );
       expect(taken(answers), `round ${round}`).toBe(1);
+      if (ends)
+        await shop.manager.good(putRecord, {
+          params: { jobId, kind, key },
+          body: { commandId: commandId(), data: { ...data, ...ends }, revision: revision + 1 },
+        });
     }
   });
 

@@ -14,6 +14,8 @@ export interface Sample {
   acts?: Record<string, Data>;
   /** What the first writing wants besides. */
   begins?: Data;
+  /** What is written over it so that another may begin, where there is one at a time. */
+  ends?: Data;
   /** What is said beside an act, where the act wants it. */
   acted?: Data;
 }
@@ -78,6 +80,7 @@ export const samples: Record<RecordKind, Sample> = {
       carries: 'truck sump, no manifolds',
     },
     begins: { deviation: { why: 'an empty block, carried in by two' } },
+    ends: { out: { why: 'the next' } },
     acts: {
       read: { ownMounts: true, typed: {}, heightMm: -60 },
       sits: { how: 'loose' },

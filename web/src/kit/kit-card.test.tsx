@@ -50,7 +50,7 @@ function show(
     }),
   );
   vi.stubGlobal('fetch', (url: string, init?: { method?: string; body?: string }) =>
-    url.includes('/api/suppliers') && init?.method === 'GET'
+    /\/api\/(?:suppliers|tried)/.test(url) && init?.method === 'GET'
       ? new Promise(() => undefined)
       : fetched(url, init),
   );
