@@ -63,8 +63,9 @@ try {
   for (const shot of shots) {
     for (const width of widths ?? [undefined]) {
       await b.size(Number(width ?? shot.width ?? 1280), width ? (heights[width] ?? 900) : (shot.height ?? 800));
-      await b.theme(shot.scheme ?? 'light');
       await b.go(shot.path);
+      // A page that is loaded anew stands in the theme of the device.
+      await b.theme(shot.scheme ?? 'light');
       await b.see(shot.words, '#main');
       await b.driver.sleep(500);
       const file = `${folder}/${shot.name}${width ? `-${width}` : ''}.png`;

@@ -15,6 +15,7 @@ import { formatMeasure } from '@bay/core/units';
 import type { Tx } from '../db/connection.ts';
 import { sameValue } from '@bay/core/rules';
 import { fitBooks, planInputOf } from '@bay/core/plan';
+import type { Plan } from '@bay/core/plan';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import { recordsOf } from '@bay/core/records';
 import { jobMaterial, planNow } from '../plan/material.ts';
@@ -47,6 +48,16 @@ const sittingWords = {
 const few = (clauses: readonly string[]): string =>
   `${clauses.slice(0, 3).join(' ')}${clauses.length > 3 ? ` And ${clauses.length - 3} more.` : ''}`;
 
+/** Lines of the gate that stand before an engine goes in to stay. */
+const openBefore = (plan: Plan) =>
+  plan.gates
+    .filter((g) => g.gate === 'Engine in')
+    .flatMap((g) => g.lines)
+    .filter((l) => l.state !== 'proved' && l.state !== 'overridden');
+
+const openWords = (against: readonly string[]): string =>
+  `Open before "Engine in": ${against.slice(0, 2).join('; ')}${against.length > 2 ? ` and ${against.length - 2} more` : ''}.`;
+
 /**
  * Nothing hangs on a hoist before what keeps people whole is proved, and nothing is lowered to stay before the whole gate is open,
  * unless somebody says why: that is kept with what stood, and where harm is near a second person signs it.
@@ -55,30 +66,26 @@ async function wentIn(tx: Tx, data: LiftRecord, { jobId }: WriteContext<'lift'>)
   if (data.out || data.shifted || data.sits)
     throw badInput({ why: 'First it goes in: what happened to it there is written afterwards.' });
   const { material, plan } = await planNow(tx, jobId);
-  const lifts = liftsInOrder(recordsOf(material, 'lift'));
-  const now = liftNow(lifts);
+  const now = liftNow(liftsInOrder(recordsOf(material, 'lift')));
   if (now) throw new Refusal(409, `It is in the bay since lift ${now.number}: write first why it came out.`);
-  const lines = plan.gates
-    .filter((g) => g.gate === 'Engine in')
-    .flatMap((g) => g.lines)
-    .filter((l) => l.state !== 'proved' && l.state !== 'overridden' && (data.reason !== 'trial' || l.def.harm));
+  const lines = openBefore(plan).filter((l) => data.reason !== 'trial' || l.def.harm);
   const { deviation, ...plain } = data;
   if (lines.length === 0) return plain;
   const against = lines.map((l) => l.def.mustBe);
   if (!deviation)
-    throw new Refusal(
-      409,
-      `Open before "Engine in": ${against.slice(0, 2).join('; ')}${against.length > 2 ? ` and ${against.length - 2} more` : ''}. If it went in all the same, write why.`,
-      {
-        fields: { deviation: 'Say in a sentence why it went in all the same.' },
-      },
-    );
+    throw new Refusal(409, `${openWords(against)} If it went in all the same, write why.`, {
+      fields: { deviation: 'Say in a sentence why it went in all the same.' },
+    });
   return { ...plain, deviation: { ...deviation, stoodOn: { against, harm: lines.some((l) => l.def.harm) } } };
 }
 
 /** What came out is history; and nothing is tacked or bolted for good before it was read to sit where it is to. */
 async function satThere(tx: Tx, data: LiftRecord, { jobId, key, before }: WriteContext<'lift'>): Promise<LiftRecord> {
   if (before!.out) throw new Refusal(409, 'It came out again: what was read there stays as it is.');
+  if (data.unit !== before!.unit || data.reason !== before!.reason)
+    throw badInput({
+      [data.unit === before!.unit ? 'reason' : 'unit']: 'What went in stays what it was: out first, then in again.',
+    });
   const kept = { ...data, deviation: before!.deviation };
   const times = data.shifted?.times ?? 0;
   if (times !== (before!.shifted?.times ?? 0)) {
@@ -92,6 +99,9 @@ async function satThere(tx: Tx, data: LiftRecord, { jobId, key, before }: WriteC
   if (sits.how === 'final' && data.unit === 'stand-in')
     throw badInput({ 'sits.how': 'A stand-in does not stay: put the real unit in first.' });
   const { material, plan } = await planNow(tx, jobId);
+  // For good is past the whole gate, also where it went in on trial; there the manager overrides line by line.
+  const open = sits.how === 'final' ? openBefore(plan) : [];
+  if (open.length > 0) throw new Refusal(409, openWords(open.map((l) => l.def.mustBe)));
   const lifts = liftsInOrder({ ...recordsOf(material, 'lift'), [key]: data });
   const against = againstTacking(
     lifts.find((l) => l.key === key)!,

@@ -149,6 +149,18 @@ describe('a lift', () => {
       title: 'It came out again: what was read there stays as it is.',
     });
   });
+  it('on trial is not fixed for good past the gate, and is not made another by a later word', async () => {
+    const third = randomUUID();
+    await put('lift', third, { ...trial, ...allTheSame });
+    const forGood = await over(third, {
+      sits: { how: 'final', despite: 'nothing more is to be done' },
+    });
+    expect(forGood.status).toBe(409);
+    expect(JSON.stringify(forGood.body)).toContain('Open before');
+    expect((await over(third, { reason: 'to-stay' })).status).toBe(422);
+    expect((await over(third, { unit: 'stand-in' })).status).toBe(422);
+    expect((await over(third, { out: { why: 'only looked' } })).status).toBe(200);
+  });
   it('to stay wants the whole gate, and a stand-in never stays', async () => {
     const refused = await put('lift', second, { ...trial, reason: 'to-stay' });
     expect(JSON.stringify(refused.body)).toMatch(/and \d+ more\. If it went in all the same/);

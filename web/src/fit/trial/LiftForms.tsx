@@ -176,6 +176,7 @@ export function SitsHow({ lift, close }: { lift: Lift; close: () => void }) {
   const { how } = form.values;
   const fixed = how === 'tacked' || how === 'final';
   const against = fixed ? againstTacking(lift, plan.facts, plan.fits) : [];
+  const open = useOpenLines('to-stay');
   return (
     <FormDialog title="How it sits" submit="It sits so" of={form} send={form.send} close={close}>
       <Select
@@ -188,6 +189,11 @@ export function SitsHow({ lift, close }: { lift: Lift; close: () => void }) {
         <p className="caution">
           Welding on structure or mounts is a qualified person's; battery and control units off, fire watch, the maker's
           manual and local law first.
+        </p>
+      )}
+      {how === 'final' && open.length > 0 && (
+        <p className="oxide">
+          {open.length === 1 ? '1 line' : `${open.length} lines`} of the gate "Engine in" first: {open[0]}.
         </p>
       )}
       {against.map((sentence) => (
