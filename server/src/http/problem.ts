@@ -58,6 +58,11 @@ function refusedByMachine(error: unknown): Refusal | undefined {
 }
 
 export const problemHandler: ErrorRequestHandler = (error: unknown, req, res, next) => {
+  if (res.writableEnded) {
+    // The whole answer is written; what failed came after it (the session could not be kept). Handing it on would cut the answer off.
+    req.log.warn({ err: error }, 'failed after the answer');
+    return;
+  }
   if (res.headersSent) return next(error);
   let problem: Problem;
   if (error instanceof Refusal) problem = error.problem;
