@@ -25,7 +25,9 @@ export function factTable(defs: readonly FactDef[], kept: ReadonlyMap<string, Ke
       fact: def.label,
       'value of': part.label,
       typed: known?.typed[part.key] ?? '',
-      unit: part.unit ?? (part.options ? part.options.map(optionWords).join(' | ') : ''),
+      unit:
+        part.unit ??
+        (part.options ?? part.columns?.map((c) => `${c.label}, ${c.unit}`) ?? []).map(optionWords).join(' | '),
       source: known ? known.source : '',
       note: known?.note ?? '',
       id: `${def.id}:${part.key}`,

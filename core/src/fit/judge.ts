@@ -183,9 +183,11 @@ export function judge(
   let stale = false;
   let moved = false;
   let readAt: string | undefined;
+  const satElsewhere = (act: { at?: string | undefined }): boolean =>
+    movedAt !== undefined && movesWithEngine(def.id) && (act.at ?? '') < movedAt;
   const trials = standingTrials(record?.trial, gaps);
   if (trials.length > 0) {
-    const sat = trials.filter((t) => movedAt === undefined || !movesWithEngine(def.id) || (t.at ?? '') >= movedAt);
+    const sat = trials.filter((t) => !satElsewhere(t));
     moved = sat.length < trials.length;
     const fresh = sat.filter((t) => !changedSince(t, reads, books));
     stale = fresh.length < trials.length;
@@ -197,10 +199,16 @@ export function judge(
     if (worst && (!stale || isWorse(worst.word, forecast.word)))
       verdict = { ...read(forecast), ...ofTrial(def.id, worst, books, trials.length) };
   } else if (record?.judged && (!ruleById.has(def.id) || forecast.word === 'not-measured')) {
-    stale = changedSince(record.judged, reads, books);
-    // What somebody judged was another car: it is to be looked at again.
+    moved = satElsewhere(record.judged);
+    stale = moved || changedSince(record.judged, reads, books);
+    // What somebody judged was another car, or the engine elsewhere in it: it is to be looked at again.
     verdict = stale
-      ? { ...forecast, headline: 'judged before a fact it stands on changed: look again' }
+      ? {
+          ...forecast,
+          headline: moved
+            ? 'judged before the engine was put in anew or moved: look again'
+            : 'judged before a fact it stands on changed: look again',
+        }
       : {
           ...read(forecast),
           word: record.judged.word,

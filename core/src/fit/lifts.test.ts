@@ -119,7 +119,7 @@ describe("the engine's place", () => {
 describe('before it is tacked', () => {
   const plan = computePlan(emptyInput());
   const against = (lift: LiftRecord, facts = plan.facts, fits = plan.fits) =>
-    againstTacking(liftsInOrder({ a: lift })[0]!, facts, fits).join(' ');
+    againstTacking(liftsInOrder({ a: lift })[0]!, { facts, fits }, new Set(['p'])).join(' ');
   it('asks for place, mounts, what was chosen, a photo and the gaps', () => {
     const said = against(one);
     expect(said).toContain('Not read: bell face ahead of the firewall');
@@ -144,6 +144,9 @@ describe('before it is tacked', () => {
     }));
     const lift = { ...one, read, photos: ['p'] };
     expect(against(lift, chosen, fits)).toBe('');
+    expect(against({ ...lift, photos: ['of another job'] }, chosen, fits)).toBe(
+      'No photo shows it.',
+    );
     const early = fits.map((f) =>
       f.def.id === 'fit-hood' ? { ...f, readAt: '2026-02-01T00:00:00.000Z' } : f,
     );
@@ -194,6 +197,17 @@ describe('what another lift undoes', () => {
     expect(
       hood(planOf(lift('a', { ...one, out }), { kind: 'gap', key: 'g', data: gap })),
     ).toMatchObject({ stale: false });
+  });
+  it('what a person judged by eye is to be looked at again too', () => {
+    const judged = { word: 'bolts-up' as const, why: 'a hand goes round it', at: at(2) };
+    const service = (since?: string) =>
+      judge(interfaceOf('fit-service-access'), { job: new Map() }, { judged }, [], since);
+    expect(service().verdict.word).toBe('bolts-up');
+    expect(service(at(4))).toMatchObject({
+      stale: true,
+      moved: true,
+      verdict: { word: 'not-measured' },
+    });
   });
   it('a place that is no gap does not move with the engine', () => {
     expect(movesWithEngine('fit-throttle')).toBe(false);

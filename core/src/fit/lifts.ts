@@ -90,15 +90,6 @@ const settledAt = ({ at, shifted }: LiftRecord): string => shifted?.at ?? at ?? 
 export const isPlaceRead = (lift: LiftRecord | undefined): boolean =>
   lift?.read !== undefined && lift.read.ownMounts && notRead(lift.read).length === 0;
 
-/**
- * Under which lift the engine's place was read, where that still says where it sits: a lift that came after and was not read says
- * that it may sit elsewhere.
- */
-export const placeReadIn = (lifts: readonly Lift[]): Lift | undefined => {
-  const last = lifts.at(-1);
-  return isPlaceRead(last) ? last : undefined;
-};
-
 /** Why what is made to the engine's place is not ordered yet; nothing where its place is read. */
 export function placeNotRead(lifts: readonly Lift[]): string | undefined {
   const last = lifts.at(-1);
@@ -157,9 +148,13 @@ export function offChosen(read: PlaceRead, facts: FactBook): { words: string; la
 
 /**
  * What stands against tacking, bolting or welding it where it is, a sentence each: its place, height, sides and slope read and as
- * chosen, on its own mounts, a photo, and every gap read since it went in. Common practice, no source.
+ * chosen, on its own mounts, a photo of this job (`photoIds` are its photos), and every gap read since it went in. Common practice, no source.
  */
-export function againstTacking(lift: Lift, facts: FactBook, fits: readonly FitLine[]): string[] {
+export function againstTacking(
+  lift: Lift,
+  { facts, fits }: { facts: FactBook; fits: readonly FitLine[] },
+  photoIds: ReadonlySet<string>,
+): string[] {
   const { read } = lift;
   const missing = notRead(read);
   const chosen = facts.get('cho-engine-place');
@@ -178,7 +173,7 @@ export function againstTacking(lift: Lift, facts: FactBook, fits: readonly FitLi
     ...(read && !read.ownMounts ? ['It does not stand on its own mounts.'] : []),
     ...(unchosen.length > 0 ? [`Nobody chose where it is to sit: ${unchosen.join(', ')}.`] : []),
     ...(read ? offChosen(read, facts).map((o) => `It sits ${o.words} than was chosen.`) : []),
-    ...((lift.photos ?? []).length === 0 ? ['No photo shows it.'] : []),
+    ...(!(lift.photos ?? []).some((id) => photoIds.has(id)) ? ['No photo shows it.'] : []),
     ...(bad.length > 0 ? [`Clash: ${names(bad)}.`] : []),
     ...(open.length > 0 ? [`Gap not read since it went in: ${names(open)}.`] : []),
   ];
@@ -210,5 +205,6 @@ export function countLifts(lifts: readonly Lift[]): LiftCount {
 /** The pose that was read in the car; nothing while a number of it is missing. */
 export function poseRead(read: PlaceRead | undefined): Pose | undefined {
   if (read === undefined || notRead(read).length > 0) return undefined;
-  return { x: read.alongMm!, y: read.sidewaysMm!, z: read.heightMm!, slopeDeg: read.slopeDeg!, yawDeg: 0 };
+  const numbers = placeFields.map((f) => [f.pose, numberOf(read, f.field)]);
+  return { yawDeg: 0, ...(Object.fromEntries(numbers) as Omit<Pose, 'yawDeg'>) };
 }

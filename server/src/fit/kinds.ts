@@ -19,6 +19,7 @@ import type { Plan } from '@bay/core/plan';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import { recordsOf } from '@bay/core/records';
 import { jobMaterial, planNow } from '../plan/material.ts';
+import { standWords } from '../commissioning/standing.ts';
 import { kindRule } from '../records/kind.ts';
 import type { WriteContext } from '../records/kind.ts';
 
@@ -55,8 +56,7 @@ const openBefore = (plan: Plan) =>
     .flatMap((g) => g.lines)
     .filter((l) => l.state !== 'proved' && l.state !== 'overridden');
 
-const openWords = (against: readonly string[]): string =>
-  `Open before "Engine in": ${against.slice(0, 2).join('; ')}${against.length > 2 ? ` and ${against.length - 2} more` : ''}.`;
+const openWords = (against: readonly string[]): string => standWords(against, ['Engine in']);
 
 /**
  * Nothing hangs on a hoist before what keeps people whole is proved, and nothing is lowered to stay before the whole gate is open,
@@ -91,7 +91,7 @@ async function satThere(tx: Tx, data: LiftRecord, { jobId, key, before }: WriteC
   if (times !== (before!.shifted?.times ?? 0)) {
     if (times !== (before!.shifted?.times ?? 0) + 1) throw badInput({ 'shifted.times': 'One move after the other.' });
     // Where it sits now nobody has read, and how it is held nobody has said.
-    return { ...kept, read: undefined, sits: undefined };
+    return { ...kept, read: undefined, sits: undefined, photos: undefined };
   }
   const { sits } = data;
   const fixed = sits !== undefined && (sits.how === 'tacked' || sits.how === 'final');
@@ -105,8 +105,8 @@ async function satThere(tx: Tx, data: LiftRecord, { jobId, key, before }: WriteC
   const lifts = liftsInOrder({ ...recordsOf(material, 'lift'), [key]: data });
   const against = againstTacking(
     lifts.find((l) => l.key === key)!,
-    plan.facts,
-    plan.fits,
+    plan,
+    new Set(Object.keys(recordsOf(material, 'photo'))),
   );
   if (against.length > 0 && !sits.despite)
     throw new Refusal(409, `Not yet: ${few(against)} If it is fixed all the same, write why.`, {

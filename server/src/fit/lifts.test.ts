@@ -113,6 +113,7 @@ describe('a lift', () => {
     const { data } = await stored(first);
     expect(data).not.toHaveProperty('read');
     expect(data).not.toHaveProperty('sits');
+    expect(data).not.toHaveProperty('photos');
     expect((await planNow()).kit.find((l) => l.def.id === 'kit-exhaust-mid')!.placeOpen).toMatch(
       /lift 1/,
     );
@@ -156,14 +157,16 @@ describe('a lift', () => {
       sits: { how: 'final', despite: 'nothing more is to be done' },
     });
     expect(forGood.status).toBe(409);
-    expect(JSON.stringify(forGood.body)).toContain('Open before');
+    expect(JSON.stringify(forGood.body)).toMatch(/\d+ lines stand before .+Engine in/);
     expect((await over(third, { reason: 'to-stay' })).status).toBe(422);
     expect((await over(third, { unit: 'stand-in' })).status).toBe(422);
     expect((await over(third, { out: { why: 'only looked' } })).status).toBe(200);
   });
   it('to stay wants the whole gate, and a stand-in never stays', async () => {
     const refused = await put('lift', second, { ...trial, reason: 'to-stay' });
-    expect(JSON.stringify(refused.body)).toMatch(/and \d+ more\. If it went in all the same/);
+    expect(JSON.stringify(refused.body)).toMatch(
+      /\d+ lines stand before .+Engine in.+ If it went in all the same/,
+    );
     const standIn = { ...trial, unit: 'stand-in', ...allTheSame };
     expect((await put('lift', second, standIn)).status).toBe(200);
     expect(

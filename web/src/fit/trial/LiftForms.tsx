@@ -4,7 +4,7 @@ import { againstTacking, liftReasons, placeFields, sittings } from '@bay/core/fi
 import type { Lift, LiftReason, Sitting } from '@bay/core/fit';
 import { newId } from '../../api/index.ts';
 import { PhotoPicker } from '../../logbook/index.ts';
-import { useJob, useRecordForm } from '../../sheet/index.ts';
+import { useJob, useRecordForm, useRecords } from '../../sheet/index.ts';
 import { FormDialog, measured, MeasuredInput, words } from '../../ui/index.ts';
 import { reasonWords, sittingWords } from './words.ts';
 
@@ -164,6 +164,7 @@ export function SitsWhere({ lift, close }: { lift: Lift; close: () => void }) {
 /** Offered up, loose, tacked, for good: what stands against the last two is said before. */
 export function SitsHow({ lift, close }: { lift: Lift; close: () => void }) {
   const { plan } = useJob();
+  const photoIds = new Set(Object.keys(useRecords('photo')));
   const form = useRecordForm({
     kind: 'lift',
     key: lift.key,
@@ -175,7 +176,7 @@ export function SitsHow({ lift, close }: { lift: Lift; close: () => void }) {
   });
   const { how } = form.values;
   const fixed = how === 'tacked' || how === 'final';
-  const against = fixed ? againstTacking(lift, plan.facts, plan.fits) : [];
+  const against = fixed ? againstTacking(lift, plan, photoIds) : [];
   const open = useOpenLines('to-stay');
   return (
     <FormDialog title="How it sits" submit="It sits so" of={form} send={form.send} close={close}>

@@ -150,12 +150,13 @@ function StillToDo() {
 export function TrialBench() {
   const { plan, mayWrite } = useJob();
   const records = useRecords('lift');
+  const photoIds = new Set(Object.keys(useRecords('photo')));
   const lifts = liftsInOrder(records);
   const now = liftNow(lifts);
   const [doing, setDoing] = useState<Doing>();
   const close = () => setDoing(undefined);
   const { lifts: number, foreseen, extraHours, extraWithoutHours } = countLifts(lifts);
-  const against = now ? againstTacking(now, plan.facts, plan.fits) : [];
+  const against = now ? againstTacking(now, plan, photoIds) : [];
   const waits = plan.kit.filter((l) => l.placeOpen !== undefined);
   const act = (what: Doing, words: string, first = false) => (
     <Button variant={first ? 'filled' : 'default'} onClick={() => setDoing(what)}>
