@@ -6,16 +6,13 @@ import { useJob } from '../sheet/index.ts';
 import { Dialog } from '../ui/index.ts';
 import { Difference, FactEditor } from './FactEditor.tsx';
 import type { PlanChange } from './FactEditor.tsx';
-import { usualBearer } from './useFact.ts';
+import { useIsThere, usualBearer } from './useFact.ts';
 
 /** Facts that lines wait for and that have something to hang on, the one that most wait for first. */
 export function useAwaited(): Awaited[] {
-  const { sheet, plan } = useJob();
-  const roles = new Set<string>(sheet.units.map((u) => u.role));
-  return mostAwaited(plan.waitingFor).filter(({ factId }) => {
-    const bearer = usualBearer(factId);
-    return bearer === 'job' || roles.has(bearer);
-  });
+  const { plan } = useJob();
+  const isThere = useIsThere();
+  return mostAwaited(plan.waitingFor).filter(({ factId }) => isThere(factId));
 }
 
 /** One missing fact after the other, the one that decides most first: Enter saves and goes on. */

@@ -1,5 +1,5 @@
 export { FactEditor, sourceWords } from './FactEditor.tsx';
-export { usePutFact, usualBearer, useFactRow } from './useFact.ts';
+export { useIsThere, usePutFact, usualBearer, useFactRow } from './useFact.ts';
 export type { Bearer } from './useFact.ts';
 export { DatumDrawing } from './DatumDrawing.tsx';
 export { StationsInput } from './StationsInput.tsx';

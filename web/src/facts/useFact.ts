@@ -1,4 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useMemo } from 'react';
 import type { z } from 'zod';
 import { computePlan, planDifference, planInputOf } from '@bay/core/plan';
 import { bearerOf, factDef, readFact } from '@bay/core/facts';
@@ -17,6 +18,19 @@ export type Bearer = 'job' | 'car' | 'engine' | 'gearbox' | 'own-engine' | 'own-
 export function usualBearer(factId: string): Bearer {
   const def = factDef(factId);
   return def.subject === 'donor' ? 'donor' : bearerOf(def.subject);
+}
+
+/** Tells whether the open job has the unit that a fact hangs on. */
+export function useIsThere(): (factId: string) => boolean {
+  const { sheet } = useJob();
+  const roles = useMemo(() => new Set<string>(sheet.units.map((u) => u.role)), [sheet.units]);
+  return useCallback(
+    (factId) => {
+      const bearer = usualBearer(factId);
+      return bearer === 'job' || roles.has(bearer);
+    },
+    [roles],
+  );
 }
 
 /** A fact of the open job, on the unit in one role. */

@@ -90,6 +90,15 @@ describe('the measuring round', () => {
       expect(gains).toEqual([...gains].sort((a, b) => b - a));
     }
   });
+  it('asks nothing of a unit that the job does not have, and begins elsewhere', () => {
+    const book = bookOf(facts);
+    const scene = sceneOfJob({ job: book });
+    const stops = measuringRound(scene, book, [], (id) => id.startsWith('rec-'));
+    expect(stops.length).toBeGreaterThan(0);
+    expect(stops.flatMap((s) => s.readings).filter((r) => !r.factId.startsWith('rec-'))).toEqual(
+      [],
+    );
+  });
   it('asks for what nobody knows, by the value, and not again once it is known', () => {
     const wanted = (of: Facts) => roundOf(of).readings.map((r) => `${r.factId} ${r.partKey}`);
     expect(wanted(facts)).toContain('rec-ground-at-crossmember ground-to-crossmember');

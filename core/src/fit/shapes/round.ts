@@ -125,9 +125,14 @@ export function readingsByGain(scene: JobScene, book: FactBook, margins: readonl
   return [...found.values()].sort((a, b) => b.bits - a.bits);
 }
 
-/** One walk: it begins where the most decisive reading is and goes on round the car, each place visited once, there the most decisive first. */
-export function measuringRound(scene: JobScene, book: FactBook, margins: readonly Margin[]): RoundStop[] {
-  const readings = readingsByGain(scene, book, margins);
+/** One walk: it begins where the most decisive reading is and goes on round the car, each place visited once, there the most decisive first. `isThere` tells whether the job has what a fact hangs on. */
+export function measuringRound(
+  scene: JobScene,
+  book: FactBook,
+  margins: readonly Margin[],
+  isThere: (factId: string) => boolean = () => true,
+): RoundStop[] {
+  const readings = readingsByGain(scene, book, margins).filter((r) => isThere(r.factId));
   const from = readings.length > 0 ? roundPlaces.indexOf(readings[0]!.place) : 0;
   const walk = [...roundPlaces.slice(from), ...roundPlaces.slice(0, from)];
   return walk.flatMap((place) => {

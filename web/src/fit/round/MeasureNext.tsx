@@ -4,6 +4,7 @@ import { partName } from '@bay/core/facts';
 import { measuringRound } from '@bay/core/fit';
 import type { JobScene, Margin, RoundReading, RoundStop } from '@bay/core/fit';
 import { counted } from '@bay/core/units';
+import { useIsThere } from '../../facts/index.ts';
 import { useJob } from '../../sheet/index.ts';
 import { Dialog } from '../../ui/index.ts';
 import styles from '../fit.module.css';
@@ -60,7 +61,11 @@ function Round({ stops, close }: { stops: readonly RoundStop[]; close: () => voi
 export function MeasureNext({ scene, margins }: { scene: JobScene; margins: readonly Margin[] }) {
   const { plan, mayWrite } = useJob();
   const [walking, setWalking] = useState(false);
-  const stops = useMemo(() => measuringRound(scene, plan.facts, margins), [scene, plan.facts, margins]);
+  const isThere = useIsThere();
+  const stops = useMemo(
+    () => measuringRound(scene, plan.facts, margins, isThere),
+    [scene, plan.facts, margins, isThere],
+  );
   const all = stops.flatMap((s) => s.readings);
   const most = Math.max(...all.map((r) => r.bits), 0);
   if (all.length === 0 && !walking) return null;

@@ -36,7 +36,6 @@ function ReadGap({
           place,
           condition,
           gapMm: typeof gapMm === 'number' ? Number(gapMm.toFixed(3)) : gapMm,
-          // Neither a number nor a touch: nothing was read.
           word: touches ? 'clash' : byGap,
         },
       };
@@ -44,7 +43,16 @@ function ReadGap({
     names: { 'read.gapMm': 'gap', 'read.place': 'place', 'read.word': 'gap' },
   });
   return (
-    <Form of={form} submit="Next" send={form.send} after={next} cancel={close} className="inner-form">
+    <Form
+      of={form}
+      submit="Next"
+      // Neither a number nor a touch: nothing was read.
+      disabled={form.values.gap.trim() === '' && !form.values.touches}
+      send={form.send}
+      after={next}
+      cancel={close}
+      className="inner-form"
+    >
       <div className="fields">
         <MeasuredInput label="Gap read" unit="mm" autoFocus {...form.field('gap')} />
         <TextInput label="Where" {...form.field('place')} />
