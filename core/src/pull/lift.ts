@@ -4,7 +4,7 @@ import { factPart, partName } from '../facts/index.ts';
 import { defaultSchool } from '../rules/book.ts';
 import type { FactBook } from '../rules/book.ts';
 import { Sum, weaker } from '../rules/sum.ts';
-import { flattestLegDeg, hungOnTwoLegs, turned } from '../sums/index.ts';
+import { flattestLegDeg, gearboxBalance, hungOnTwoLegs, turned } from '../sums/index.ts';
 import type { HungLoad, LiftPoint } from '../sums/index.ts';
 import { formatMeasure } from '../units/index.ts';
 import { hoistLeftOver } from './hoist.ts';
@@ -79,8 +79,6 @@ interface Load {
   missing: string[];
 }
 
-/** Where the gearbox balances, as a part of its length behind the bell face. Common practice, no source: nobody weighs it. */
-const gearboxBalance = 0.4;
 /** Sizes drawn where nobody measured: dashed, and of no use but to see what is meant. */
 const drawnAs = { engine: 560, above: 330, below: 190, gearbox: 600, gearboxUp: 130 } as const;
 

@@ -5,4 +5,6 @@ export * from './engine.ts';
 export * from './fluids.ts';
 export * from './belts-and-slings.ts';
 export * from './identity.ts';
+export * from './joints.ts';
 export * from './limits.ts';
+export * from './mounts.ts';

@@ -8,3 +8,6 @@ export const liftReserve = 0.25;
 
 /** A leg of a sling flatter than this from level is refused, degrees. ASME B30.9, from memory. */
 export const flattestLegDeg = 30;
+
+/** Where a gearbox balances, as a part of its length behind its bell face: nobody weighs it. Common practice, no source. */
+export const gearboxBalance = 0.4;

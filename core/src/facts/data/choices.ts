@@ -172,4 +172,25 @@ export const choicesFacts = [
     ],
     howTo: 'From the trial fit, or from the drawing before it: crank axis at the bell face against firewall, centre line and top of the frame rail', neededBy: ['fit-hood', 'fit-sump-crossmember', 'fit-sump-steering', 'fit-coolant-high-point', 'fit-bay-length', 'fit-mount-pads', 'fit-gearbox-mount', 'fit-axle-load', 'fit-exhaust-steering', 'fit-ground-clearance'],
   },
+  {
+    id: 'cho-stack', subject: 'choice', group: 'Choices', label: 'Plates and spacers behind the block',
+    parts: [
+      { key: 'adapter-plate', label: 'Plate between block and bell', unit: 'mm' }, { key: 'crank-spacer', label: 'Spacer between crank and plate', unit: 'mm' }, { key: 'pad-spacer', label: 'Spacers under the converter pads', unit: 'mm' },
+    ],
+    howTo: 'Callipers on the piece itself, at three places; 0 where there is none', neededBy: ['fit-converter-seat', 'fit-pilot', 'fit-crank-flange', 'fit-clutch', 'fit-gearbox-mount', 'fit-shift-linkage', 'fit-propshaft-length', 'fit-driveline-angles'],
+  },
+  {
+    id: 'cho-carrier', subject: 'choice', group: 'Choices', label: 'Centre bearing of the shaft',
+    parts: [
+      { key: 'value', label: '', options: ['none', 'one'] }, { key: 'x', label: 'x', unit: 'mm' }, { key: 'y', label: 'y', unit: 'mm' }, { key: 'z', label: 'z', unit: 'mm' },
+    ],
+    howTo: 'Middle of the joint behind the bearing, from body datum, at ride height', neededBy: ['fit-driveline-angles', 'fit-propshaft-length'],
+  },
+  {
+    id: 'cho-mount-rating', subject: 'choice', group: 'Choices', label: 'Rating of the mounts',
+    parts: [
+      { key: 'load-each', label: 'Load on each', unit: 'kg' }, { key: 'lift-off-each', label: 'Pull upwards on each', unit: 'kg' },
+    ],
+    howTo: 'Maker\'s figure for cushion and bolt; where none is given nobody knows', neededBy: ['fit-mount-pads'],
+  },
 ] as const satisfies readonly FactDef[];

@@ -62,5 +62,9 @@ export const datumOf: Readonly<Partial<Record<FactId, { datum: DatumId; counts?:
   'gbx-mount-place': { datum: 'gearbox', counts: 'back from the bell face and down from the output axis, positive' },
   'gbx-shift-link': { datum: 'gearbox', counts: 'back from the bell face, positive' },
   'gbx-input-shaft': { datum: 'gearbox', counts: 'forward from the bell face, positive' },
+  'gbx-clutch-set': { datum: 'gearbox', counts: 'the bearing inside the bell, back from its face, positive' },
+  'gbx-output': { datum: 'gearbox', counts: 'left of and below the input axis, positive' },
+  'cho-carrier': { datum: 'body', counts: 'behind the firewall x is negative' },
+  'rec-wheelbase': { datum: 'body', counts: 'ahead of the firewall x is positive' },
   'gbx-converter-seat': { datum: 'gearbox', counts: 'pads inside the bell, back from its face, positive' },
 };

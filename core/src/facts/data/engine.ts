@@ -437,6 +437,7 @@ export const engineFacts = [
       { key: 'kind', label: 'Kind', options: ['dual-mass', 'solid', 'flexplate'] }, { key: 'bolts', label: 'Bolts', unit: '' }, { key: 'circle', label: 'Circle', unit: 'mm' },
       { key: 'thickness', label: 'Thickness', unit: 'mm' }, { key: 'original-thickness', label: 'Original thickness', unit: 'mm' }, { key: 'friction-size', label: 'Friction size', unit: 'mm' },
       { key: 'clutch-pattern', label: 'Clutch pattern', text: true }, { key: 'converter-bolt-circle', label: 'Converter bolt circle', unit: 'mm' }, { key: 'pad-depth-behind-bell-face', label: 'Pads stand out of the bell face, towards the gearbox', unit: 'mm' },
+      { key: 'face-from-crank-flange', label: 'Pads or friction face, from the crank flange', unit: 'mm' },
       { key: 'balance', label: 'Balance', options: ['internal', 'external'] }, { key: 'crank-balance', label: 'Crank balance', options: ['internal', 'external'] },
     ],
     howTo: 'Callipers; photo of part mark', neededBy: ['fit-crank-flange', 'fit-clutch', 'fit-converter-seat', 'fit-crank-trigger'],

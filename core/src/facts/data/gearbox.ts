@@ -67,6 +67,14 @@ export const gearboxFacts = [
     howTo: 'Look', neededBy: ['fit-clutch', 'kit-release', 'kit-clutch-master', 'kit-slave-lines'],
   },
   {
+    id: 'gbx-clutch-set', subject: 'gearbox', group: 'Gearbox', label: 'Clutch and release bearing',
+    parts: [
+      { key: 'finger-height', label: 'Fingers above the friction face, disc clamped', unit: 'mm' }, { key: 'bearing-behind-bell-face', label: 'Bearing pushed home, inside the bell, back from its face', unit: 'mm' }, { key: 'bearing-travel', label: 'Travel of the bearing', unit: 'mm' },
+      { key: 'release-travel', label: 'Travel that frees the disc', unit: 'mm' },
+    ],
+    howTo: 'Clutch bolted to its flywheel, straight edge and depth gauge; bearing pushed fully back on its tube', neededBy: ['fit-clutch'],
+  },
+  {
     id: 'gbx-converter-seat', subject: 'gearbox', group: 'Gearbox', label: 'Converter seat',
     parts: [
       { key: 'pads-behind-bell-face-when-home', label: 'Pads inside the bell when home, back from its face', unit: 'mm' }, { key: 'hub-diameter', label: 'Hub diameter', unit: 'mm' }, { key: 'bolt-circle', label: 'Bolt circle', unit: 'mm' },
@@ -80,6 +88,7 @@ export const gearboxFacts = [
       { key: 'spline-count', label: 'Spline count', unit: '' }, { key: 'flange-or-yoke', label: 'Flange or yoke', text: true }, { key: 'seal-diameter', label: 'Seal diameter', unit: 'mm' },
       { key: 'shaft-length', label: 'Shaft length', unit: 'mm' }, { key: 'tube-outside-diameter', label: 'Tube outside diameter', unit: 'mm' }, { key: 'tube-wall', label: 'Tube wall', unit: 'mm' },
       { key: 'output-slope-tail-down', label: 'Output slope tail down', unit: 'deg' }, { key: 'slip-left', label: 'Slip left', unit: 'mm' },
+      { key: 'slip-engaged', label: 'Splines engaged in the slip yoke', unit: 'mm' }, { key: 'output-y', label: 'Output left of the input axis', unit: 'mm' }, { key: 'output-below', label: 'Output below the input axis', unit: 'mm' },
     ],
     howTo: 'Callipers', neededBy: ['fit-propshaft-length', 'fit-halfshafts', 'fit-driveline-angles', 'kit-shaft-joints'],
   },

@@ -144,6 +144,8 @@ export const recipientFacts = [
     parts: [
       { key: 'value', label: '', options: ['over-the-front', 'from-below', 'through-the-front', 'from-behind'] }, { key: 'opening-length', label: 'Opening length', unit: 'mm' }, { key: 'opening-width', label: 'Opening width', unit: 'mm' },
       { key: 'lift-height', label: 'Lift height', unit: 'mm' }, { key: 'hoist-rating-at-boom-place', label: 'Hoist rating at boom place', unit: 'kg' },
+      { key: 'panel-height', label: 'Top of the front panel above the floor', unit: 'mm' }, { key: 'hook-height', label: 'Highest place of the hook at that boom place', unit: 'mm' }, { key: 'boom-reach', label: 'Boom reach past what stops the hoist at the car', unit: 'mm' },
+      { key: 'front-edge-x', label: 'Foremost edge of the car as it stands', unit: 'mm' },
     ],
     howTo: 'Decide before suspension or front panel goes back on: each closes a path. Height needed = unit + cradle + clearance', neededBy: ['fit-install-path'],
   },
@@ -228,13 +230,16 @@ export const recipientFacts = [
     id: 'rec-pinion-place', subject: 'recipient', group: 'Brakes, steering, axles', label: 'Pinion place',
     parts: [
       { key: 'flange-x', label: 'Flange x', unit: 'mm' }, { key: 'y', label: 'y', unit: 'mm' }, { key: 'z-at-ride-height', label: 'z at ride height', unit: 'mm' },
+      { key: 'z-at-bump', label: 'z at full bump', unit: 'mm' }, { key: 'z-at-droop', label: 'z at full droop', unit: 'mm' },
       { key: 'joint-series', label: 'Joint series', text: true }, { key: 'bolt-pattern', label: 'Bolt pattern', text: true },
     ],
     howTo: 'Ride height, plumb line to the floor', neededBy: ['fit-propshaft-length', 'kit-propshaft', 'kit-shaft-joints'],
   },
   {
     id: 'rec-pinion-angle', subject: 'recipient', group: 'Brakes, steering, axles', label: 'Pinion angle',
-    parts: [{ key: 'value', label: '', unit: 'deg' }],
+    parts: [
+      { key: 'value', label: '', unit: 'deg' }, { key: 'at-bump', label: 'At full bump', unit: 'deg' }, { key: 'at-droop', label: 'At full droop', unit: 'deg' },
+    ],
     kindNote: 'nose up positive',
     howTo: 'Digital level on the flange face at ride height, weight on wheels', neededBy: ['fit-driveline-angles'],
   },
@@ -245,6 +250,11 @@ export const recipientFacts = [
     ],
     kindNote: 'metric or inch form',
     howTo: 'Side wall; rolling circumference measured over one turn beats the sum', neededBy: ['fit-gearing', 'fit-speedo'],
+  },
+  {
+    id: 'rec-wheelbase', subject: 'recipient', group: 'Brakes, steering, axles', label: 'Wheelbase',
+    parts: [{ key: 'value', label: '', unit: 'mm' }, { key: 'front-axle-x', label: 'Front axle ahead of the firewall', unit: 'mm' }],
+    howTo: 'Hub to hub along the floor on both sides; plumb line from the firewall', neededBy: ['fit-axle-load'],
   },
   {
     id: 'rec-axle-masses', subject: 'recipient', group: 'Brakes, steering, axles', label: 'Axle masses',

@@ -4,7 +4,7 @@ import type { InterfaceDef } from '../types.ts';
 export const interfaces: readonly InterfaceDef[] = [
   {
     id: 'fit-mount-pads', touches: 'structure', group: 'Mounts, drive end', title: 'Engine brackets to body pads',
-    facts: ['rec-mount-pads', 'eng-mount-bosses', 'rec-factory-engines', 'eng-mass', 'eng-torque', 'cho-mount-school', 'rec-model-year', 'rec-crossmember-place', 'cho-engine-place', 'rec-drive-layout', 'eng-slope-design'],
+    facts: ['rec-mount-pads', 'eng-mount-bosses', 'rec-factory-engines', 'eng-mass', 'eng-torque', 'cho-mount-school', 'rec-model-year', 'rec-crossmember-place', 'cho-engine-place', 'rec-drive-layout', 'eng-slope-design', 'cho-mount-rating', 'eng-cg', 'gbx-mass', 'gbx-length', 'gbx-mount-place', 'gbx-ratios', 'cho-power-target', 'cho-stack', 'eng-bell-pattern', 'gbx-bell-pattern', 'eng-length'],
     boltsUp: 'hole patterns and pad places agree left and right within 1.5 mm, or the body had this engine family as an option and its frame mounts are used (common practice)',
     adapt: 'offset up to about 60 mm that a plate, slider or arm can carry without bending over the cushion (common practice)', clash: 'pad place taken by steering, exhaust or pan; or new pads on structure without approval (local law)',
     takeFirst: 'rec-mount-pads',
@@ -19,7 +19,7 @@ export const interfaces: readonly InterfaceDef[] = [
     kit: ['kit-tensioner', 'kit-mount-adapter', 'kit-fasteners'], tasks: 'belt line measured, stud length computed from spacer, cover clearance over the new stud',
   },
   {
-    id: 'fit-bellhousing', group: 'Mounts, drive end', title: 'Block rear face to bell', facts: ['eng-bell-pattern', 'gbx-bell-pattern', 'gbx-bell-depth', 'eng-code'],
+    id: 'fit-bellhousing', group: 'Mounts, drive end', title: 'Block rear face to bell', facts: ['eng-bell-pattern', 'gbx-bell-pattern', 'gbx-bell-depth', 'eng-code', 'cho-stack'],
     boltsUp: 'same pattern, two dowels of the same size, full face contact',
     adapt: 'adapter plate or adapter bell; its thickness goes into every length behind it. Bore runout of bell to crank within about 0.13 to 0.25 mm total reading, else offset dowels (common practice; the manual first)',
     clash: 'no pattern and no adapter; or bell removes a starter place with no other', takeFirst: 'bell pattern, by card rubbing', resolutions: ['plate, adapter bell, other bell of the same gearbox family'],
@@ -27,20 +27,20 @@ export const interfaces: readonly InterfaceDef[] = [
     tasks: 'dowels checked for length, flush all round by feeler before any bolt is drawn',
   },
   {
-    id: 'fit-crank-flange', group: 'Mounts, drive end', title: 'Crank to flexplate or flywheel', facts: ['eng-crank-flange', 'eng-flywheel', 'gbx-kind'],
+    id: 'fit-crank-flange', group: 'Mounts, drive end', title: 'Crank to flexplate or flywheel', facts: ['eng-crank-flange', 'eng-flywheel', 'gbx-kind', 'cho-stack'],
     boltsUp: 'right kind for the gearbox, same circle and bolt count, register fits, same balance', adapt: 'thicker plate or spacer: bolt engagement recomputed, at least 1.0 d in steel (common practice), not bottoming',
     clash: 'balance kind differs (internal against external); circle differs with no adapter', takeFirst: 'eng-crank-flange',
     resolutions: ['matching plate for the crank', 'spacer with longer class 12.9 or maker\'s bolts (the manual)'], knockOn: ['fit-converter-seat', 'fit-starter', 'fit-crank-trigger'],
     kit: ['kit-flexplate', 'kit-flywheel', 'kit-flexplate-bolts'], tasks: 'paint off both faces, bolts new if angle-tightened, runout of face within about 0.2 mm (common practice)',
   },
   {
-    id: 'fit-pilot', group: 'Mounts, drive end', title: 'Gearbox nose in crank, or converter hub in crank', facts: ['eng-pilot-bore', 'gbx-input-shaft', 'gbx-converter-seat', 'gbx-kind', 'eng-crank-flange'],
+    id: 'fit-pilot', group: 'Mounts, drive end', title: 'Gearbox nose in crank, or converter hub in crank', facts: ['eng-pilot-bore', 'gbx-input-shaft', 'gbx-converter-seat', 'gbx-kind', 'eng-crank-flange', 'cho-stack', 'eng-bell-pattern', 'gbx-bell-pattern'],
     boltsUp: 'tip diameter suits bearing, tip reaches at least two thirds of the bearing length, does not touch the bottom', adapt: 'bearing or bush of other inner size, extension, hub adapter ring',
     clash: 'tip short of the bearing or longer than the hole', takeFirst: 'gbx-input-shaft', resolutions: ['bearing in the flywheel instead of the crank', 'turned adapter'], knockOn: ['fit-clutch', 'fit-converter-seat'],
     kit: ['kit-pilot'], tasks: 'depth measured, not judged; frozen bearing takes 1 to 2 h beforehand',
   },
   {
-    id: 'fit-clutch', group: 'Mounts, drive end', title: 'Disc, cover, spline and release as one set', facts: ['eng-flywheel', 'gbx-input-shaft', 'gbx-release-kind', 'gbx-bell-depth', 'rec-clutch-pedal', 'eng-torque', 'gbx-kind'],
+    id: 'fit-clutch', group: 'Mounts, drive end', title: 'Disc, cover, spline and release as one set', facts: ['eng-flywheel', 'gbx-input-shaft', 'gbx-release-kind', 'gbx-bell-depth', 'rec-clutch-pedal', 'eng-torque', 'gbx-kind', 'cho-stack', 'eng-crank-flange', 'gbx-clutch-set', 'eng-bell-pattern', 'gbx-bell-pattern'],
     boltsUp: 'spline, disc diameter, cover pattern, release height all of one matched set; torque capacity at least 1.25 times engine torque (common practice)',
     adapt: 'mixed set: spline matches and disc covers the full friction ring; release gap 2 to 4 mm at rest for fork kinds, slave travel inside its range with pads new and worn (common practice; the manual first)',
     clash: 'spline differs; disc smaller than ring by more than 3 mm; slave over-travels', takeFirst: 'gbx-input-shaft',
@@ -48,7 +48,7 @@ export const interfaces: readonly InterfaceDef[] = [
     kit: ['kit-clutch-set', 'kit-release', 'kit-slave-lines', 'kit-clutch-master', 'kit-clutch-pedal'], tasks: 'alignment tool used, release depth sheet filled, remote bleed line on before the unit goes in',
   },
   {
-    id: 'fit-converter-seat', group: 'Mounts, drive end', title: 'Converter home in pump, gap to flexplate', facts: ['gbx-converter-seat', 'eng-pilot-bore', 'eng-flywheel', 'gbx-bell-depth', 'gbx-kind'],
+    id: 'fit-converter-seat', group: 'Mounts, drive end', title: 'Converter home in pump, gap to flexplate', facts: ['gbx-converter-seat', 'eng-pilot-bore', 'eng-flywheel', 'gbx-bell-depth', 'gbx-kind', 'cho-stack', 'eng-crank-flange', 'eng-bell-pattern', 'gbx-bell-pattern'],
     boltsUp: 'fully home (three drops felt), then 3 to 5 mm to draw forward to the flexplate (common practice; the manual first)', adapt: '1.5 to 3 mm, or over 5 mm with spacer washers of equal thickness, hub still in crank register',
     clash: 'no gap, or bell bolts pull the case: converter is not home or stack too long. Tightening wrecks the pump', takeFirst: 'gbx-converter-seat', resolutions: ['seat again', 'spacer', 'other flexplate', 'other converter'],
     knockOn: ['fit-starter', 'fit-bellhousing'], kit: ['kit-converter', 'kit-converter-bolts'], tasks: 'depth written down before joining, engine turned by hand after joining, bolts counted one by one',
@@ -119,7 +119,7 @@ export const interfaces: readonly InterfaceDef[] = [
     kit: ['kit-sway-bar'], tasks: 'sweep with wheels hung and loaded',
   },
   {
-    id: 'fit-install-path', group: 'Space around the engine', title: 'Way in for the unit, and out again', facts: ['rec-install-path', 'cho-unit-lift', 'eng-mass', 'gbx-mass', 'eng-cg', 'eng-width', 'gbx-length', 'eng-length', 'eng-height-up', 'eng-sump-depth'],
+    id: 'fit-install-path', group: 'Space around the engine', title: 'Way in for the unit, and out again', facts: ['rec-install-path', 'cho-unit-lift', 'eng-mass', 'gbx-mass', 'eng-cg', 'eng-width', 'gbx-length', 'eng-length', 'eng-height-up', 'eng-sump-depth', 'gbx-envelope', 'cho-engine-place', 'gbx-bell-pattern', 'eng-bell-pattern', 'cho-stack'],
     boltsUp: 'opening larger than unit plus 50 mm all round at the angle used; hoist rated at the boom place in use', adapt: 'protruding parts off first (filter, senders, mount, tail)',
     clash: 'no path: suspension, panel or wheels close it', takeFirst: 'rec-install-path', resolutions: ['engine with gearbox or apart', 'from below on subframe', 'front panel off'],
     knockOn: ['fit-firewall', 'fit-service-access'], kit: ['kit-sling'], tasks: 'path decided before suspension is built, leveller set from centre of gravity, someone names the signals',
@@ -304,7 +304,7 @@ export const interfaces: readonly InterfaceDef[] = [
     kit: ['kit-gearbox-controller', 'kit-tv-cable'], tasks: 'throttle-valve cable proven at full throttle before first drive',
   },
   {
-    id: 'fit-shift-linkage', group: 'Control', title: 'Lever place and throw', facts: ['gbx-shift-link', 'rec-tunnel-envelope', 'gbx-length', 'cho-engine-place'], boltsUp: 'lever comes through the old hole, gates agree',
+    id: 'fit-shift-linkage', group: 'Control', title: 'Lever place and throw', facts: ['gbx-shift-link', 'rec-tunnel-envelope', 'gbx-length', 'cho-engine-place', 'cho-stack', 'eng-bell-pattern', 'gbx-bell-pattern'], boltsUp: 'lever comes through the old hole, gates agree',
     adapt: 'cable or rod remade, lever on a plate', clash: 'lever under the dash or the seat', takeFirst: 'tunnel envelope, lever hole x', resolutions: ['remote shifter, cable, other tail housing'],
     knockOn: ['fit-tunnel', 'fit-gearbox-mount'], kit: ['kit-shifter', 'kit-start-inhibitor'], tasks: 'every gate felt, park holds on a slope, start only in park or neutral',
   },
@@ -342,7 +342,7 @@ export const interfaces: readonly InterfaceDef[] = [
     tasks: '13.5 to 14.8 V at 1500 rpm hot with loads on (common practice; the manual first), drop under 0.3 V from alternator to battery',
   },
   {
-    id: 'fit-gearbox-mount', touches: 'structure', group: 'Gearbox in the car, driveline, weight', title: 'Mount to crossmember', facts: ['rec-gearbox-crossmember', 'gbx-mount-place', 'gbx-length', 'gbx-source-layout', 'rec-drive-layout', 'cho-engine-place', 'gbx-output'],
+    id: 'fit-gearbox-mount', touches: 'structure', group: 'Gearbox in the car, driveline, weight', title: 'Mount to crossmember', facts: ['rec-gearbox-crossmember', 'gbx-mount-place', 'gbx-length', 'gbx-source-layout', 'rec-drive-layout', 'cho-engine-place', 'gbx-output', 'cho-stack', 'eng-bell-pattern', 'gbx-bell-pattern'],
     boltsUp: 'mount falls within the slots', adapt: 'crossmember moved to other holes, plate up to 40 mm, modular crossmember',
     clash: 'fixed member or floor seam where the mount falls; all-drive tail in a rear-drive car', takeFirst: 'gbx-mount-place',
     resolutions: ['made crossmember, ordered when the gearbox is chosen and not when it collides', 'tail housing change'], knockOn: ['fit-tunnel', 'fit-exhaust-body', 'fit-driveline-angles'],
@@ -356,13 +356,13 @@ export const interfaces: readonly InterfaceDef[] = [
   },
   {
     id: 'fit-propshaft-length', group: 'Gearbox in the car, driveline, weight', title: 'Length, joints, slip, speed',
-    facts: ['rec-pinion-place', 'gbx-output', 'gbx-length', 'rec-tunnel-envelope', 'rec-drive-layout', 'eng-max-rpm', 'rec-axle-ratio', 'gbx-source-layout', 'gbx-ratios'],
+    facts: ['rec-pinion-place', 'gbx-output', 'gbx-length', 'rec-tunnel-envelope', 'rec-drive-layout', 'eng-max-rpm', 'rec-axle-ratio', 'gbx-source-layout', 'gbx-ratios', 'cho-engine-place', 'rec-pinion-angle', 'cho-carrier', 'cho-stack', 'eng-bell-pattern', 'gbx-bell-pattern'],
     boltsUp: 'flange distance within slip travel, {cl-shaft-tunnel} kept, joints of one series, working speed under 70 % of critical (common practice)', adapt: 'shaft shortened or joint adapter; two-piece with centre bearing',
     clash: 'over 70 %, or slip bottoms', takeFirst: 'rec-pinion-place', resolutions: ['new balanced shaft ordered only when position is final', 'larger tube', 'two-piece. Balance grade about G16 (standard ISO 21940, memory)'],
     knockOn: ['fit-driveline-angles', 'fit-gearing'], kit: ['kit-propshaft', 'kit-shaft-joints'], tasks: 'length taken at ride height, weight on wheels, slip kept',
   },
   {
-    id: 'fit-driveline-angles', group: 'Gearbox in the car, driveline, weight', title: 'Joint angles', facts: ['rec-pinion-angle', 'eng-slope-design', 'gbx-output', 'gbx-mount-place', 'rec-drive-layout', 'cho-engine-place', 'gbx-length', 'rec-pinion-place'],
+    id: 'fit-driveline-angles', group: 'Gearbox in the car, driveline, weight', title: 'Joint angles', facts: ['rec-pinion-angle', 'eng-slope-design', 'gbx-output', 'gbx-mount-place', 'rec-drive-layout', 'cho-engine-place', 'gbx-length', 'rec-pinion-place', 'cho-carrier', 'cho-stack', 'eng-bell-pattern', 'gbx-bell-pattern'],
     boltsUp: 'joints equal and opposite within 1 deg, each 0.5 to 3 deg (common practice)', adapt: 'shims or wedge, mount height, up to 5 deg at low shaft speed', clash: 'over 5 deg, or unequal by more than 2',
     takeFirst: 'rec-pinion-angle', resolutions: ['mount shim, pinion shim, offset kept equal, constant-velocity joint'], knockOn: ['fit-tunnel', 'fit-gearbox-mount'], kit: ['kit-gearbox-mount'],
     tasks: 'three angles with digital level, in plan and in side view',
@@ -386,7 +386,7 @@ export const interfaces: readonly InterfaceDef[] = [
     knockOn: ['fit-speedo', 'fit-torque-chain'], kit: ['kit-axle-parts', 'kit-speedo-adapter'],
   },
   {
-    id: 'fit-axle-load', group: 'Gearbox in the car, driveline, weight', title: 'Weight on each axle', facts: ['rec-axle-masses', 'rec-axle-limits', 'eng-mass', 'eng-cg', 'gbx-mass', 'rec-drive-layout'],
+    id: 'fit-axle-load', group: 'Gearbox in the car, driveline, weight', title: 'Weight on each axle', facts: ['rec-axle-masses', 'rec-axle-limits', 'eng-mass', 'eng-cg', 'gbx-mass', 'rec-drive-layout', 'rec-wheelbase', 'cho-engine-place', 'gbx-length', 'cho-stack', 'eng-bell-pattern', 'gbx-bell-pattern', 'eng-length'],
     boltsUp: 'new axle masses inside plate limits and front share changed by less than 2 % of total (common practice)', adapt: 'inside limits, change above that: springs, dampers, ride height, lamp aim',
     clash: 'over a plate limit (local law)', takeFirst: 'rec-axle-masses', resolutions: ['battery to the boot, lighter parts, springs', 'no limit is raised without the approving body'],
     knockOn: ['fit-brakes-power', 'fit-ground-clearance'], kit: ['kit-springs', 'kit-alignment'], tasks: 'weigh before teardown and again finished',

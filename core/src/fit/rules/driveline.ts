@@ -4,6 +4,29 @@ import { farthestOf, leastOf } from '../../rules/sum.ts';
 import type { Sum } from '../../rules/sum.ts';
 import { clearanceOf, rule } from '../evidence.ts';
 import type { FitEvidence } from '../evidence.ts';
+import {
+  endsApart,
+  jointsVerdict,
+  lineFacts,
+  outputSlope,
+  plungeVerdict,
+  rippleVerdict,
+  shaftLine,
+  travelVerdict,
+} from '../driveline/judged.ts';
+import {
+  behindPlate,
+  chainApartMm,
+  converterDraw,
+  faceOf,
+  releaseOf,
+  samePattern,
+  tipIntoCrank,
+} from '../stack/sums.ts';
+import { axleWeights } from '../driveline/weights.ts';
+import type { AxleWeights } from '../driveline/weights.ts';
+import type { Face } from '../stack/sums.ts';
+import type { Verdict } from '../../rules/verdict.ts';
 
 const automatics = ['automatic-hydraulic', 'automatic-electronic', 'dual-clutch', 'transaxle-automatic'];
 const clutched = ['manual', 'transaxle-manual'];
@@ -24,34 +47,77 @@ const place = 'cho-engine-place';
 /** Least slip left before the yoke bottoms, mm. Common practice. */
 const leastSlipMm = clearanceOf('cl-slip').staticMm;
 
-/** Slope of the shaft, tail down, from the gearbox output to the pinion flange, deg; nothing while an end is not known. */
-function shaftSlope(e: FitEvidence): Sum | undefined {
-  const bellX = e.maybe(place, 'bell-face-ahead-of-firewall-x');
-  const crankZ = e.maybe(place, 'crank-axis-above-body-datum-z');
-  const length = e.maybe('gbx-length');
-  const pinionX = e.maybe('rec-pinion-place', 'flange-x');
-  const pinionZ = e.maybe('rec-pinion-place', 'z-at-ride-height');
-  if (!bellX || !crankZ || !length || !pinionX || !pinionZ) return undefined;
-  const slope = e.fact('gbx-output', 'output-slope-tail-down');
-  const outputX = bellX.minus(length);
-  const outputZ = crankZ.minus(
-    length.through(
-      'Output lower by its slope',
-      'mm',
-      (mm, deg) => mm * Math.tan((deg * Math.PI) / 180),
-      'geometry',
-      slope,
+const severity = ['bolts-up', 'adapt', 'clash', 'not-measured'] as const;
+
+/** Chain and reading that differ: one of them is wrong, and nothing is said on top of either. */
+function apartVerdict(e: FitEvidence, face: Face | undefined): Verdict | undefined {
+  const apart = face?.apart;
+  if (!apart || Math.abs(apart.value) <= chainApartMm) return undefined;
+  return {
+    ...e.say(
+      'not-measured',
+      `read and added up differ by ${Math.abs(apart.value).toFixed(1)} mm: read the face again`,
+      { sum: apart, label: 'Read less added up' },
     ),
+    needs: [
+      { factId: 'eng-flywheel', partKey: 'pad-depth-behind-bell-face' },
+      { factId: 'eng-flywheel', partKey: 'face-from-crank-flange' },
+    ],
+  };
+}
+
+const releaseFacts = [
+  ['gbx-clutch-set', 'finger-height'],
+  ['gbx-clutch-set', 'bearing-behind-bell-face'],
+  ['gbx-clutch-set', 'bearing-travel'],
+  ['gbx-clutch-set', 'release-travel'],
+] as const;
+
+/** Room between a bearing pushed home and the fingers, mm: they come back as the disc wears (common practice, the clutch maker first). */
+const releaseGap = { least: 3, most: 6 } as const;
+
+/** Release bearing against fingers; nothing while one of the places is not known. */
+function releaseVerdict(e: FitEvidence): Verdict | undefined {
+  const face = faceOf(e);
+  const release = face && releaseOf(e);
+  if (!release) return undefined;
+  const apart = apartVerdict(e, face);
+  if (apart) return apart;
+  const { gap, left } = release;
+  const { least, most } = releaseGap;
+  const mm = `${gap.value.toFixed(1)} mm`;
+  if (left && left.value < 0)
+    return e.say('clash', `bearing does not free the disc: ${(-left.value).toFixed(1)} mm short`, {
+      sum: left,
+      label: 'Travel left once the disc is free',
+      margin: { value: left.value, unit: 'mm' },
+    });
+  return e.judge(
+    'Bearing pushed home, to the fingers',
+    gap,
+    { boltsUp: [least, most], adapt: [0, Infinity] },
+    (word) =>
+      word === 'bolts-up'
+        ? `${mm} from bearing to fingers`
+        : word === 'clash'
+          ? 'bearing meets the fingers: the clutch would slip as it wears'
+          : `${mm} from bearing to fingers, ${least} to ${most} wanted: ${gap.value < least ? 'shim the clutch or thin the seat' : 'shim the bearing'}`,
   );
-  return outputZ
-    .minus(pinionZ)
-    .through(
-      'Slope of the shaft, tail down',
-      'deg',
-      (fall, run) => (Math.atan2(fall, run) * 180) / Math.PI,
-      'geometry',
-      outputX.minus(pinionX),
-    );
+}
+
+/** The axle that the engine does not stand on, where levers say what it gains; nothing while it is within its limit. */
+function otherAxle(e: FitEvidence, end: 'front' | 'rear', levers: AxleWeights): Verdict | undefined {
+  const other = end === 'front' ? 'rear' : 'front';
+  const limit = e.maybe('rec-axle-limits', other);
+  const after = e.fact('rec-axle-masses', other).plus(levers[other]);
+  const spare = limit?.minus(after);
+  return spare && spare.value < 0
+    ? e.say('clash', `${(-spare.value).toFixed(0)} kg over the ${other} plate limit`, {
+        sum: after,
+        label: `${other === 'front' ? 'Front' : 'Rear'} axle after`,
+        margin: { value: spare.value, unit: 'kg' },
+      })
+    : undefined;
 }
 
 export const drivelineRules = [
@@ -59,11 +125,10 @@ export const drivelineRules = [
     e.want(['eng-bell-pattern'], ['gbx-bell-pattern']);
     const engine = e.word('eng-bell-pattern');
     const gearbox = e.word('gbx-bell-pattern');
-    const same = engine.trim().toLowerCase() === gearbox.trim().toLowerCase();
-    return e.say(
-      same ? 'bolts-up' : 'adapt',
-      same ? `both ${engine}` : `engine ${engine}, gearbox ${gearbox}: adapter wanted`,
-    );
+    if (samePattern(engine, gearbox)) return e.say('bolts-up', `both ${engine}`);
+    const plate = e.maybe('cho-stack', 'adapter-plate');
+    const between = plate && plate.value > 0 ? `plate of ${plate.value} mm between them` : 'adapter wanted';
+    return e.say('adapt', `engine ${engine}, gearbox ${gearbox}: ${between}`);
   }),
   rule('fit-crank-flange', 'common practice: engagement at least 1.0 d in steel', (e) => {
     e.want(
@@ -102,6 +167,12 @@ export const drivelineRules = [
           margin: { value: spare.value, unit: 'mm' },
         });
     }
+    const spacer = e.maybe('cho-stack', 'crank-spacer');
+    if (spacer && spacer.value > 0 && !engaged)
+      return e.say('adapt', `spacer of ${spacer.value} mm on the crank: bolt engagement to be read`, {
+        sum: spacer,
+        label: 'Bolts longer by',
+      });
     const thickness = e.maybe('eng-flywheel', 'thickness');
     const original = e.maybe('eng-flywheel', 'original-thickness');
     if (thickness && original && thickness.value > original.value && !engaged) {
@@ -130,9 +201,7 @@ export const drivelineRules = [
       ['eng-pilot-bore', 'depth'],
       ['eng-pilot-bore', 'bearing-length'],
     );
-    const into = e
-      .fact('gbx-input-shaft', 'reach-ahead-of-bell-face')
-      .minus(e.fact('eng-crank-flange', 'depth-behind-bell-face'));
+    const into = tipIntoCrank(e);
     const bottom = e.fact('eng-pilot-bore', 'depth').minus(into);
     if (bottom.value < 0)
       return e.say('clash', 'tip touches the bottom', {
@@ -177,7 +246,9 @@ export const drivelineRules = [
     const bare = e.fact('eng-flywheel', 'friction-size').minus(e.fact('gbx-input-shaft', 'disc-diameter'));
     const short = bare.value;
     const word = short > 3 ? 'clash' : short === 0 ? 'bolts-up' : 'adapt';
-    return e.say(
+    const release = releaseVerdict(e);
+    if (release && severity.indexOf(release.word) > severity.indexOf(word)) return release;
+    const set = e.say(
       word,
       short === 0
         ? 'disc covers the ring'
@@ -188,13 +259,22 @@ export const drivelineRules = [
         margin: marginIn(bare, [-Infinity, 3]),
       },
     );
+    if (e.maybeWord('gbx-release-kind') !== 'concentric-slave') return set;
+    // A bearing on the input shaft cannot be set afterwards: its height is known before it goes together, or it is not a go.
+    return e.sure(
+      set,
+      ...releaseFacts,
+      ...(faceOf(e) ? [] : ([['eng-flywheel', 'pad-depth-behind-bell-face']] as const)),
+    );
   }),
   rule('fit-converter-seat', 'common practice: 3 to 5 mm to draw forward, spacers up to 12; the maker first', (e) => {
     if (!automatics.includes(e.word('gbx-kind'))) return e.say('bolts-up', 'no converter in this gearbox');
-    e.want(['gbx-converter-seat', 'pads-behind-bell-face-when-home'], ['eng-flywheel', 'pad-depth-behind-bell-face']);
-    const draw = e
-      .fact('gbx-converter-seat', 'pads-behind-bell-face-when-home')
-      .minus(e.fact('eng-flywheel', 'pad-depth-behind-bell-face'));
+    const face = faceOf(e);
+    if (!face)
+      e.want(['gbx-converter-seat', 'pads-behind-bell-face-when-home'], ['eng-flywheel', 'pad-depth-behind-bell-face']);
+    const apart = apartVerdict(e, face);
+    if (apart) return apart;
+    const draw = converterDraw(e, face!);
     const drawn = `draws ${draw.value.toFixed(1)} mm`;
     const headline = (): string => {
       if (draw.value < 1.5) return 'no room: converter not home or stack too long';
@@ -229,7 +309,7 @@ export const drivelineRules = [
     );
     const along = e
       .fact('cho-engine-place', 'bell-face-ahead-of-firewall-x')
-      .minus(e.fact('gbx-mount-place', 'bell-face-to-mount'))
+      .minus(behindPlate(e, e.fact('gbx-mount-place', 'bell-face-to-mount')))
       .minus(e.fact('rec-gearbox-crossmember', 'mount-x'));
     const crankZ = e.maybe('cho-engine-place', 'crank-axis-above-body-datum-z');
     const below = e.maybe('gbx-mount-place', 'mount-z-below-output-axis');
@@ -287,6 +367,8 @@ export const drivelineRules = [
     const allowed = critical.times(e.limit('Share of it', 0.7, '', 'common practice'), '70 % of the critical speed');
     const working = e.fact('eng-max-rpm').over(e.fact('gbx-ratios', 'top'), 'Engine limit through top gear');
     const left = allowed.minus(working);
+    const bottoms = plungeVerdict(e);
+    if (bottoms?.word === 'clash') return bottoms;
     const slip = e.maybe('gbx-output', 'slip-left');
     if (slip && slip.value <= 0)
       return e.say('clash', 'slip yoke bottoms', {
@@ -302,6 +384,7 @@ export const drivelineRules = [
         margin: { value: spare.value, unit: 'mm' },
       });
     }
+    if (left.value >= 0 && bottoms?.word === 'adapt') return bottoms;
     return e.sure(e.judge('Shaft speed left', left, { boltsUp: [0, Infinity], adapt: [0, Infinity] }), [
       'gbx-output',
       'slip-left',
@@ -309,43 +392,26 @@ export const drivelineRules = [
   }),
   rule(
     'fit-driveline-angles',
-    'common practice: ends equal within 1 deg, each joint 0.5 to 3 deg, 5 at the most',
+    'common practice: ends equal within 1 deg, each joint 0.5 to 3 deg, 5 at the most; up to 10 deg in bump and droop',
     (e) => {
       if (!e.word('rec-drive-layout').startsWith('front-longitudinal'))
         return e.say('bolts-up', 'no propshaft in this layout');
-      e.want(['gbx-output', 'output-slope-tail-down'], ['rec-pinion-angle']);
-      const out = e.fact('gbx-output', 'output-slope-tail-down');
+      if (e.maybeWord('cho-carrier') !== 'one') e.want(['rec-pinion-angle']);
+      const out = outputSlope(e);
       const pinion = e.fact('rec-pinion-angle');
-      const unequal = out.minus(pinion).size('Difference of the ends');
-      const apart = e.judge(
-        'Difference of the ends',
-        unequal,
-        { boltsUp: [-Infinity, 1], adapt: [-Infinity, 2] },
-        `ends ${unequal.value.toFixed(1)} deg apart`,
+      const apart = endsApart(e, out, pinion);
+      if (apart?.word === 'clash') return apart;
+      const shaft = shaftLine(e, 'ride');
+      if (!shaft) return e.sure(apart ?? e.say('bolts-up', 'ends alike'), ...lineFacts(e));
+      const found = [
+        ...(apart ? [apart] : [rippleVerdict(e, shaft)]),
+        jointsVerdict(e, shaft),
+        ...(['bump', 'droop'] as const).flatMap((at) => travelVerdict(e, at) ?? []),
+      ];
+      return found.reduce(
+        (worst, one) => (severity.indexOf(one.word) > severity.indexOf(worst.word) ? one : worst),
+        found[1]!,
       );
-      if (apart.word === 'clash') return apart;
-      const shaft = shaftSlope(e);
-      if (!shaft)
-        return e.sure(
-          apart,
-          ['rec-pinion-place', 'flange-x'],
-          ['rec-pinion-place', 'z-at-ride-height'],
-          ['gbx-length'],
-          [place, 'bell-face-ahead-of-firewall-x'],
-          [place, 'crank-axis-above-body-datum-z'],
-        );
-      const { name, sum } = farthestOf([
-        ['front joint', out.minus(shaft)],
-        ['rear joint', pinion.minus(shaft)],
-      ]);
-      const working = sum.size(`Working angle of the ${name}`);
-      const joint = e.judge(
-        `Working angle of the ${name}`,
-        working,
-        { boltsUp: [0.5, 3], adapt: [-Infinity, 5] },
-        `${name} works at ${working.value.toFixed(1)} deg, ${unequal.value.toFixed(1)} deg between the ends`,
-      );
-      return joint.word === 'bolts-up' && apart.word === 'adapt' ? apart : joint;
     },
   ),
   rule('fit-torque-chain', 'common practice: each rating at least 1.2 times the torque that reaches it', (e) => {
@@ -394,17 +460,18 @@ export const drivelineRules = [
   }),
   rule(
     'fit-axle-load',
-    'plate limits (law); share change 2 % common practice; all of the change counted on the engine axle',
+    'plate limits (law); levers where wheelbase and places are known, else all of the change on the engine axle; share change 2 % common practice',
     (e) => {
       e.want(['rec-axle-masses', 'front'], ['rec-axle-masses', 'rear'], ['eng-mass']);
       const end = ['rear-engine', 'mid-engine'].includes(e.word('rec-drive-layout')) ? 'rear' : 'front';
       e.want(['rec-axle-limits', end]);
+      const levers = axleWeights(e);
       const before = e.fact('rec-axle-masses', end);
       const engine = e.fact('eng-mass').minus(e.outgoing('eng-mass'));
       const gearbox = e.maybe('gbx-mass');
       const ownGearbox = e.maybeOutgoing('gbx-mass');
       const change = gearbox && ownGearbox ? engine.plus(gearbox.minus(ownGearbox)) : engine;
-      const after = before.plus(change);
+      const after = before.plus(levers ? levers[end] : change);
       const spare = e.fact('rec-axle-limits', end).value - after.value;
       const total = e.fact('rec-axle-masses', 'front').value + e.fact('rec-axle-masses', 'rear').value;
       const gross = e.maybe('rec-axle-limits', 'gross');
@@ -417,9 +484,12 @@ export const drivelineRules = [
           margin: { value: over, unit: 'kg' },
         });
       }
+      const other = levers && otherAxle(e, end, levers);
+      if (other) return other;
       const share = Math.abs(after.value / (total + change.value) - before.value / total) * 100;
       const word = spare < 0 ? 'clash' : share < 2 ? 'bolts-up' : 'adapt';
-      const moved = `${change.value >= 0 ? '+' : '−'}${Math.abs(change.value).toFixed(0)} kg`;
+      const gained = after.value - before.value;
+      const moved = `${gained >= 0 ? '+' : '−'}${Math.abs(gained).toFixed(0)} kg`;
       return e.sure(
         e.say(
           word,
@@ -433,6 +503,7 @@ export const drivelineRules = [
           },
         ),
         ['rec-axle-limits', 'gross'],
+        ...(levers ? ([['rec-axle-limits', end === 'front' ? 'rear' : 'front']] as const) : []),
       );
     },
   ),
@@ -445,7 +516,7 @@ export const drivelineRules = [
     );
     const off = e
       .fact('cho-engine-place', 'bell-face-ahead-of-firewall-x')
-      .minus(e.fact('gbx-shift-link', 'lever-x-from-bell-face'))
+      .minus(behindPlate(e, e.fact('gbx-shift-link', 'lever-x-from-bell-face')))
       .minus(e.fact('rec-tunnel-envelope', 'lever-hole-x'));
     return e.judge(
       'Lever from its hole',

@@ -8,6 +8,8 @@ import type { Stations } from '../../facts/index.ts';
 import type { FitWord } from '../../rules/condition.ts';
 import type { Verdict } from '../../rules/verdict.ts';
 import { hoistLeftOver } from '../../pull/hoist.ts';
+import { bossFromPad, crankSlope, mountAxes, mountSides, overRating, sideKnown } from '../mounts/judged.ts';
+import { wayInVerdict } from '../way-in/judged.ts';
 import { beltOffset } from '../../sums/limits.ts';
 
 const geo = 'geometry; clearances common practice';
@@ -60,7 +62,7 @@ function sumpOver(e: FitEvidence, { label, rear, front, top, clearance, floorMm 
   const bell = e.maybe(place, 'bell-face-ahead-of-firewall-x');
   const bowlRear = e.maybe('eng-sump-bowl-place', 'bowl-rear-x');
   const bowlFront = e.maybe('eng-sump-bowl-place', 'bowl-front-x');
-  const slope = e.maybe('eng-slope-design');
+  const slope = crankSlope(e);
   const floor = (depth: Sum, ahead: Sum | undefined): Sum => {
     const level = crankZ.minus(depth);
     return slope && ahead ? level.plus(raisedBy(slope, ahead)) : level;
@@ -221,7 +223,7 @@ export const spaceRules = [
     const gap = (lowest ?? e.fact('rec-hood-profile', 'lowest-z-over-the-engine'))
       .minus(e.fact(place, 'crank-axis-above-body-datum-z'))
       .minus(e.fact('eng-height-up', 'highest-point'));
-    const slope = e.maybe('eng-slope-design');
+    const slope = crankSlope(e);
     const at = e.maybe('eng-height-up', 'highest-point-x') ?? e.maybe('eng-length');
     const raised = slope && at && slope.value !== 0 ? gap.minus(raisedBy(slope, at)) : gap;
     const soft = (e.maybeWord('cho-mount-material') ?? 'rubber') === 'rubber';
@@ -290,63 +292,18 @@ export const spaceRules = [
       return e.say('bolts-up', `tensioner on ${used}, mount bosses free`);
     return e.say('adapt', `mount bosses shared with ${shared}: longer stud or a bracket that takes both`);
   }),
-  rule('fit-install-path', 'common practice: hoist rated 25 % over the load, 50 mm all round', (e) => {
-    e.want(['rec-install-path', 'hoist-rating-at-boom-place'], ['eng-mass']);
-    const engine = e.fact('eng-mass');
-    const load = e.word('cho-unit-lift') === 'engine-alone' ? engine : engine.plus(e.fact('gbx-mass'));
-    const spare = hoistLeftOver(e.fact('rec-install-path', 'hoist-rating-at-boom-place'), load);
-    const hoist = e.judge('Hoist rating left over', spare, { boltsUp: [0, Infinity], adapt: [0, Infinity] });
-    if (hoist.word === 'clash') return hoist;
-    const around = e.limit('50 mm on each side', 100, 'mm', 'common practice');
-    const engineAlone = e.word('cho-unit-lift') === 'engine-alone';
-    const gearboxLength = engineAlone ? undefined : e.maybe('gbx-length');
-    const long = e.maybe('eng-length');
-    const up = e.maybe('eng-height-up', 'highest-point');
-    const down = e.maybe('eng-sump-depth', 'at-bowl');
-    const wide = [e.maybe('eng-width', 'left-at-heads'), e.maybe('eng-width', 'right-at-heads')] as const;
-    const room = (
-      part: 'opening-width' | 'opening-length' | 'lift-height',
-      ...of: (Sum | undefined)[]
-    ): Sum | undefined => {
-      const opening = e.maybe('rec-install-path', part);
-      if (!opening || of.some((one) => one === undefined)) return undefined;
-      return of.reduce<Sum>((left, one) => left.minus(one!), opening).minus(around);
-    };
-    const ways = [
-      ['Width of the opening', room('opening-width', ...wide)],
-      ['Length of the opening', room('opening-length', long, ...(engineAlone ? [] : [gearboxLength]))],
-      ['Height of the lift', room('lift-height', up, down)],
-    ].filter((w): w is [string, Sum] => w[1] !== undefined);
-    if (ways.length > 0) {
-      const { name, sum } = leastOf(ways);
-      if (sum.value < 0) {
-        // A unit goes in tilted: it may be longer than its opening by about a third (common practice).
-        const word = name === 'Height of the lift' || sum.value < -300 ? 'clash' : 'adapt';
-        return e.say(
-          word,
-          word === 'clash'
-            ? `${name.toLowerCase()} ${Math.abs(sum.value).toFixed(0)} mm short`
-            : 'hoist holds, opening is tight: protruding parts off first',
-          {
-            sum,
-            label: name,
-            margin: { value: sum.value, unit: 'mm' },
-          },
-        );
-      }
-    }
-    return e.sure(
-      hoist,
-      ['rec-install-path', 'opening-width'],
-      ['rec-install-path', 'opening-length'],
-      ['rec-install-path', 'lift-height'],
-      ['eng-length'],
-      ['eng-height-up', 'highest-point'],
-      ['eng-sump-depth', 'at-bowl'],
-      ['eng-width', 'left-at-heads'],
-      ['eng-width', 'right-at-heads'],
-    );
-  }),
+  rule(
+    'fit-install-path',
+    'common practice: hoist rated 25 % over the load, 50 mm all round, tail down by 45 deg at the most',
+    (e) => {
+      e.want(['rec-install-path', 'hoist-rating-at-boom-place'], ['eng-mass']);
+      const engine = e.fact('eng-mass');
+      const load = e.word('cho-unit-lift') === 'engine-alone' ? engine : engine.plus(e.fact('gbx-mass'));
+      const spare = hoistLeftOver(e.fact('rec-install-path', 'hoist-rating-at-boom-place'), load);
+      const hoist = e.judge('Hoist rating left over', spare, { boltsUp: [0, Infinity], adapt: [0, Infinity] });
+      return hoist.word === 'clash' ? hoist : wayInVerdict(e, hoist);
+    },
+  ),
   rule(
     'fit-accessory-drive',
     `common practice: ${beltOffset.mm} mm for each ${beltOffset.spanMm} mm of span, wrap at least 120 deg`,
@@ -440,7 +397,6 @@ export const spaceRules = [
     });
   }),
   rule('fit-mount-pads', 'geometry; offsets common practice', (e) => {
-    const axes = ['x', 'y', 'z'] as const;
     if (across(e))
       return {
         ...e.say('not-measured', 'a unit that lies across hangs on three or four mounts: a person judges them'),
@@ -451,7 +407,7 @@ export const spaceRules = [
     e.want(
       [place, 'bell-face-ahead-of-firewall-x'],
       [place, 'crank-axis-above-body-datum-z'],
-      ...axes.flatMap(
+      ...mountAxes.flatMap(
         (a) =>
           [
             ['rec-mount-pads', `left-${a}`],
@@ -459,36 +415,23 @@ export const spaceRules = [
           ] as const,
       ),
     );
-    const engine = {
-      x: e.fact(place, 'bell-face-ahead-of-firewall-x'),
-      y: e.maybe(place, 'sideways-from-centre-line-y'),
-      z: e.fact(place, 'crank-axis-above-body-datum-z'),
-    };
-    const slope = e.maybe('eng-slope-design');
-    const offset = (side: 'left' | 'right', axis: 'x' | 'y' | 'z'): Sum => {
-      const from = e.fact('eng-mount-bosses', `${side}-${axis}`).minus(e.fact('rec-mount-pads', `${side}-${axis}`));
-      const at = engine[axis];
-      const there = at ? at.plus(from) : from;
-      return axis === 'z' && slope ? there.plus(raisedBy(slope, e.fact('eng-mount-bosses', `${side}-x`))) : there;
-    };
-    const known = axes
-      .map((a) => [e.maybe('rec-mount-pads', `right-${a}`), e.maybe('eng-mount-bosses', `right-${a}`)])
-      .flat();
-    const sides = known.every((sum) => sum !== undefined) ? (['left', 'right'] as const) : (['left'] as const);
+    const sides = mountSides.filter((side) => side === 'left' || sideKnown(e, side));
     const { sum } = farthestOf(
       sides.flatMap((side) =>
-        axes.map((axis) => [`Boss from pad, ${side}, along ${axis}`, offset(side, axis)] as const),
+        mountAxes.map((axis) => [`Boss from pad, ${side}, along ${axis}`, bossFromPad(e, side, axis)] as const),
       ),
     );
     const worst = sum.size('Largest offset');
     const word = worst.value <= 1.5 ? 'bolts-up' : worst.value <= 60 ? 'adapt' : 'clash';
+    const over = word === 'bolts-up' ? overRating(e) : undefined;
+    if (over) return over;
     return e.sure(
       e.say(word, `bosses ${worst.value.toFixed(1)} mm from the pads`, {
         sum: worst,
         label: 'Largest offset',
         margin: marginIn(worst, [-Infinity, word === 'bolts-up' ? 1.5 : 60]),
       }),
-      ...axes.flatMap(
+      ...mountAxes.flatMap(
         (a) =>
           [
             ['rec-mount-pads', `right-${a}`],

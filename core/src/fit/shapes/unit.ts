@@ -48,6 +48,9 @@ function disc(from: number, to: number, radius: number, z: number): Vec[] {
   );
 }
 
+/** A plate between block and bell moves the gearbox back by its thickness. */
+const plateThick = (tape: Tape): number => tape.maybe('cho-stack', 'adapter-plate') ?? 0;
+
 /** Stretches of the gearbox, as shares of its length, each as wide as it is there. */
 const gearboxRules = (
   [
@@ -63,7 +66,8 @@ const gearboxRules = (
     const half = tape.mm('gbx-envelope', part) / 2;
     const long = tape.orTake('gbx-length', 'value', 700, 'as long as many are');
     const high = (tape.maybe('gbx-envelope', 'highest-at-bell') ?? 150) * top;
-    return [piece({ x: [-to * long, -from * long], y: [-half, half], z: [-low, high] })];
+    const plate = plateThick(tape);
+    return [piece({ x: [-to * long - plate, -from * long - plate], y: [-half, half], z: [-low, high] })];
   },
 }));
 
@@ -167,7 +171,8 @@ export const unitRules: readonly ShapeRule[] = [
     make: (tape) => {
       const deep = tape.mm('gbx-envelope', 'pan-depth');
       const long = tape.orTake('gbx-length', 'value', 700, 'as long as many are');
-      return [piece({ x: [-0.65 * long, -0.25 * long], y: [-110, 110], z: [-deep, 0] })];
+      const plate = plateThick(tape);
+      return [piece({ x: [-0.65 * long - plate, -0.25 * long - plate], y: [-110, 110], z: [-deep, 0] })];
     },
   },
 ];
