@@ -31,7 +31,7 @@ export const flatbed: DemoJob = {
     ...round([11, '10:00'], 'RS', 'looked-up', 'engine', {
       'eng-code': 'JW30, variant 66, serial 120', 'eng-model-year': '2004', 'eng-layout': 'inline-6', 'eng-displacement': '2993 cm³', 'eng-power': '135 kW', 'eng-torque': '410 Nm', 'eng-max-rpm': '4600', 'eng-fuel': 'diesel', 'eng-fuelling': 'diesel-common-rail', 'eng-throttle-kind': 'by-wire', 'eng-induction': 'turbo', 'eng-diesel-stop': 'engine-unit', 'eng-condition': 'stood', 'eng-ignition-kind': 'diesel-none', 'eng-cam-drive': { value: 'chain', interference: 'yes' }, 'eng-mass': '246 kg', 'eng-immobiliser-kind': 'key-to-engine-unit',
     }),
-    ...round([11, '11:00'], 'RS', 'measured', 'gearbox', { 'gbx-kind': 'manual', 'gbx-bell-pattern': 'Halden ten-bolt', 'gbx-rating': '450 Nm', 'gbx-mass': '62 kg', 'gbx-ratios': { first: '5.08', top: '0.79' }, 'gbx-source-layout': 'rear-drive', 'gbx-release-kind': 'concentric-slave', 'gbx-envelope': { 'widest-at-bell': '438 mm', 'widest-at-waist': '322 mm' }, 'gbx-output': { 'shaft-length': '1340 mm', 'tube-outside-diameter': '76.2 mm', 'tube-wall': '2.1 mm', 'output-slope-tail-down': '3.1 deg', 'slip-left': '24 mm' }, 'gbx-mount-place': { 'bell-face-to-mount': '668 mm' } }),
+    ...round([11, '11:00'], 'RS', 'measured', 'gearbox', { 'gbx-kind': 'manual', 'gbx-bell-pattern': 'Halden ten-bolt', 'gbx-rating': '450 Nm', 'gbx-mass': '62 kg', 'gbx-ratios': { first: '5.08', second: '2.78', third: '1.79', fourth: '1.27', fifth: '1', top: '0.79' }, 'gbx-source-layout': 'rear-drive', 'gbx-release-kind': 'concentric-slave', 'gbx-envelope': { 'widest-at-bell': '438 mm', 'widest-at-waist': '322 mm' }, 'gbx-output': { 'shaft-length': '1340 mm', 'tube-outside-diameter': '76.2 mm', 'tube-wall': '2.1 mm', 'output-slope-tail-down': '3.1 deg', 'slip-left': '24 mm' }, 'gbx-mount-place': { 'bell-face-to-mount': '668 mm' } }),
     { when: [11, '11:40'], by: 'RS', fact: ['engine', 'eng-bell-pattern', 'Halden ten-bolt'] },
     ...round([9, '15:20'], 'RS', 'measured', 'car', {
       'rec-hood-profile': { 'lowest-z-over-the-engine': '455 mm', 'at-x-of-that-place': '380 mm', profile: '100; 458\n250; 456\n380; 455\n550; 455\n800; 449' }, 'rec-crossmember-place': { 'rear-edge-x': '420 mm', 'front-edge-x': '520 mm', 'top-z': '-95 mm', fixing: 'fixed' },
@@ -42,6 +42,20 @@ export const flatbed: DemoJob = {
       'eng-height-up': { 'highest-point': '380 mm', 'highest-point-x': '310 mm', 'rear-cover': '352 mm' }, 'eng-sump-depth': { 'at-bowl': '232 mm', 'at-front': '165 mm' }, 'eng-sump-bowl-place': { value: 'rear', 'bowl-rear-x': '40 mm', 'bowl-front-x': '330 mm' }, 'eng-slope-design': '2.5 deg',
     }),
     { when: [9, '16:20'], by: 'RS', fact: ['gearbox', 'gbx-length', '742 mm'] },
+    ...round([9, '16:30'], 'RS', 'measured', 'car', {
+      'rec-mount-pads': { kind: 'rail-brackets', 'left-x': '352 mm', 'left-y': '268 mm', 'left-z': '18 mm', 'right-x': '352 mm', 'right-y': '-270 mm', 'right-z': '16 mm' },
+      'rec-pinion-place': { 'flange-x': '-2035 mm', y: '14 mm', 'z-at-ride-height': '-52 mm', 'z-at-bump': '38 mm', 'z-at-droop': '-118 mm' }, 'rec-wheelbase': { value: '2920 mm', 'front-axle-x': '470 mm' },
+      'rec-install-path': { value: 'over-the-front', 'opening-length': '1180 mm', 'opening-width': '780 mm', 'lift-height': '1900 mm', 'hoist-rating-at-boom-place': '500 kg', 'panel-height': '1010 mm', 'hook-height': '2550 mm', 'boom-reach': '1250 mm', 'front-edge-x': '1390 mm' },
+    }),
+    ...round([9, '16:40'], 'RS', 'measured', 'engine', {
+      'eng-mount-bosses': { 'left-x': '318 mm', 'left-y': '206 mm', 'left-z': '-78 mm', 'right-x': '318 mm', 'right-y': '-198 mm', 'right-z': '-84 mm', 'shared-with': 'nothing' }, 'eng-cg': { 'x-ahead-of-bell-face': '352 mm', 'z-above-crank': '75 mm' },
+      'eng-crank-flange': { bolts: '8', circle: '96 mm', 'depth-behind-bell-face': '18.4 mm', 'bolt-diameter': '12 mm', 'bolt-engagement': '19 mm' }, 'eng-flywheel': { kind: 'dual-mass', bolts: '8', circle: '96 mm', 'face-from-crank-flange': '58.2 mm', 'friction-size': '260 mm', balance: 'internal', 'crank-balance': 'internal' },
+      'eng-pilot-bore': { depth: '38 mm', 'bearing-length': '16 mm', 'bearing-inner-size': '17 mm' },
+    }),
+    ...round([9, '16:50'], 'RS', 'measured', 'gearbox', {
+      'gbx-bell-depth': '172 mm', 'gbx-input-shaft': { 'spline-count': '23', 'disc-spline-count': '23', 'disc-diameter': '260 mm', 'reach-ahead-of-bell-face': '31 mm', 'tip-diameter': '17 mm' },
+      'gbx-clutch-set': { 'finger-height': '52 mm', 'bearing-behind-bell-face': '94.1 mm', 'bearing-travel': '24 mm', 'release-travel': '8.5 mm' },
+    }),
     { when: [9, '17:00'], by: 'MH', record: ['way-out', '5f0e7a52-8f5c-4b1e-9a51-3d1d5a4be001', { title: 'Sump of the sister engine', shape: 'sump-front', z: 45, cost: 42000, hours: 3, typed: { z: '45 mm' } }] },
     { when: [9, '17:02'], by: 'MH', record: ['way-out', '5f0e7a52-8f5c-4b1e-9a51-3d1d5a4be002', { title: 'Flat intake', shape: 'top', z: -40, cost: 18000, hours: 1.5, typed: { z: '-40 mm' } }] },
     ...round([10, '08:30'], 'MH', 'assumed', 'job', { 'cho-goal': 'road-going', 'cho-control': 'donor-unit-trimmed-loom', 'cho-unit-lift': 'engine-and-gearbox', 'cho-fuel-system': 'diesel-suction', 'cho-pump-place': 'in-tank', 'cho-mount-material': 'rubber', 'cho-heater': 'kept', 'cho-ac': 'deleted', 'cho-ps': 'manual', 'cho-sump': 'donor-sump', 'cho-loom': { length: 'lengthened', splices: '4' } }),

@@ -68,6 +68,14 @@ const byFact: Readonly<Record<string, Range>> = {
   'eng-torque value': { least: 20, most: 5000 },
   'eng-length value': { least: 150, most: 2000 },
   'gbx-length value': { least: 150, most: 1800 },
+  // The top of the rail stands above the axle in most cars.
+  'rec-pinion-place z-at-ride-height': { least: -900, most: 900 },
+  'rec-wheelbase value': { least: 1000, most: 6000 },
+  'cho-stack adapter-plate': { least: 0, most: 120 },
+  'cho-stack crank-spacer': { least: 0, most: 120 },
+  'cho-stack pad-spacer': { least: 0, most: 30 },
+  'gbx-clutch-set bearing-travel': { least: 1, most: 80 },
+  'gbx-clutch-set release-travel': { least: 1, most: 40 },
 };
 
 /** What a part of a fact can be; nothing where it is no number. */
@@ -88,12 +96,17 @@ export function askAbout(factId: string, partKey: string, value: number): string
   return `${partName(factId, partKey)}: ${shown}? It is ${formatMeasure(range.least, unit)} to ${formatMeasure(range.most, unit)} on any car. Look again, or say that it is so.`;
 }
 
-/** Values of a fact that lie one behind the other, the rearmost first. */
+/** Values of a fact that lie one behind or below the other, the rearmost or lowest first. */
 const inOrder: Readonly<Partial<Record<string, readonly (readonly [behind: string, ahead: string])[]>>> = {
   'rec-crossmember-place': [['rear-edge-x', 'front-edge-x']],
   'rec-steering-envelope': [['rear-x', 'front-x']],
   'eng-sump-bowl-place': [['bowl-rear-x', 'bowl-front-x']],
   'rec-bay-length': [['to-core-rear-face', 'to-radiator-support']],
+  // The axle comes up to the body in bump and falls away in droop.
+  'rec-pinion-place': [
+    ['z-at-droop', 'z-at-ride-height'],
+    ['z-at-ride-height', 'z-at-bump'],
+  ],
 };
 
 /** The questions that values raise which stand in the wrong order, by the part. */
@@ -103,7 +116,7 @@ export function askOrder(factId: string, parts: Readonly<Record<string, unknown>
       const [b, a] = [parts[behind], parts[ahead]];
       if (typeof b !== 'number' || typeof a !== 'number' || b <= a) return [];
       const { unit = '' } = factPart(factId, ahead);
-      const words = `${partName(factId, behind)}: ${formatMeasure(b, unit)} lies ahead of ${factPart(factId, ahead).label.toLowerCase()}, ${formatMeasure(a, unit)}. Look again, or say that it is so.`;
+      const words = `${partName(factId, behind)}: ${formatMeasure(b, unit)} is more than ${factPart(factId, ahead).label.toLowerCase()}, ${formatMeasure(a, unit)}. Look again, or say that it is so.`;
       return [[ahead, words]];
     }),
   );

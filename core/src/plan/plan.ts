@@ -79,6 +79,8 @@ export interface Plan {
   schools: SchoolChoice;
   /** Facts with the choices that schools make. */
   facts: FactBook;
+  /** The same of the engine and gearbox that leave the car. */
+  outgoing: FactBook;
   scope: Scope;
   fits: readonly FitLine[];
   fitTasks: readonly FitTask[];
@@ -281,6 +283,7 @@ export class Planner {
     return {
       schools,
       facts,
+      outgoing,
       scope,
       fits,
       fitTasks: tasksOf(fits),

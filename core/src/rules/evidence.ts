@@ -258,3 +258,13 @@ export function runRule<C extends Askable<C>, E extends Evidence<C>>(
     throw error;
   }
 }
+
+/** What a reading of facts gives, or nothing where one is missing or the numbers cannot be: for drawings, which show what there is. */
+export function ifKnown<T>(read: () => T): T | undefined {
+  try {
+    return read();
+  } catch (error) {
+    if (error === notMeasured || error instanceof RangeError) return undefined;
+    throw error;
+  }
+}

@@ -21,6 +21,8 @@ interface End {
 export interface ShaftLine {
   output: End;
   slope: Sum;
+  /** From the bell face of the engine back to the output. */
+  reach: Sum;
   carrier?: End;
   pinion: End;
   up: Sum;
@@ -99,6 +101,7 @@ export function shaftLine(e: FitEvidence, travel: Travel): ShaftLine | undefined
   return {
     output,
     slope,
+    reach: back,
     ...(carrierX && carrierZ ? { carrier: { x: carrierX, y: e.maybe('cho-carrier', 'y') ?? level, z: carrierZ } } : {}),
     pinion: {
       x: pinionX,
@@ -130,7 +133,7 @@ export function numbersOf({ output, slope, carrier, pinion, up }: ShaftLine): Li
 }
 
 /** A number of the whole line as one row, with every place it was made from below it. */
-function ofLine(line: ShaftLine, label: string, unit: string, formula: (line: LineOfShafts) => number): Sum {
+export function ofLine(line: ShaftLine, label: string, unit: string, formula: (line: LineOfShafts) => number): Sum {
   const ends = [line.output, ...(line.carrier ? [line.carrier] : []), line.pinion];
   const places = ends.flatMap(({ x, y, z }) => [x, y, z]);
   return line.slope.through(label, unit, () => formula(numbersOf(line)), 'geometry', line.up, ...places);

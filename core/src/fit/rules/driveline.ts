@@ -1,7 +1,6 @@
-import { engineRpmAt, shaftCriticalRpm, tyreDiameterMm } from '../../sums/index.ts';
+import { engineRpmAt, shaftCriticalRpm } from '../../sums/index.ts';
 import { marginIn } from '../../rules/evidence.ts';
 import { farthestOf, leastOf } from '../../rules/sum.ts';
-import type { Sum } from '../../rules/sum.ts';
 import { clearanceOf, rule } from '../evidence.ts';
 import type { FitEvidence } from '../evidence.ts';
 import {
@@ -23,6 +22,7 @@ import {
   samePattern,
   tipIntoCrank,
 } from '../stack/sums.ts';
+import { circumferenceMm } from '../driveline/gears.ts';
 import { axleWeights } from '../driveline/weights.ts';
 import type { AxleWeights } from '../driveline/weights.ts';
 import type { Face } from '../stack/sums.ts';
@@ -30,19 +30,6 @@ import type { Verdict } from '../../rules/verdict.ts';
 
 const automatics = ['automatic-hydraulic', 'automatic-electronic', 'dual-clutch', 'transaxle-automatic'];
 const clutched = ['manual', 'transaxle-manual'];
-
-/** Rolling circumference: measured over a turn where somebody did, else from the size on the side wall. */
-function circumferenceMm(e: FitEvidence): Sum {
-  const rolled = e.maybe('rec-tyre-size', 'rolling-circumference');
-  if (rolled) return rolled;
-  const size = e.word('rec-tyre-size');
-  const diameter = tyreDiameterMm(size);
-  if (diameter === undefined) return e.fact('rec-tyre-size', 'rolling-circumference');
-  // A loaded tyre rolls on about 97 % of its free circumference.
-  return e.limit(`Circumference of ${size}, loaded to 97 %`, Math.PI * diameter * 0.97, 'mm', 'common practice');
-}
-
-const place = 'cho-engine-place';
 
 /** Least slip left before the yoke bottoms, mm. Common practice. */
 const leastSlipMm = clearanceOf('cl-slip').staticMm;
@@ -250,9 +237,7 @@ export const drivelineRules = [
     if (release && severity.indexOf(release.word) > severity.indexOf(word)) return release;
     const set = e.say(
       word,
-      short === 0
-        ? 'disc covers the ring'
-        : `disc ${Math.abs(short)} mm ${short > 0 ? 'smaller' : 'larger'} than the ring`,
+      `${short === 0 ? 'disc covers the ring' : `disc ${Math.abs(short)} mm ${short > 0 ? 'smaller' : 'larger'} than the ring`}${release ? `, ${release.headline}` : ''}`,
       {
         sum: bare,
         label: 'Ring not covered',

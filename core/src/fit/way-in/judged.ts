@@ -11,7 +11,7 @@ import type { SideBox } from './outline.ts';
 /** Kept on each side of what moves past something, mm; over the panel as well. Common practice, no source. */
 const around = 50;
 /** From the highest place of the unit to the hook, mm: slings and leveller. Common practice, no source. */
-const slingMm = 300;
+export const slingMm = 300;
 
 export interface HungUnit {
   boxes: readonly SideBox[];

@@ -1,0 +1,253 @@
+import type { Dimension, Drawing, Point, Shape, Spot } from '../../drawing/index.ts';
+import { ifKnown } from '../../rules/evidence.ts';
+import type { Books } from '../../rules/evidence.ts';
+import { formatMeasure } from '../../units/index.ts';
+import { FitEvidence } from '../evidence.ts';
+import { placed } from '../position/pose.ts';
+import { figure } from '../sheet.ts';
+import type { Figure, FitSheet } from '../sheet.ts';
+import { chosenPose } from '../shapes/scene-of-job.ts';
+import { balanceOf, bossFromPad, mountAxes, mountLoads, mountSides, sideKnown } from './judged.ts';
+import type { MountAxis, MountSide } from './judged.ts';
+
+/** How a school of mounts does for this job. */
+export interface SchoolSaid {
+  id: 'recipient-arms' | 'fixed-hole-plate' | 'sliding-plate' | 'fabricated';
+  goes: boolean;
+  said: string;
+}
+
+export interface MountSheet extends FitSheet {
+  schools: readonly SchoolSaid[];
+}
+
+const way: Readonly<Record<MountAxis, readonly [more: string, less: string]>> = {
+  x: ['ahead of', 'behind'],
+  y: ['to the left of', 'to the right of'],
+  z: ['above', 'below'],
+};
+const upper = (words: string): string => `${words[0]!.toUpperCase()}${words.slice(1)}`;
+
+/** Distance of the hole rows of a plate, mm, and how far a slider or a plate reaches. Common practice, no source. */
+const rowsApart = 12.5;
+const slides = 20;
+const reaches = 60;
+const meets = 1.5;
+
+/** The four ways of mounting, each held against where the bosses stand. */
+function schoolsFor(offsets: Readonly<Record<MountSide, Record<MountAxis, number>>>): SchoolSaid[] {
+  const each = mountSides.map((s) => offsets[s]);
+  const most = (axis: MountAxis): number => Math.max(...each.map((o) => Math.abs(o[axis])));
+  const offRow = Math.max(...each.map(({ x }) => Math.abs(x - Math.round(x / rowsApart) * rowsApart)));
+  const level = Math.abs(offsets.left.z - offsets.right.z);
+  const mm = (n: number): string => formatMeasure(Math.round(n), 'mm');
+  const sideways = most('y') <= reaches && most('z') <= reaches;
+  return [
+    {
+      id: 'recipient-arms',
+      goes: Math.max(most('x'), most('y'), most('z')) <= meets,
+      said: `Arms of the car's own maker: the farthest boss stands ${mm(Math.max(most('x'), most('y'), most('z')))} off`,
+    },
+    {
+      id: 'fixed-hole-plate',
+      goes: sideways && most('x') <= reaches && offRow <= meets * 2,
+      said: `Fixed hole rows, ${rowsApart} mm apart: the nearest row stands ${mm(offRow)} off along the car`,
+    },
+    {
+      id: 'sliding-plate',
+      goes: sideways && most('x') <= reaches,
+      said: `Slider: ${mm(most('x'))} along the car, of them ${mm(slides)} by the slot; slid, then tightened front to rear`,
+    },
+    {
+      id: 'fabricated',
+      goes: true,
+      said: `Made: ${mm(most('x'))} along, ${mm(most('y'))} across, ${mm(most('z'))} in height${level > meets ? `, left and right ${mm(level)} unlike` : ''}; welds are a qualified person's`,
+    },
+  ];
+}
+
+/** Mounts from above with the front marked, left and right named, the vector of each and what it carries. */
+export function mountSheet(books: Books): MountSheet {
+  const e = new FitEvidence(books);
+  const known = mountSides.filter((side) => sideKnown(e, side));
+  const vector = (side: MountSide, axis: MountAxis) => bossFromPad(e, side, axis);
+  const carries = ifKnown(() => mountLoads(e));
+  const balance = ifKnown(() => balanceOf(e));
+  const rating = e.maybe('cho-mount-rating', 'load-each');
+  const pulls = e.maybe('cho-mount-rating', 'lift-off-each');
+  const over = (kg: number | undefined): Figure['word'] =>
+    kg === undefined
+      ? undefined
+      : kg < 0 && (!pulls || -kg > pulls.value)
+        ? 'look'
+        : rating && kg > rating.value
+          ? 'stop'
+          : undefined;
+  const wants = [
+    ...mountSides.flatMap((side) =>
+      mountAxes.flatMap((axis) =>
+        (['rec-mount-pads', 'eng-mount-bosses'] as const).flatMap((factId) =>
+          books.job.get(factId)?.parts[`${side}-${axis}`] === undefined ? [{ factId, partKey: `${side}-${axis}` }] : [],
+        ),
+      ),
+    ),
+    ...(chosenPose(books.job)
+      ? []
+      : [{ factId: 'cho-engine-place' as const, partKey: 'bell-face-ahead-of-firewall-x' }]),
+    ...(
+      [
+        ['eng-mass', 'value'],
+        ['gbx-mass', 'value'],
+        ['gbx-length', 'value'],
+        ['gbx-mount-place', 'bell-face-to-mount'],
+        ['cho-mount-rating', 'load-each'],
+      ] as const
+    ).flatMap(([factId, partKey]) =>
+      books.job.get(factId)?.parts[partKey] === undefined ? [{ factId, partKey }] : [],
+    ),
+  ];
+  return {
+    drawing: draw(books, e, known),
+    groups: [
+      ...known.map((side) => ({
+        title: `${upper(side)} mount`,
+        figures: mountAxes.flatMap((axis) => {
+          const sum = vector(side, axis);
+          const name = `Boss ${way[axis][sum.value < 0 ? 1 : 0]} its pad`;
+          return figure(`${side}-${axis}`, name, sum.size(name));
+        }),
+      })),
+      ...(carries
+        ? [
+            {
+              title: 'What they carry',
+              figures: [
+                ...figure('rest-left', 'Left, at rest', carries.rest.left, over(carries.rest.left.value)),
+                ...figure('rest-right', 'Right, at rest', carries.rest.right, over(carries.rest.right.value)),
+                ...figure('rest-gearbox', 'Gearbox, at rest', carries.rest.gearbox, over(carries.rest.gearbox.value)),
+                ...figure(
+                  'full-left',
+                  'Left, full torque in first',
+                  carries.full?.left,
+                  over(carries.full?.left.value),
+                ),
+                ...figure(
+                  'full-right',
+                  'Right, full torque in first',
+                  carries.full?.right,
+                  over(carries.full?.right.value),
+                ),
+                ...figure('balance', 'Both balance, ahead of the bell face', balance?.x),
+              ],
+            },
+          ]
+        : []),
+    ],
+    wants,
+    schools:
+      known.length === 2
+        ? schoolsFor({
+            left: { x: vector('left', 'x').value, y: vector('left', 'y').value, z: vector('left', 'z').value },
+            right: { x: vector('right', 'x').value, y: vector('right', 'y').value, z: vector('right', 'z').value },
+          })
+        : [],
+  };
+}
+
+const at = (x: number, y: number): Point => ({ x, y });
+const square = ({ x, y }: Point, half: number): Point[] => [
+  at(x - half, y - half),
+  at(x + half, y - half),
+  at(x + half, y + half),
+  at(x - half, y + half),
+];
+
+/** From above, the front to the right, the car's left above. */
+function draw(books: Books, e: FitEvidence, known: readonly MountSide[]): Drawing {
+  const pose = chosenPose(books.job);
+  const number = (factId: 'eng-mount-bosses' | 'rec-mount-pads', key: string): number => {
+    const value = books.job.get(factId)?.parts[key];
+    return typeof value === 'number' ? value : 0;
+  };
+  const shapes: Shape[] = [];
+  const spots: Spot[] = [];
+  const dimensions: Dimension[] = [];
+  if (pose) {
+    const long = e.maybe('eng-length')?.value ?? 560;
+    const back = e.maybe('gbx-length')?.value;
+    const corners = (from: number, to: number, half: number): Point[] =>
+      (
+        [
+          [from, -half],
+          [to, -half],
+          [to, half],
+          [from, half],
+        ] as const
+      ).map(([x, y]) => {
+        const [px, py] = placed([x, y, 0], pose);
+        return at(px, py);
+      });
+    shapes.push({ id: 'engine', name: 'engine', ink: 'in', closed: true, points: corners(0, long, 120), named: true });
+    const ahead = pose.x + long + 60;
+    shapes.push({
+      id: 'front',
+      name: 'front',
+      ink: 'gear',
+      closed: false,
+      points: [at(ahead, 0), at(ahead + 110, 0), at(ahead + 80, 22), at(ahead + 110, 0), at(ahead + 80, -22)],
+      named: true,
+    });
+    if (back)
+      shapes.push({
+        id: 'gearbox',
+        name: 'gearbox',
+        ink: 'in',
+        closed: true,
+        points: corners(-back, 0, 80),
+        named: true,
+      });
+  }
+  for (const side of known) {
+    const pad = at(number('rec-mount-pads', `${side}-x`), number('rec-mount-pads', `${side}-y`));
+    const [bx, by] = placed(
+      [
+        number('eng-mount-bosses', `${side}-x`),
+        number('eng-mount-bosses', `${side}-y`),
+        number('eng-mount-bosses', `${side}-z`),
+      ],
+      pose!,
+    );
+    const boss = at(bx, by);
+    shapes.push(
+      { id: `pad-${side}`, name: `${side} pad`, ink: 'car', closed: true, points: square(pad, 32), named: true },
+      { id: `arm-${side}`, name: `${side} arm`, ink: 'gear', closed: false, points: [pad, boss] },
+    );
+    spots.push({ id: `boss-${side}`, name: `${side} boss`, ink: 'in', at: boss, mark: 'ring' });
+    const [along, across, up] = mountAxes.map((axis) => bossFromPad(e, side, axis).value) as [number, number, number];
+    const size = Math.hypot(along, across, up);
+    dimensions.push({
+      id: `arm-${side}`,
+      name: `${side}: boss from pad`,
+      said: formatMeasure(Math.round(size), 'mm'),
+      from: pad,
+      to: boss,
+      aside: side === 'left' ? 26 : -26,
+      rows: mountAxes.flatMap((axis) => bossFromPad(e, side, axis).rows),
+      ...(size > 60 ? { word: 'stop' as const } : size > meets ? { word: 'look' as const } : {}),
+    });
+  }
+  const balance = pose && ifKnown(() => balanceOf(e));
+  if (pose && balance) {
+    const [x, y] = placed([balance.x.value, 0, 0], pose);
+    spots.push({ id: 'balance', name: 'it balances here', ink: 'assumed', at: at(x, y), mark: 'cross' });
+  }
+  return {
+    name: 'Mounts from above',
+    summary:
+      'The front of the car is to the right, its left side above. Squares are the pads of the body, rings the bosses of the engine.',
+    unit: 'mm',
+    shapes,
+    spots,
+    dimensions,
+  };
+}

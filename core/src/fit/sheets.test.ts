@@ -1,0 +1,555 @@
+import { describe, expect, it } from 'vitest';
+import fc from 'fast-check';
+import { bookFrom } from '../plan/testing.ts';
+import {
+  interfaceOf,
+  judge,
+  drivelineSheet,
+  gearsOf,
+  mountSheet,
+  stackSheet,
+  tryKey,
+  wayInSheet,
+  withTries,
+} from './index.ts';
+import type { Books, FitSheet } from './index.ts';
+import { cures } from './driveline/cures.ts';
+import { outBy, workingAngles } from './driveline/line.ts';
+import type { LineOfShafts } from './driveline/line.ts';
+import { restingLoads, torqueOnMountKg } from '../sums/index.ts';
+import { heightOf, leastTilt, longestCut, tilted } from './way-in/outline.ts';
+
+type Typed = Parameters<typeof bookFrom>[0];
+const books = (job: Typed, outgoing: Typed = {}): Books => ({
+  job: bookFrom(job),
+  outgoing: bookFrom(outgoing),
+});
+const says = (id: string, b: Books) => judge(interfaceOf(id), b, undefined).verdict;
+const value = (sheet: FitSheet, id: string): number | undefined =>
+  sheet.groups.flatMap((g) => g.figures).find((f) => f.id === id)?.sum.value;
+
+const long = { 'rec-drive-layout': 'front-longitudinal-rear-drive' } as const;
+const auto: Typed = {
+  'gbx-kind': 'automatic-hydraulic',
+  'gbx-converter-seat': { 'pads-behind-bell-face-when-home': '18' },
+  'eng-crank-flange': { 'depth-behind-bell-face': '6' },
+  'eng-flywheel': { kind: 'flexplate', 'face-from-crank-flange': '20' },
+};
+const manual: Typed = {
+  'gbx-kind': 'manual',
+  'gbx-release-kind': 'concentric-slave',
+  'gbx-input-shaft': {
+    'spline-count': '23',
+    'disc-spline-count': '23',
+    'disc-diameter': '240',
+    'reach-ahead-of-bell-face': '40',
+    'tip-diameter': '15',
+  },
+  'eng-flywheel': { 'friction-size': '240', 'face-from-crank-flange': '58' },
+  'eng-crank-flange': { 'depth-behind-bell-face': '18' },
+  'eng-pilot-bore': { depth: '40', 'bearing-length': '18', 'bearing-inner-size': '15' },
+  'gbx-clutch-set': {
+    'finger-height': '50',
+    'bearing-behind-bell-face': '94',
+    'bearing-travel': '20',
+    'release-travel': '9',
+  },
+};
+
+describe('what lies behind the block', () => {
+  it('adds up from flange, spacer and plate: 20 − 6 + 0 is 14, and pads home at 18 draw 4 mm', () => {
+    const verdict = says(
+      'fit-converter-seat',
+      books({ ...auto, 'cho-stack': { 'crank-spacer': '0' } }),
+    );
+    expect(verdict.result?.value).toBeCloseTo(4, 9);
+    expect(verdict.word).toBe('bolts-up');
+  });
+  it('a plate takes the gearbox back, a spacer takes the pads after it: both of 10 mm leave all as it was', () => {
+    const both = says(
+      'fit-converter-seat',
+      books({ ...auto, 'cho-stack': { 'adapter-plate': '10', 'crank-spacer': '10' } }),
+    );
+    expect(both.result?.value).toBeCloseTo(4, 9);
+    const plate = says(
+      'fit-converter-seat',
+      books({ ...auto, 'cho-stack': { 'adapter-plate': '10', 'crank-spacer': '0' } }),
+    );
+    expect(plate.result?.value).toBeCloseTo(14, 9);
+    expect(plate.word).toBe('clash');
+    const washers = says(
+      'fit-converter-seat',
+      books({
+        ...auto,
+        'cho-stack': { 'adapter-plate': '10', 'crank-spacer': '0', 'pad-spacer': '9.5' },
+      }),
+    );
+    expect(washers.result?.value).toBeCloseTo(4.5, 9);
+    expect(washers.word).toBe('bolts-up');
+  });
+  it('says nothing on top of a reading that what adds up contradicts', () => {
+    const flywheel = { ...(auto['eng-flywheel'] as object), 'pad-depth-behind-bell-face': '15.2' };
+    const verdict = says(
+      'fit-converter-seat',
+      books({ ...auto, 'eng-flywheel': flywheel, 'cho-stack': { 'crank-spacer': '0' } }),
+    );
+    expect(verdict.word).toBe('not-measured');
+    expect(verdict.headline).toContain('differ by 1.2 mm');
+    expect(verdict.needs.map((n) => n.partKey)).toContain('pad-depth-behind-bell-face');
+  });
+  it('asks for the plate where the two patterns differ, and for none where they are one', () => {
+    const patterns = { 'eng-bell-pattern': 'ten-bolt', 'gbx-bell-pattern': 'six-bolt' };
+    const open = says('fit-converter-seat', books({ ...auto, ...patterns }));
+    expect(open.word).toBe('not-measured');
+    expect(open.needs).toEqual([{ factId: 'cho-stack', partKey: 'adapter-plate' }]);
+    expect(
+      says('fit-converter-seat', books({ ...auto, ...patterns, 'gbx-bell-pattern': ' Ten-bolt' }))
+        .word,
+    ).toBe('bolts-up');
+  });
+  it('a chain without a word of a spacer stands on an assumption and says so', () => {
+    expect(says('fit-converter-seat', books(auto)).weakest).toBe('assumed');
+  });
+  it('a plate takes the tip of the shaft out of the crank by its thickness', () => {
+    expect(says('fit-pilot', books(manual)).result?.value).toBeCloseTo(40 - 18 - 12, 9);
+    expect(
+      says('fit-pilot', books({ ...manual, 'cho-stack': { 'adapter-plate': '12' } })).result?.value,
+    ).toBeCloseTo(-2, 9);
+  });
+  it.each([
+    ['94', 'bolts-up', '4.0 mm'],
+    ['89', 'clash', 'meets the fingers'],
+    ['92', 'adapt', '2.0 mm'],
+    ['104', 'clash', 'does not free the disc'],
+  ])('a bearing pushed home %s mm inside the bell is %s: %s', (at, word, said) => {
+    const set = { ...(manual['gbx-clutch-set'] as object), 'bearing-behind-bell-face': at };
+    const verdict = says('fit-clutch', books({ ...manual, 'gbx-clutch-set': set }));
+    expect([verdict.word, verdict.headline]).toEqual([word, expect.stringContaining(said)]);
+  });
+  it('a bearing round the input shaft is no go before its height is known', () => {
+    const { 'gbx-clutch-set': _set, ...rest } = manual;
+    expect(says('fit-clutch', books(rest)).word).toBe('not-measured');
+    expect(says('fit-clutch', books({ ...rest, 'gbx-release-kind': 'external-slave' })).word).toBe(
+      'bolts-up',
+    );
+  });
+  it('draws what is there, dashes what is not, and asks for it', () => {
+    const sheet = stackSheet(books(auto));
+    expect(sheet.drawing.shapes.find((s) => s.id === 'bell-1')!.ink).toBe('assumed');
+    expect(sheet.wants).toContainEqual({ factId: 'gbx-bell-depth', partKey: 'value' });
+    expect(value(sheet, 'draw')).toBeCloseTo(4, 9);
+    expect(stackSheet(books({})).drawing.dimensions).toEqual([]);
+  });
+});
+
+describe('what if', () => {
+  const as = books({
+    ...manual,
+    'eng-starter-side': 'on-gearbox',
+    'eng-ring-gear': { 'pinion-rest-gap': '2', 'starter-teeth-module-match': 'yes' },
+  });
+  it('moves the readings that move with it: a starter on the gearbox by plate less spacer', () => {
+    const tried = withTries(as, {
+      [tryKey('cho-stack', 'adapter-plate')]: 5,
+      [tryKey('cho-stack', 'crank-spacer')]: 2,
+    });
+    expect(tried.job.get('eng-ring-gear')!.parts['pinion-rest-gap']).toBeCloseTo(5, 9);
+    expect(as.job.get('eng-ring-gear')!.parts['pinion-rest-gap']).toBe(2);
+  });
+  it('a starter beside the block stands ahead of the ring; of one that nobody knows the reading falls', () => {
+    const side = (where: string) =>
+      withTries(
+        books({
+          ...manual,
+          'eng-starter-side': where,
+          'eng-ring-gear': { 'pinion-rest-gap': '2' },
+        }),
+        { [tryKey('cho-stack', 'crank-spacer')]: 3 },
+      ).job.get('eng-ring-gear')!.parts['pinion-rest-gap'];
+    expect(side('left')).toBeCloseTo(5, 9);
+    expect(side('above')).toBeUndefined();
+  });
+  it('what is tried is not a measure', () => {
+    const tried = withTries(as, { [tryKey('gbx-clutch-set', 'finger-height')]: 49 });
+    expect(tried.job.get('gbx-clutch-set')!.source).toBe('assumed');
+    expect(says('fit-clutch', tried).weakest).toBe('assumed');
+  });
+  it('nothing tried leaves the very same facts', () => {
+    expect(withTries(as, {})).toBe(as);
+  });
+});
+
+const line: LineOfShafts = {
+  output: [-700, 0, 70],
+  outputSlopeDeg: 3,
+  pinion: [-2000, 0, 20],
+  pinionUpDeg: 3,
+};
+
+describe('the line of shafts', () => {
+  const job: Typed = {
+    ...long,
+    'cho-engine-place': {
+      'bell-face-ahead-of-firewall-x': '0',
+      'crank-axis-above-body-datum-z': '100',
+      'sideways-from-centre-line-y': '0',
+    },
+    'gbx-length': '700',
+    'gbx-output': { 'output-slope-tail-down': '3' },
+    'rec-pinion-place': { 'flange-x': '-2000', y: '0', 'z-at-ride-height': '25' },
+    'rec-pinion-angle': '3',
+  };
+  it('works at the difference of the slopes (by hand: fall over run)', () => {
+    // Output at (−699.05, 63.36); run 1300.95, fall 38.36, so the shaft falls by 1.689° and either joint works at 1.311°.
+    const sheet = drivelineSheet(books(job), { slopeDeg: [0, 5] });
+    const shaft =
+      (Math.atan2(
+        100 - 700 * Math.sin((3 * Math.PI) / 180) - 25,
+        2000 - 700 * Math.cos((3 * Math.PI) / 180),
+      ) *
+        180) /
+      Math.PI;
+    expect(value(sheet, 'ride-0')).toBeCloseTo(3 - shaft, 6);
+    expect(value(sheet, 'ride-1')).toBeCloseTo(3 - shaft, 6);
+    expect(value(sheet, 'left-over')).toBeCloseTo(0, 4);
+  });
+  it('counts what stands off the centre line: 60 mm in 1300 are another 2.6 degrees, square to the rest', () => {
+    const aside = {
+      ...job,
+      'rec-pinion-place': { 'flange-x': '-2000', y: '60', 'z-at-ride-height': '25' },
+    };
+    const level = value(drivelineSheet(books(job), { slopeDeg: [0, 5] }), 'ride-0')!;
+    const both = value(drivelineSheet(books(aside), { slopeDeg: [0, 5] }), 'ride-0')!;
+    expect(both).toBeCloseTo(Math.hypot(level, 2.64), 1);
+    expect(drivelineSheet(books(aside), { slopeDeg: [0, 5] }).above).toBeDefined();
+  });
+  it('a plate between block and bell moves the output back by its thickness', () => {
+    const length = (extra: Typed) =>
+      value(drivelineSheet(books({ ...job, ...extra }), { slopeDeg: [0, 5] }), 'length-0')!;
+    expect(length({}) - length({ 'cho-stack': { 'adapter-plate': '20' } })).toBeCloseTo(20, 1);
+  });
+  it('bump and droop: a yoke that bottoms in bump is a clash, whatever is left at ride height', () => {
+    const shaft = {
+      'shaft-length': '1300',
+      'tube-outside-diameter': '101.6',
+      'tube-wall': '2.1',
+      'slip-left': '24',
+      'output-slope-tail-down': '3',
+    };
+    const drive: Typed = {
+      ...job,
+      'gbx-output': shaft,
+      'eng-max-rpm': '5000',
+      'gbx-ratios': { top: '1' },
+    };
+    expect(says('fit-propshaft-length', books(drive)).word).toBe('bolts-up');
+    const low = { 'flange-x': '-2000', y: '0', 'z-at-ride-height': '-200' };
+    const travels: Typed = {
+      ...drive,
+      'rec-pinion-place': { ...low, 'z-at-bump': '40', 'z-at-droop': '-240' },
+      'rec-pinion-angle': { value: '3', 'at-bump': '5', 'at-droop': '1' },
+    };
+    const verdict = says('fit-propshaft-length', books(travels));
+    expect([verdict.word, verdict.headline]).toEqual([
+      'clash',
+      expect.stringContaining('bottoms in full bump'),
+    ]);
+  });
+  it('a shaft in two pieces is judged by what its three joints leave over, not by its ends', () => {
+    const carrier: Typed = { ...job, 'cho-carrier': { value: 'one', x: '-1300', y: '0', z: '45' } };
+    expect(
+      drivelineSheet(books(carrier), { slopeDeg: [0, 5] }).groups[0]!.figures.filter((f) =>
+        f.id.startsWith('ride'),
+      ),
+    ).toHaveLength(3);
+    const { 'cho-carrier': _c, ...whole } = carrier;
+    const bent = { ...whole, 'rec-pinion-angle': '5' };
+    expect(says('fit-driveline-angles', books(bent)).headline).toContain('between the ends');
+    expect(
+      says('fit-driveline-angles', books({ ...bent, 'cho-carrier': carrier['cho-carrier']! }))
+        .headline,
+    ).not.toContain('between the ends');
+  });
+  it('a centre bearing of which nobody read the place is no go', () => {
+    expect(
+      says('fit-driveline-angles', books({ ...job, 'cho-carrier': { value: 'one', x: '-1300' } }))
+        .word,
+    ).toBe('not-measured');
+  });
+  it('cures are well, are the least of their kind, and stay within what the engine stands (property)', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -80, max: 80, noNaN: true }),
+        fc.double({ min: 0, max: 5, noNaN: true }),
+        fc.double({ min: -2, max: 6, noNaN: true }),
+        (z, out, up) => {
+          const bad: LineOfShafts = {
+            ...line,
+            pinion: [-2000, 0, z],
+            outputSlopeDeg: out,
+            pinionUpDeg: up,
+          };
+          for (const { by, angles } of cures(bad, { slopeDeg: [0, 5], reachMm: 700 })) {
+            expect(out + by.slopeDeg).toBeGreaterThanOrEqual(-1e-9);
+            expect(out + by.slopeDeg).toBeLessThanOrEqual(5 + 1e-9);
+            for (const angle of angles) expect(angle).toBeGreaterThan(0.48);
+            for (const angle of angles) expect(angle).toBeLessThan(3.02);
+          }
+        },
+      ),
+      { seed: 5, numRuns: 60 },
+    );
+  });
+  it('a line that is well wants no cure', () => {
+    expect(outBy(line)).toBe(0);
+    expect(workingAngles(line)[0]).toBeCloseTo(0.797, 2);
+    expect(cures(line, { slopeDeg: [0, 5], reachMm: 700 })).toEqual([]);
+  });
+  it('gears: 205/55 R16 at 97 % and 3.9 : 1 turn 1890 rpm a 60 km/h in direct (geometry)', () => {
+    const drive: Typed = {
+      'rec-tyre-size': '205/55 R16',
+      'rec-axle-ratio': '3.9',
+      'eng-max-rpm': '6000',
+      'gbx-ratios': { fourth: '1' },
+    };
+    const [gear] = gearsOf(books(drive));
+    const round = Math.PI * 631.9 * 0.97;
+    expect(gear!.rpmAt100).toBeCloseTo((100e6 / 60 / round) * 3.9, 0);
+    expect(gear!.topKmh).toBeCloseTo((6000 / gear!.rpmAt100) * 100, 6);
+  });
+  it('weight by levers: what stands over the front axle goes on it whole, half way goes on both (statics)', () => {
+    const weigh: Typed = {
+      ...long,
+      'cho-engine-place': { 'bell-face-ahead-of-firewall-x': '0' },
+      'eng-mass': '200',
+      'eng-cg': { 'x-ahead-of-bell-face': '500' },
+      'rec-wheelbase': { value: '2500', 'front-axle-x': '500' },
+      'rec-axle-masses': { front: '700', rear: '600' },
+      'rec-axle-limits': { front: '1000', rear: '700' },
+    };
+    const over = drivelineSheet(books(weigh, { 'eng-mass': '150' }), { slopeDeg: [0, 5] });
+    expect([value(over, 'front'), value(over, 'rear')]).toEqual([
+      expect.closeTo(50, 6),
+      expect.closeTo(0, 6),
+    ]);
+    const half = drivelineSheet(
+      books(
+        { ...weigh, 'rec-wheelbase': { value: '2500', 'front-axle-x': '1750' } },
+        { 'eng-mass': '150' },
+      ),
+      { slopeDeg: [0, 5] },
+    );
+    expect([value(half, 'front'), value(half, 'rear')]).toEqual([
+      expect.closeTo(25, 6),
+      expect.closeTo(25, 6),
+    ]);
+    const rearOver = says(
+      'fit-axle-load',
+      books(
+        {
+          ...weigh,
+          'rec-wheelbase': { value: '2500', 'front-axle-x': '3000' },
+          'rec-axle-limits': { front: '1000', rear: '630' },
+        },
+        { 'eng-mass': '150' },
+      ),
+    );
+    expect([rearOver.word, rearOver.headline]).toEqual([
+      'clash',
+      expect.stringContaining('rear plate limit'),
+    ]);
+  });
+});
+
+describe('mounts', () => {
+  it('loads at rest balance about any support (statics by hand: 300 kg, 100 mm ahead of a span of 1000)', () => {
+    // Engine mounts at 300, gearbox at −700, centre at 200: 90 % on the engine's, split 1 : 2 by 200 and 400 mm.
+    const loads = restingLoads(300, 200, { engineX: 300, gearboxX: -700, leftY: 200, rightY: 400 });
+    expect(loads.left).toBeCloseTo(180, 9);
+    expect(loads.right).toBeCloseTo(90, 9);
+    expect(loads.gearbox).toBeCloseTo(30, 9);
+  });
+  it('a centre ahead of the engine mounts lifts the tail', () => {
+    expect(
+      restingLoads(200, 400, { engineX: 300, gearboxX: -700, leftY: 250, rightY: 250 }).gearbox,
+    ).toBeLessThan(0);
+  });
+  it('1200 N·m over 600 mm are 2000 N, 204 kg, on one side (statics by hand)', () => {
+    expect(torqueOnMountKg(1200, 600)).toBeCloseTo(203.9, 1);
+  });
+  it('refuses mounts in one place', () => {
+    expect(() =>
+      restingLoads(200, 100, { engineX: 0, gearboxX: 0, leftY: 200, rightY: 200 }),
+    ).toThrow(RangeError);
+  });
+  const job: Typed = {
+    ...long,
+    'cho-engine-place': {
+      'bell-face-ahead-of-firewall-x': '20',
+      'crank-axis-above-body-datum-z': '100',
+      'slope-tail-down': '4',
+    },
+    'rec-mount-pads': {
+      kind: 'rail-brackets',
+      'left-x': '320',
+      'left-y': '300',
+      'left-z': '20',
+      'right-x': '320',
+      'right-y': '-300',
+      'right-z': '20',
+    },
+    'eng-mount-bosses': {
+      'left-x': '300',
+      'left-y': '250',
+      'left-z': '-80',
+      'right-x': '300',
+      'right-y': '-250',
+      'right-z': '-80',
+    },
+  };
+  it('stand where slope and place put them: at 4° a boss 300 mm ahead rises by 21 and one 80 below goes 5 forward', () => {
+    const sheet = mountSheet(books(job));
+    const turn = (4 * Math.PI) / 180;
+    const x = 20 + 300 * Math.cos(turn) + 80 * Math.sin(turn) - 320;
+    const z = 100 - 80 * Math.cos(turn) + 300 * Math.sin(turn) - 20;
+    expect(value(sheet, 'left-x')).toBeCloseTo(Math.abs(x), 6);
+    expect(value(sheet, 'left-z')).toBeCloseTo(Math.abs(z), 6);
+    expect(value(sheet, 'left-y')).toBeCloseTo(50, 6);
+    expect(sheet.groups[0]!.figures.map((f) => f.name)).toContain('Boss to the right of its pad');
+    expect(sheet.groups[1]!.figures.map((f) => f.name)).toContain('Boss to the left of its pad');
+  });
+  it('left lies above right from above, and the front to the right', () => {
+    const { drawing } = mountSheet(books(job));
+    const spot = (id: string) => drawing.spots.find((s) => s.id === id)!.at;
+    expect(spot('boss-left').y).toBeGreaterThan(spot('boss-right').y);
+    const front = drawing.shapes.find((s) => s.id === 'front')!.points;
+    expect(Math.max(...front.map((p) => p.x))).toBeGreaterThan(spot('boss-left').x);
+  });
+  it('the slope that was chosen goes before the one the engine was made for', () => {
+    const made = { ...job, 'eng-slope-design': '0' };
+    expect(value(mountSheet(books(made)), 'left-z')).toBeCloseTo(
+      value(mountSheet(books(job)), 'left-z')!,
+      9,
+    );
+  });
+  it('bosses on their pads are no go over what the mounts are rated for', () => {
+    const on: Typed = {
+      ...job,
+      'cho-engine-place': {
+        'bell-face-ahead-of-firewall-x': '20',
+        'crank-axis-above-body-datum-z': '100',
+        'slope-tail-down': '0',
+      },
+      'rec-mount-pads': {
+        kind: 'rail-brackets',
+        'left-x': '320',
+        'left-y': '250',
+        'left-z': '20',
+        'right-x': '320',
+        'right-y': '-250',
+        'right-z': '20',
+      },
+      'eng-mass': '200',
+      'gbx-mass': '50',
+      'gbx-length': '700',
+      'eng-cg': { 'x-ahead-of-bell-face': '300' },
+      'gbx-mount-place': { 'bell-face-to-mount': '600' },
+      'eng-torque': '300',
+      'gbx-ratios': { first: '4' },
+    };
+    expect(says('fit-mount-pads', books(on)).word).toBe('bolts-up');
+    const rated = says(
+      'fit-mount-pads',
+      books({ ...on, 'cho-mount-rating': { 'load-each': '150' } }),
+    );
+    expect([rated.word, rated.headline]).toEqual([
+      'adapt',
+      expect.stringContaining('at full torque in first'),
+    ]);
+    expect(
+      says('fit-mount-pads', books({ ...on, 'cho-mount-rating': { 'load-each': '500' } })).word,
+    ).toBe('bolts-up');
+  });
+});
+
+describe('the way in', () => {
+  const boxes = [
+    { rear: 0, front: 600, low: -200, high: 400 },
+    { rear: -700, front: 0, low: -150, high: 150 },
+  ];
+  it('a box hung level is as long as it is, hung steeper as high over the sine (geometry)', () => {
+    const bar = [{ rear: -1000, front: 0, low: -50, high: 50 }];
+    expect(longestCut(tilted(bar, 0))).toBeCloseTo(1000, 6);
+    expect(longestCut(tilted(bar, 30))).toBeCloseTo(100 / Math.sin(Math.PI / 6), 3);
+    const { low, high } = heightOf(tilted(bar, 90));
+    expect(high - low).toBeCloseTo(1000, 6);
+  });
+  it('hangs as little as lets it pass, and what passes more room hangs no steeper (property)', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 500, max: 1500 }),
+        fc.integer({ min: 0, max: 300 }),
+        (room, more) => {
+          const tilt = leastTilt(boxes, room);
+          if (tilt === undefined) return;
+          expect(longestCut(tilted(boxes, tilt))).toBeLessThanOrEqual(room);
+          if (tilt > 0) expect(longestCut(tilted(boxes, tilt - 0.5))).toBeGreaterThan(room);
+          expect(leastTilt(boxes, room + more)!).toBeLessThanOrEqual(tilt);
+        },
+      ),
+      { seed: 3 },
+    );
+  });
+  const job: Typed = {
+    'rec-install-path': {
+      value: 'over-the-front',
+      'hoist-rating-at-boom-place': '600',
+      'opening-length': '1100',
+      'opening-width': '800',
+      'lift-height': '1900',
+      'panel-height': '900',
+      'hook-height': '2600',
+    },
+    'cho-unit-lift': 'engine-and-gearbox',
+    'eng-mass': '180',
+    'gbx-mass': '50',
+    'eng-length': '600',
+    'gbx-length': '700',
+    'eng-height-up': { 'highest-point': '400' },
+    'eng-sump-depth': { 'at-bowl': '200' },
+    'eng-width': { 'left-at-heads': '200', 'right-at-heads': '200' },
+  };
+  it('engine with gearbox hangs tail down where the engine alone goes level', () => {
+    const sheet = wayInSheet(books(job));
+    expect(sheet.ways[0]).toMatch(/^Engine with gearbox hangs tail down by [\d.]+°/);
+    expect(sheet.ways[1]).toMatch(/^Engine alone goes in level/);
+    expect(says('fit-install-path', books(job)).headline).toContain('hangs tail down by');
+    expect(says('fit-install-path', books({ ...job, 'cho-unit-lift': 'engine-alone' })).word).toBe(
+      'bolts-up',
+    );
+  });
+  it('a hook that stays too low is a clash that says by how much', () => {
+    const path = { ...(job['rec-install-path'] as object), 'hook-height': '1900' };
+    const verdict = says('fit-install-path', books({ ...job, 'rec-install-path': path }));
+    expect([verdict.word, verdict.headline]).toEqual([
+      'clash',
+      expect.stringMatching(/height of the hook \d+ mm short/),
+    ]);
+  });
+  it('a boom that does not reach where the unit balances is a clash', () => {
+    const path = {
+      ...(job['rec-install-path'] as object),
+      'boom-reach': '900',
+      'front-edge-x': '1500',
+    };
+    const far: Typed = {
+      ...job,
+      'rec-install-path': path,
+      'cho-unit-lift': 'engine-alone',
+      'cho-engine-place': { 'bell-face-ahead-of-firewall-x': '20' },
+      'eng-cg': { 'x-ahead-of-bell-face': '300' },
+    };
+    // 1500 − 20 − 300 leaves 1180 to reach: 280 more than 900.
+    expect(says('fit-install-path', books(far)).headline).toBe('reach of the boom 280 mm short');
+  });
+});
