@@ -177,3 +177,73 @@ describe('the position', () => {
     await b.see('Envelope', '.logbook-book');
   });
 });
+
+/** What hangs on where it sits: one number is changed, and all of it is seen to change; nothing is written before it is kept. */
+describe('the sheets', () => {
+  const decides = '[aria-label="What it decides"]';
+  const sheet = (tab: string) => b.visit(`/jobs/${desk.job('Brockhurst')}/fit?tab=${tab}`);
+
+  it('a thicker clutch is seen at the bearing at once, beside what it is, and the drawing with it', async () => {
+    await sheet('stack');
+    await b.see('2.3 mm from bearing to fingers', decides);
+    await b.type('Fingers above the friction face, disc clamped, mm', '51');
+    const said = await b.see('3.3 mm from bearing to fingers', decides);
+    expect(said).toContain('As it is: Adapt');
+    await b.press('Release bearing to the fingers', '[aria-label^="From the bell face"]');
+    const sum = await b.see(
+      'A part of this is taken and not read.',
+      '[aria-label^="From the bell face"]',
+    );
+    expect(sum).toContain('fingers above the friction face');
+    // A reading changes by reading: there is nothing to keep.
+    expect(await b.text('[aria-label="What if"]')).not.toContain('Keep');
+    await b.press('All as it is');
+    await b.see('2.3 mm from bearing to fingers', decides);
+  });
+
+  it('a number that cannot be is answered at its field, and nothing moves', async () => {
+    await b.type('Spacer between crank and plate, mm', 'thick');
+    await b.see('thick', '[aria-label="What if"]');
+    expect(await b.text(decides)).toContain('2.3 mm from bearing to fingers');
+    await b.type('Spacer between crank and plate, mm', '1');
+    await b.see('1.3 mm from bearing to fingers', decides);
+    await b.press('Keep spacer between crank and plate');
+    await b.see('Plates and spacers behind the block', '.logbook-book');
+    await b.see('1.3 mm from bearing to fingers', decides);
+    expect(await b.text(decides)).not.toContain('As it is');
+  });
+
+  it('mounts say left and right, what each carries, and which way of mounting goes', async () => {
+    await sheet('mounts');
+    await b.see('Boss', '[aria-label="Left mount"]');
+    expect(await b.text('[aria-label="Right mount"]')).toMatch(
+      /Boss (to the left of|to the right of) its pad/,
+    );
+    expect(await b.text('[aria-label="What they carry"]')).toMatch(
+      /Gearbox, at rest\s+about [\d.]+ kg/,
+    );
+    expect(await b.text('[aria-label="Ways of mounting"]')).toContain('Fabricated goes');
+  });
+
+  it('a cure of the joints is tried with one press', async () => {
+    await sheet('driveline');
+    await b.type('Pinion angle, deg', '6');
+    const before = await b.see(/Joint angles (Adapt|Clash)/, decides);
+    await b.press('Try it', '[aria-label="What cures it"]');
+    await b.see('Joint angles Bolts up', decides);
+    expect(before).not.toContain('Joint angles Bolts up');
+    expect(await b.text('[aria-label="Gears and road speed"]')).toContain('over its limit');
+  });
+
+  it('the way in says how it hangs, and a lower hook that it is too low', async () => {
+    await sheet('way-in');
+    expect(
+      await b.see(
+        /Engine with gearbox hangs tail down by [\d.]+°/,
+        '[aria-label="How it goes in"]',
+      ),
+    ).toContain('Engine alone');
+    await b.type('Highest place of the hook at that boom place, mm', '1800');
+    await b.see(/height of the hook \d+ mm short/, decides);
+  });
+});

@@ -21,6 +21,8 @@ export const viewsOf = (
   ['prep', `/jobs/${job('Brockhurst')}/prep`, 'Out of limits'],
   ['fit', `/jobs/${job('Wendling')}/fit?at=fit-bay-width`, 'Because'],
   ['position', `/jobs/${job('Brockhurst')}/fit?tab=position`, /the best there is in the range/],
+  ['behind the block', `/jobs/${job('Brockhurst')}/fit?tab=stack`, 'from bearing to fingers'],
+  ['driveline', `/jobs/${job('Brockhurst')}/fit?tab=driveline`, 'Gears and road speed'],
   ['trial fit', `/jobs/${job('Wendling')}/fit?tab=trial`, 'In the bay: offered up'],
   ['tried parts', '/tried', 'Log manifold'],
   ['connect', `/jobs/${job('Sorrel')}/connect`, /not built yet/],

@@ -4,6 +4,7 @@ import { bookFrom } from '../plan/testing.ts';
 import {
   interfaceOf,
   judge,
+  sceneOfJob,
   drivelineSheet,
   gearsOf,
   mountSheet,
@@ -269,6 +270,14 @@ describe('the line of shafts', () => {
       says('fit-driveline-angles', books({ ...bent, 'cho-carrier': carrier['cho-carrier']! }))
         .headline,
     ).not.toContain('between the ends');
+  });
+  it('an output read at another slope than the engine is to sit at is read again there', () => {
+    const place = { ...(job['cho-engine-place'] as object), 'slope-tail-down': '4' };
+    const verdict = says('fit-driveline-angles', books({ ...job, 'cho-engine-place': place }));
+    expect([verdict.word, verdict.headline]).toEqual([
+      'not-measured',
+      expect.stringContaining('1.0 deg off the slope'),
+    ]);
   });
   it('a centre bearing of which nobody read the place is no go', () => {
     expect(
@@ -551,5 +560,31 @@ describe('the way in', () => {
     };
     // 1500 − 20 − 300 leaves 1180 to reach: 280 more than 900.
     expect(says('fit-install-path', books(far)).headline).toBe('reach of the boom 280 mm short');
+  });
+});
+
+describe('the slope of the position', () => {
+  const shaft: Typed = { ...long, 'eng-slope-design': '3', 'rec-pinion-angle': '2' };
+  const slope = (job: Typed) => sceneOfJob(books(job)).problem.range.slopeDeg;
+  it('is held to what leaves the ends of the shaft alike, of what the engine stands', () => {
+    expect(slope(shaft)).toEqual([1, 3]);
+    expect(slope({ ...shaft, 'rec-pinion-angle': '4.5' })).toEqual([3.5, 5]);
+    expect(sceneOfJob(books(shaft)).slopeHeld).toContain('1° to 3°');
+  });
+  it("is the engine's own where no slope of it does, where the shaft is in two pieces, and where there is none", () => {
+    expect(slope({ ...shaft, 'rec-pinion-angle': '9' })).toEqual([1, 5]);
+    expect(sceneOfJob(books({ ...shaft, 'rec-pinion-angle': '9' })).slopeHeld).toContain(
+      'No slope',
+    );
+    expect(slope({ ...shaft, 'cho-carrier': { value: 'one' } })).toEqual([1, 5]);
+    expect(slope({ 'eng-slope-design': '3', 'rec-pinion-angle': '2' })).toEqual([1, 5]);
+  });
+  it('reaches as far as somebody chose, so that it is drawn where it was chosen', () => {
+    const place = {
+      'bell-face-ahead-of-firewall-x': '0',
+      'crank-axis-above-body-datum-z': '100',
+      'slope-tail-down': '4.4',
+    };
+    expect(slope({ ...shaft, 'cho-engine-place': place })).toEqual([1, 4.4]);
   });
 });

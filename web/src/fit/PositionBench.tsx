@@ -187,6 +187,7 @@ export function PositionBench() {
           {(view.waiting ? [] : said.details).map((d) => (
             <p key={d}>{d}</p>
           ))}
+          {scene.slopeHeld && <p className="quiet">{scene.slopeHeld}</p>}
           {said.doubts.map((d) => (
             <p key={d} className="ochre">
               {d}

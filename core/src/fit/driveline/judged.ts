@@ -37,6 +37,28 @@ export function outputSlope(e: FitEvidence): Sum {
   );
 }
 
+/** A level on a flange may differ from one on the block by so much, degrees. Common practice, no source. */
+const slopesApartDeg = 0.5;
+
+/** The output was read at a slope that the engine is not to sit at: one of them is of another place, and nothing is said on top of either. */
+export function slopesApart(e: FitEvidence): Verdict | undefined {
+  const read = e.maybe('gbx-output', 'output-slope-tail-down');
+  const chosen = e.maybe(place, 'slope-tail-down');
+  const apart = read && chosen ? read.minus(chosen) : undefined;
+  if (!apart || Math.abs(apart.value) <= slopesApartDeg) return undefined;
+  return {
+    ...e.say(
+      'not-measured',
+      `output read ${Math.abs(apart.value).toFixed(1)} deg off the slope it is to sit at: read it there`,
+      {
+        sum: apart,
+        label: 'Output less the slope chosen',
+      },
+    ),
+    needs: [{ factId: 'gbx-output', partKey: 'output-slope-tail-down' }],
+  };
+}
+
 /** What a line is drawn from besides the slopes of its ends. */
 export const lineFacts = (e: FitEvidence) =>
   [

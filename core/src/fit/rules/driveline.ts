@@ -11,6 +11,7 @@ import {
   plungeVerdict,
   rippleVerdict,
   shaftLine,
+  slopesApart,
   travelVerdict,
 } from '../driveline/judged.ts';
 import {
@@ -382,6 +383,8 @@ export const drivelineRules = [
       if (!e.word('rec-drive-layout').startsWith('front-longitudinal'))
         return e.say('bolts-up', 'no propshaft in this layout');
       if (e.maybeWord('cho-carrier') !== 'one') e.want(['rec-pinion-angle']);
+      const elsewhere = slopesApart(e);
+      if (elsewhere) return elsewhere;
       const out = outputSlope(e);
       const pinion = e.fact('rec-pinion-angle');
       const apart = endsApart(e, out, pinion);

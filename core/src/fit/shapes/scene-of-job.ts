@@ -4,6 +4,7 @@ import type { Sum } from '../../rules/sum.ts';
 import type { Need } from '../../rules/verdict.ts';
 import type { Pose, PoseRange } from '../position/pose.ts';
 import type { FitProblem } from '../position/problem.ts';
+import { jointLimits } from '../driveline/line.ts';
 import { bayRules } from './bay.ts';
 import { notKnown, Tape } from './tape.ts';
 import { pairsOf } from './pairs.ts';
@@ -28,6 +29,8 @@ export interface JobScene {
   /** Where somebody said that it sits; nothing where nobody did. */
   chosen: Pose | undefined;
   problem: FitProblem;
+  /** What the driveline does to the slope. */
+  slopeHeld: string | undefined;
   /** Why nothing is drawn, where that is so. */
   notDrawn: string | undefined;
 }
@@ -91,17 +94,53 @@ const mostSideways = 25;
 const mostSlope = 5;
 const offSlope = 2;
 
-/** Where the unit may go: round what was chosen, or where engines sit at all; the slope round what the engine was made for. */
+/** Slopes that the engine itself stands, degrees: round what it was made for, or those that engines have at all. */
+export function standsSlope(book: FactBook): readonly [number, number] {
+  const made = part(book, 'eng-slope-design', 'value');
+  return made === undefined
+    ? [0, mostSlope]
+    : [Math.max(-1, made - offSlope), Math.min(mostSlope + 1, made + offSlope)];
+}
+
+/**
+ * Slopes that leave the ends of a shaft in one piece alike, degrees, of those that the engine stands; nothing where no pinion holds
+ * them: none in this layout, not read, or in two pieces, whose three joints are judged together.
+ */
+export function slopesForShaft(
+  book: FactBook,
+): { slopes: readonly [number, number] | undefined; pinionDeg: number } | undefined {
+  const layout = book.get('rec-drive-layout')?.parts['value'];
+  const pinionDeg = part(book, 'rec-pinion-angle', 'value');
+  const inOne = book.get('cho-carrier')?.parts['value'] !== 'one';
+  if (typeof layout !== 'string' || !layout.startsWith('front-longitudinal') || pinionDeg === undefined || !inOne)
+    return undefined;
+  const [low, high] = standsSlope(book);
+  const slopes = [Math.max(low, pinionDeg - jointLimits.apart), Math.min(high, pinionDeg + jointLimits.apart)] as const;
+  return { slopes: slopes[0] <= slopes[1] ? slopes : undefined, pinionDeg };
+}
+
+/** What the driveline does to the slope, in a sentence; nothing where it does nothing. */
+export function slopeHeld(book: FactBook): string | undefined {
+  const held = slopesForShaft(book);
+  if (!held) return undefined;
+  const degrees = (n: number): string => `${Number(n.toFixed(1))}°`;
+  const { slopes, pinionDeg } = held;
+  return slopes
+    ? `The slope is held to ${degrees(slopes[0])} to ${degrees(slopes[1])} by the pinion, which stands at ${degrees(pinionDeg)}; a wedge under the axle moves that.`
+    : `No slope that this engine stands leaves the ends of the shaft alike: the pinion stands at ${degrees(pinionDeg)}. The driveline has what cures it.`;
+}
+
+/** Where the unit may go: round what was chosen, or where engines sit at all; the slope as engine and driveline stand it. */
 export function rangeOf(book: FactBook): PoseRange {
   const at = chosenPose(book);
   const recess = part(book, 'rec-bay-length', 'firewall-recess-depth') ?? 0;
-  const made = part(book, 'eng-slope-design', 'value');
+  const [low, high] = slopesForShaft(book)?.slopes ?? standsSlope(book);
   return {
     x: at ? [at.x - 60, at.x + 60] : [-recess, 160 - recess],
     y: [-mostSideways, mostSideways],
     z: at ? [at.z - 60, at.z + 60] : [-100, 200],
-    slopeDeg:
-      made === undefined ? [0, mostSlope] : [Math.max(-1, made - offSlope), Math.min(mostSlope + 1, made + offSlope)],
+    // Where somebody chose another slope it is drawn as it was chosen.
+    slopeDeg: at ? [Math.min(low, at.slopeDeg), Math.max(high, at.slopeDeg)] : [low, high],
     yawDeg: [0, 0],
   };
 }
@@ -140,6 +179,7 @@ export function sceneOfJob(books: Books, own: OwnShapes = {}): JobScene {
       pairs: ready.map((p) => ({ id: p.id, unit: keeps(p.unit), bay: keeps(p.bay), needMm: p.need.value })),
       range: rangeOf(book),
     },
+    slopeHeld: across ? undefined : slopeHeld(book),
     notDrawn: across
       ? 'Drawn so far are engines that lie along the car. For one that lies across, the sums of the list stand.'
       : undefined,

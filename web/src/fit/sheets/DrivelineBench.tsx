@@ -1,5 +1,5 @@
 import { lazy, Suspense, useMemo } from 'react';
-import { drivelineSheet, gearsOf, sceneOfJob, tryKey } from '@bay/core/fit';
+import { drivelineSheet, gearsOf, standsSlope, tryKey } from '@bay/core/fit';
 import type { Cure, Tries } from '@bay/core/fit';
 import { Board } from '../../ui/board/index.ts';
 import styles from '../fit.module.css';
@@ -61,8 +61,7 @@ function triesOf({ by }: Cure, tries: TriesView): Tries {
 export function DrivelineBench() {
   const tries = useTries();
   const { books } = tries;
-  const range = useMemo(() => sceneOfJob(books).problem.range, [books]);
-  const sheet = useMemo(() => drivelineSheet(books, { slopeDeg: range.slopeDeg }), [books, range]);
+  const sheet = useMemo(() => drivelineSheet(books, { slopeDeg: standsSlope(books.job) }), [books]);
   const gears = useMemo(() => gearsOf(books), [books]);
   const carrier = books.job.get('cho-carrier')?.parts['value'] === 'one';
   return (
