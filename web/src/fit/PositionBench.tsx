@@ -2,9 +2,9 @@ import { Button } from '@mantine/core';
 import { useHotkeys, useMediaQuery } from '@mantine/hooks';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { poseKeys, pull, sayPosition, sectionAt, stationsOf, viewNames, viewOf } from '@bay/core/fit';
+import { poseKeys, pulledIn, sayPosition, sectionAt, stationsOf, viewNames, viewOf, viewTitle } from '@bay/core/fit';
 import type { Pose, PoseKey, ViewName } from '@bay/core/fit';
-import { useFactRow, usePutFact } from '../facts/index.ts';
+import { FactEditor, useFactRow, usePutFact } from '../facts/index.ts';
 import { useJob } from '../sheet/index.ts';
 import { Board } from '../ui/board/index.ts';
 import { Empty, Trouble } from '../ui/index.ts';
@@ -96,6 +96,25 @@ function Keep({ pose }: { pose: Pose }) {
   );
 }
 
+/** Nothing is drawn before somebody says how the engine lies. */
+function SayHowItLies({ sentence }: { sentence: string }) {
+  const { mayWrite } = useJob();
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Empty title="Not drawn yet">
+        {sentence}{' '}
+        {mayWrite && (
+          <Button variant="default" onClick={() => setOpen(true)}>
+            Say which way it points
+          </Button>
+        )}
+      </Empty>
+      {open && <FactEditor factId="cho-pulley-side" bearer="job" close={() => setOpen(false)} />}
+    </>
+  );
+}
+
 /** Where the engine sits, what is in its way, and the least change that makes it fit. */
 export function PositionBench() {
   const [reserve, setReserve] = useState(3);
@@ -105,7 +124,7 @@ export function PositionBench() {
   const [cut, setCut] = useState<number>();
   useHotkeys([['b', view.toBest]]);
   const { scene, pose, judged, at, best, share, move } = view;
-  if (scene.notDrawn) return <Empty title="Not drawn yet">{scene.notDrawn}</Empty>;
+  if (scene.notDrawn) return <SayHowItLies sentence={scene.notDrawn} />;
   if (scene.shapes.length < 3)
     return (
       <>
@@ -121,8 +140,8 @@ export function PositionBench() {
   const isBest = best !== undefined && best.worstMm - at.worstMm < 0.05;
   const [rear, front] = stationsOf(scene, pose);
   const board = (name: ViewName, height: number) => (
-    <section key={name} aria-label={viewNames[name]}>
-      <h4>{viewNames[name]}</h4>
+    <section key={name} aria-label={viewTitle(name, scene)}>
+      <h4>{viewTitle(name, scene)}</h4>
       {name === 'front' && (
         <div className={styles['cut']}>
           <label>
@@ -153,7 +172,7 @@ export function PositionBench() {
         }
         height={height}
         margin={26}
-        carry={(by) => move(pull[name](by))}
+        carry={(by) => move(pulledIn(name, scene, by))}
         listed={false}
       />
     </section>
@@ -165,7 +184,7 @@ export function PositionBench() {
           <div className="counts">
             {views.map((v) => (
               <button key={v} type="button" aria-pressed={shown === v} onClick={() => setShown(v)}>
-                {viewNames[v]}
+                {viewTitle(v, scene)}
               </button>
             ))}
           </div>

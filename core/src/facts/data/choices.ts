@@ -173,6 +173,12 @@ export const choicesFacts = [
     howTo: 'From the trial fit, or from the drawing before it: crank axis at the bell face against firewall, centre line and top of the frame rail', neededBy: ['fit-hood', 'fit-sump-crossmember', 'fit-sump-steering', 'fit-coolant-high-point', 'fit-bay-length', 'fit-mount-pads', 'fit-gearbox-mount', 'fit-axle-load', 'fit-exhaust-steering', 'fit-ground-clearance'],
   },
   {
+    id: 'cho-pulley-side', subject: 'choice', group: 'Choices', label: 'Which way the pulley end points',
+    parts: [{ key: 'value', label: '', options: ['front', 'rear', 'left', 'right'] }],
+    kindNote: 'front or rear: the engine lies along the car; left or right: across it, as the driver sits',
+    howTo: 'Stand behind the wheel and look where the belts will be', neededBy: ['fit-bay-length', 'fit-bay-width', 'fit-radiator-fan', 'fit-mount-pads'],
+  },
+  {
     id: 'cho-stack', subject: 'choice', group: 'Choices', label: 'Plates and spacers behind the block',
     parts: [
       { key: 'adapter-plate', label: 'Plate between block and bell', unit: 'mm' }, { key: 'crank-spacer', label: 'Spacer between crank and plate', unit: 'mm' }, { key: 'pad-spacer', label: 'Spacers under the converter pads', unit: 'mm' },

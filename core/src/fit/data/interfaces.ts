@@ -4,7 +4,7 @@ import type { InterfaceDef } from '../types.ts';
 export const interfaces: readonly InterfaceDef[] = [
   {
     id: 'fit-mount-pads', touches: 'structure', group: 'Mounts, drive end', title: 'Engine brackets to body pads',
-    facts: ['rec-mount-pads', 'eng-mount-bosses', 'rec-factory-engines', 'eng-mass', 'eng-torque', 'cho-mount-school', 'rec-model-year', 'rec-crossmember-place', 'cho-engine-place', 'rec-drive-layout', 'eng-slope-design', 'cho-mount-rating', 'eng-cg', 'gbx-mass', 'gbx-length', 'gbx-mount-place', 'gbx-ratios', 'cho-power-target', 'cho-stack', 'eng-bell-pattern', 'gbx-bell-pattern', 'eng-length'],
+    facts: ['rec-mount-pads', 'eng-mount-bosses', 'rec-factory-engines', 'eng-mass', 'eng-torque', 'cho-mount-school', 'rec-model-year', 'rec-crossmember-place', 'cho-engine-place', 'rec-drive-layout', 'eng-slope-design', 'cho-mount-rating', 'eng-cg', 'gbx-mass', 'gbx-length', 'gbx-mount-place', 'gbx-ratios', 'cho-power-target', 'cho-stack', 'eng-bell-pattern', 'gbx-bell-pattern', 'eng-length', 'cho-pulley-side'],
     boltsUp: 'hole patterns and pad places agree left and right within 1.5 mm, or the body had this engine family as an option and its frame mounts are used (common practice)',
     adapt: 'offset up to about 60 mm that a plate, slider or arm can carry without bending over the cushion (common practice)', clash: 'pad place taken by steering, exhaust or pan; or new pads on structure without approval (local law)',
     takeFirst: 'rec-mount-pads',
@@ -71,13 +71,13 @@ export const interfaces: readonly InterfaceDef[] = [
     takeFirst: 'gbx-output', resolutions: ['made-up shafts', 'unit moved sideways within mount travel'], knockOn: ['fit-bay-width', 'fit-mount-pads'], kit: ['kit-halfshafts'], tasks: 'plunge measured at both ends of travel',
   },
   {
-    id: 'fit-bay-length', touches: 'structure', group: 'Space around the engine', title: 'Firewall to radiator', facts: ['rec-bay-length', 'eng-length', 'eng-fan-reach', 'rec-radiator-core', 'cho-fan', 'cho-engine-place', 'cho-mount-material', 'rec-drive-layout', 'eng-width'],
+    id: 'fit-bay-length', touches: 'structure', group: 'Space around the engine', title: 'Firewall to radiator', facts: ['rec-bay-length', 'eng-length', 'eng-fan-reach', 'rec-radiator-core', 'cho-fan', 'cho-engine-place', 'cho-mount-material', 'rec-drive-layout', 'eng-width', 'cho-pulley-side'],
     boltsUp: 'sum of engine, {cl-firewall}, fan and {cl-fan-core} fits with 10 mm to spare', adapt: 'fits with thin fan, radiator moved or other pump nose',
     clash: 'does not fit with the thinnest fan and radiator at the support', takeFirst: 'rec-bay-length', resolutions: ['radiator ahead of support', 'pusher fans', 'short pump or electric pump', 'firewall recess with approval'],
     knockOn: ['fit-radiator-fan', 'fit-cooling-capacity', 'fit-ac'], kit: ['kit-radiator', 'kit-fan'], tasks: 'mock radiator with full fan depth before mounts are tacked',
   },
   {
-    id: 'fit-bay-width', touches: 'structure', group: 'Space around the engine', title: 'Heads, covers, manifolds to towers, rails, booster', facts: ['rec-bay-width', 'eng-width', 'cho-mount-material', 'cho-engine-place', 'rec-drive-layout', 'rec-brake-assist', 'eng-length', 'gbx-length'],
+    id: 'fit-bay-width', touches: 'structure', group: 'Space around the engine', title: 'Heads, covers, manifolds to towers, rails, booster', facts: ['rec-bay-width', 'eng-width', 'cho-mount-material', 'cho-engine-place', 'rec-drive-layout', 'rec-brake-assist', 'eng-length', 'gbx-length', 'cho-pulley-side'],
     boltsUp: 'gaps at least {cl-rock-upper} (static plus rock) high up and {cl-fixed} low down, both sides; covers and plugs come out', adapt: 'engine offset sideways up to about 25 mm with shaft angles checked (common practice)',
     clash: 'structure would have to be cut', takeFirst: 'rec-bay-width', resolutions: ['offset', 'low covers, other coils', 'smaller or remote booster', 'approved structural kit'],
     knockOn: ['fit-exhaust-body', 'fit-booster-vacuum', 'fit-driveline-angles', 'fit-service-access'], kit: ['kit-booster-hose', 'kit-brake-upgrade'], tasks: 'gap map left, right, front, rear',
@@ -179,7 +179,7 @@ export const interfaces: readonly InterfaceDef[] = [
     kit: ['kit-catalyst', 'kit-o2-bungs', 'kit-o2-sensors', 'kit-evap', 'kit-inspection'], tasks: 'written answer of the inspecting body before quoting',
   },
   {
-    id: 'fit-radiator-fan', group: 'Cooling and comfort', title: 'Core, shroud, fan, pulley', facts: ['rec-bay-length', 'rec-radiator-core', 'eng-fan-reach', 'cho-fan', 'cho-engine-place', 'cho-mount-material', 'rec-drive-layout', 'eng-width'],
+    id: 'fit-radiator-fan', group: 'Cooling and comfort', title: 'Core, shroud, fan, pulley', facts: ['rec-bay-length', 'rec-radiator-core', 'eng-fan-reach', 'cho-fan', 'cho-engine-place', 'cho-mount-material', 'rec-drive-layout', 'eng-width', 'cho-pulley-side'],
     boltsUp: '{cl-fan-core}, {cl-pulley-fan} and {cl-fan-shroud} kept, shroud covers at least 70 % of the core (common practice)', adapt: 'thin fan, or pushers ahead with braces checked', clash: 'fan meets pulley in every arrangement',
     takeFirst: 'eng-fan-reach', resolutions: ['slim puller, two small pushers (swept area and flow recomputed), offset fan beside the nose'], knockOn: ['fit-cooling-capacity', 'fit-ac'], kit: ['kit-fan', 'kit-fan-relay'],
     tasks: 'airflow direction proved on the bench',

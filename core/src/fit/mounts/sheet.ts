@@ -6,6 +6,7 @@ import { FitEvidence } from '../evidence.ts';
 import { placed } from '../position/pose.ts';
 import { figure } from '../sheet.ts';
 import type { Figure, FitSheet } from '../sheet.ts';
+import { lieOf, pointsToRear } from '../shapes/lie.ts';
 import { chosenPose } from '../shapes/scene-of-job.ts';
 import { balanceOf, bossFromPad, mountAxes, mountLoads, mountSides, sideKnown } from './judged.ts';
 import type { MountAxis, MountSide } from './judged.ts';
@@ -69,7 +70,10 @@ function schoolsFor(offsets: Readonly<Record<MountSide, Record<MountAxis, number
 /** Mounts from above with the front marked, left and right named, the vector of each and what it carries. */
 export function mountSheet(books: Books): MountSheet {
   const e = new FitEvidence(books);
-  const known = mountSides.filter((side) => sideKnown(e, side));
+  // One that lies across hangs on three or four mounts, of which nothing is drawn.
+  const along = lieOf(books.job) === 'along';
+  const toRear = pointsToRear(books.job);
+  const known = along ? mountSides.filter((side) => sideKnown(e, side)) : [];
   const vector = (side: MountSide, axis: MountAxis) => bossFromPad(e, side, axis);
   const carries = ifKnown(() => mountLoads(e));
   const balance = ifKnown(() => balanceOf(e));
@@ -107,13 +111,13 @@ export function mountSheet(books: Books): MountSheet {
     ),
   ];
   return {
-    drawing: draw(books, e, known),
+    drawing: draw(books, e, known, along),
     groups: [
       ...known.map((side) => ({
         title: `${upper(side)} mount`,
         figures: mountAxes.flatMap((axis) => {
           const sum = vector(side, axis);
-          const name = `Boss ${way[axis][sum.value < 0 ? 1 : 0]} its pad`;
+          const name = `Boss ${way[axis][sum.value < 0 !== (toRear && axis === 'x') ? 1 : 0]} its pad`;
           return figure(`${side}-${axis}`, name, sum.size(name));
         }),
       })),
@@ -154,17 +158,21 @@ export function mountSheet(books: Books): MountSheet {
   };
 }
 
-const at = (x: number, y: number): Point => ({ x, y });
+/** From above, x to the right: the car's left above where x counts forward, below where it counts to the rear. */
+const above =
+  (toRear: boolean) =>
+  (x: number, y: number): Point => ({ x, y: toRear ? -y : y });
 const square = ({ x, y }: Point, half: number): Point[] => [
-  at(x - half, y - half),
-  at(x + half, y - half),
-  at(x + half, y + half),
-  at(x - half, y + half),
+  { x: x - half, y: y - half },
+  { x: x + half, y: y - half },
+  { x: x + half, y: y + half },
+  { x: x - half, y: y + half },
 ];
 
-/** From above, the front to the right, the car's left above. */
-function draw(books: Books, e: FitEvidence, known: readonly MountSide[]): Drawing {
-  const pose = chosenPose(books.job);
+function draw(books: Books, e: FitEvidence, known: readonly MountSide[], along: boolean): Drawing {
+  const pose = along ? chosenPose(books.job) : undefined;
+  const toRear = pointsToRear(books.job);
+  const at = above(toRear);
   const number = (factId: 'eng-mount-bosses' | 'rec-mount-pads', key: string): number => {
     const value = books.job.get(factId)?.parts[key];
     return typeof value === 'number' ? value : 0;
@@ -191,7 +199,7 @@ function draw(books: Books, e: FitEvidence, known: readonly MountSide[]): Drawin
     const ahead = pose.x + long + 60;
     shapes.push({
       id: 'front',
-      name: 'front',
+      name: toRear ? 'rear' : 'front',
       ink: 'gear',
       closed: false,
       points: [at(ahead, 0), at(ahead + 110, 0), at(ahead + 80, 22), at(ahead + 110, 0), at(ahead + 80, -22)],
@@ -231,7 +239,7 @@ function draw(books: Books, e: FitEvidence, known: readonly MountSide[]): Drawin
       said: formatMeasure(Math.round(size), 'mm'),
       from: pad,
       to: boss,
-      aside: side === 'left' ? 26 : -26,
+      aside: (side === 'left') !== toRear ? 26 : -26,
       rows: mountAxes.flatMap((axis) => bossFromPad(e, side, axis).rows),
       ...(size > 60 ? { word: 'stop' as const } : size > meets ? { word: 'look' as const } : {}),
     });
@@ -243,8 +251,7 @@ function draw(books: Books, e: FitEvidence, known: readonly MountSide[]): Drawin
   }
   return {
     name: 'Mounts from above',
-    summary:
-      'The front of the car is to the right, its left side above. Squares are the pads of the body, rings the bosses of the engine.',
+    summary: `The ${toRear ? 'rear' : 'front'} of the car is to the right, its left side ${toRear ? 'below' : 'above'}. Squares are the pads of the body, rings the bosses of the engine.`,
     unit: 'mm',
     shapes,
     spots,

@@ -20,8 +20,18 @@ const place = 'cho-engine-place';
 
 const rad = (deg: number): number => (deg * Math.PI) / 180;
 
-/** Lies the engine across the car? Then lengths and widths change places. Where nobody said, it is taken to lie along it. */
+/**
+ * Lies the engine across the car? Then lengths and widths change places. Which way its pulley end points says it; where nobody said,
+ * the layout of the car does, and where nobody said that, it is taken to lie along it.
+ */
 const across = (e: FitEvidence): boolean => {
+  const pulley = e.maybeWord('cho-pulley-side');
+  if (pulley !== undefined) return pulley === 'left' || pulley === 'right';
+  return notInFront(e);
+};
+
+/** Is the engine behind the firewall, or across before it? */
+const notInFront = (e: FitEvidence): boolean => {
   const layout = e.maybeWord('rec-drive-layout');
   return layout !== undefined && !layout.startsWith('front-longitudinal');
 };
@@ -441,7 +451,7 @@ export const spaceRules = [
     );
   }),
   rule('fit-tunnel', geo, (e) => {
-    if (across(e)) return e.say('bolts-up', 'no gearbox in a tunnel in this layout');
+    if (notInFront(e)) return e.say('bolts-up', 'no gearbox in a tunnel in this layout');
     const stations = [
       ['at the bell', 'width-at-bell', 'widest-at-bell'],
       ['at the waist', 'width-at-waist', 'widest-at-waist'],

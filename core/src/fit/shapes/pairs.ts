@@ -1,5 +1,6 @@
 import { FitEvidence } from '../evidence.ts';
 import type { Books } from '../../rules/evidence.ts';
+import type { Lie } from './lie.ts';
 import type { Sum } from '../../rules/sum.ts';
 
 /** Shapes of unit and bay that are to keep a least gap, and the interface that speaks of it. */
@@ -130,6 +131,54 @@ const always: readonly PairRule[] = [
   },
 ];
 
+/** What stands out of an engine that lies across, towards the front and towards the firewall. */
+const flanks = (['left', 'right'] as const).flatMap((side) => [
+  `covers-${side}`,
+  `manifolds-${side}`,
+  `accessories-${side}`,
+]);
+const ends = ['nose', 'block', 'gearbox-bell', 'gearbox-waist', 'gearbox-tail'];
+const overAndUnder = new Set(['hood', 'crossmember', 'steering', 'sway-bar', 'ground']);
+
+/** The pairs of an engine that lies across: its flanks meet firewall and radiator, its ends the sides of the bay. */
+const lyingAcross: readonly PairRule[] = [
+  ...always.filter((p) => overAndUnder.has(p.id)),
+  {
+    id: 'flank-front',
+    interfaceId: 'fit-bay-length',
+    name: 'engine to radiator and fan',
+    unit: [...flanks, 'gearbox-bell'],
+    bay: ['core', 'fan'],
+    clearance: 'cl-pulley-fan',
+  },
+  {
+    id: 'flank-firewall',
+    interfaceId: 'fit-firewall',
+    name: 'engine to firewall',
+    unit: [...flanks, 'rear-cover', 'gearbox-bell'],
+    bay: ['firewall'],
+    clearance: 'cl-firewall',
+  },
+  ...(['left', 'right'] as const).flatMap((side): PairRule[] => [
+    {
+      id: `end-rail-${side}`,
+      interfaceId: 'fit-bay-width',
+      name: `engine or gearbox to the ${side} rail`,
+      unit: ends,
+      bay: [`rail-${side}`],
+      clearance: 'cl-fixed',
+    },
+    {
+      id: `end-tower-${side}`,
+      interfaceId: 'fit-bay-width',
+      name: `engine or gearbox to the ${side} tower`,
+      unit: [...ends, ...flanks],
+      bay: [`tower-${side}`],
+      clearance: 'cl-rock-upper',
+    },
+  ]),
+];
+
 /** A pair with its least gap for the planned cushions. */
 export function withNeed(pair: PairRule, books: Books): PairRule & { need: Sum } {
   const evidence = new FitEvidence(books);
@@ -141,9 +190,15 @@ export function withNeed(pair: PairRule, books: Books): PairRule & { need: Sum }
 }
 
 /** The pairs of a job, each with its least gap. */
-export function pairsOf(books: Books): (PairRule & { need: Sum })[] {
+export function pairsOf(books: Books, lie: Lie = 'along'): (PairRule & { need: Sum })[] {
+  if (lie !== 'along') return lyingAcross.map((pair) => withNeed(pair, books));
   const driven = new FitEvidence(books).maybeWord('cho-fan') === 'engine-driven';
-  return [...always, nose(driven), ...sides].map((pair) => withNeed(pair, books));
+  // A gearbox behind or across before the firewall lies in no tunnel.
+  const layout = new FitEvidence(books).maybeWord('rec-drive-layout');
+  const tunnelled = layout === undefined || layout.startsWith('front-longitudinal');
+  return [...always, nose(driven), ...sides]
+    .filter((pair) => tunnelled || pair.interfaceId !== 'fit-tunnel')
+    .map((pair) => withNeed(pair, books));
 }
 
-export const pairRules: readonly PairRule[] = [...always, nose(true), nose(false), ...sides];
+export const pairRules: readonly PairRule[] = [...always, nose(true), nose(false), ...sides, ...lyingAcross];

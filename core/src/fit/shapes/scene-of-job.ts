@@ -7,6 +7,8 @@ import type { FitProblem } from '../position/problem.ts';
 import { jointLimits } from '../driveline/line.ts';
 import { bayRules } from './bay.ts';
 import { notKnown, Tape } from './tape.ts';
+import { lieOf, pointsToRear, turnedTo } from './lie.ts';
+import type { Lie } from './lie.ts';
 import { pairsOf } from './pairs.ts';
 import { withNeed } from './pairs.ts';
 import type { PairRule } from './pairs.ts';
@@ -29,6 +31,8 @@ export interface JobScene {
   /** Where somebody said that it sits; nothing where nobody did. */
   chosen: Pose | undefined;
   problem: FitProblem;
+  /** x counts to the rear of the car: the bay lies behind its partition, with the pulley to the rear. */
+  toRear: boolean;
   /** What the driveline does to the slope. */
   slopeHeld: string | undefined;
   /** Why nothing is drawn, where that is so. */
@@ -130,10 +134,28 @@ export function slopeHeld(book: FactBook): string | undefined {
     : `No slope that this engine stands leaves the ends of the shaft alike: the pinion stands at ${degrees(pinionDeg)}. The driveline has what cures it.`;
 }
 
+/** An engine that lies across leans by so much off upright, degrees, forward or back (common practice, no source). */
+const mostLean = 5;
+
+/** Where an engine that lies across may go: between firewall and radiator, between the rails, leaning a little. */
+function acrossRange(book: FactBook, at: Pose | undefined): PoseRange {
+  const deep = part(book, 'rec-bay-length', 'to-core-rear-face') ?? 800;
+  const wide = part(book, 'rec-bay-width', 'between-rails-at-mounts') ?? 1000;
+  return {
+    x: at ? [at.x - 60, at.x + 60] : [0, deep],
+    y: at ? [at.y - 60, at.y + 60] : [-wide / 2, wide / 2],
+    z: at ? [at.z - 60, at.z + 60] : [-150, 250],
+    slopeDeg: at ? [Math.min(-mostLean, at.slopeDeg), Math.max(mostLean, at.slopeDeg)] : [-mostLean, mostLean],
+    yawDeg: [0, 0],
+  };
+}
+
 /** Where the unit may go: round what was chosen, or where engines sit at all; the slope as engine and driveline stand it. */
 export function rangeOf(book: FactBook): PoseRange {
   const at = chosenPose(book);
   const recess = part(book, 'rec-bay-length', 'firewall-recess-depth') ?? 0;
+  const lies = lieOf(book) ?? 'along';
+  if (lies !== 'along') return acrossRange(book, at);
   const [low, high] = slopesForShaft(book)?.slopes ?? standsSlope(book);
   return {
     x: at ? [at.x - 60, at.x + 60] : [-recess, 160 - recess],
@@ -145,18 +167,27 @@ export function rangeOf(book: FactBook): PoseRange {
   };
 }
 
-/** The geometry of a job from its facts. Engines that lie across the car are not drawn yet. */
+/** A shape of the unit, turned as the engine lies in the car. */
+const asItLies = (lie: Lie, shape: FitShape): FitShape =>
+  lie === 'along' || shape.side === 'bay'
+    ? shape
+    : {
+        ...shape,
+        points: shape.points.map((p) => turnedTo(lie, p)),
+        ...(shape.drawn ? { drawn: shape.drawn.map((p) => turnedTo(lie, p)) } : {}),
+      };
+
+/** The geometry of a job from its facts; nothing is drawn while nobody can tell how the engine lies. */
 export function sceneOfJob(books: Books, own: OwnShapes = {}): JobScene {
   const book = books.job ?? new Map();
-  const layout = book.get('rec-drive-layout')?.parts['value'];
-  const across = typeof layout === 'string' && !layout.startsWith('front-longitudinal');
-  const fromFacts = across ? { shapes: [], missing: [] } : shapesOf(book);
+  const lie = lieOf(book);
+  const fromFacts = lie ? shapesOf(book) : { shapes: [], missing: [] };
   const { missing } = fromFacts;
-  const added = across ? [] : ownShapes(own);
-  const shapes = [...fromFacts.shapes, ...added.map((a) => a.shape)];
+  const added = lie ? ownShapes(own) : [];
+  const shapes = [...fromFacts.shapes, ...added.map((a) => a.shape)].map((s) => asItLies(lie ?? 'along', s));
   const there = new Set(shapes.map((s) => s.id));
   const waits = (ids: readonly string[]): Need[] => missing.filter((m) => ids.includes(m.id)).flatMap((m) => m.wants);
-  const all = across ? [] : [...pairsOf(books), ...added.map(({ pair }) => withNeed(pair, books))];
+  const all = !lie ? [] : [...pairsOf(books, lie), ...added.map(({ pair }) => withNeed(pair, books))];
   const ready = all.filter((p) => p.unit.some((id) => there.has(id)) && p.bay.some((id) => there.has(id)));
   const open = all.flatMap((pair) => {
     // Where the car has no such thing on one side there is no gap, whatever is missing on the other.
@@ -179,9 +210,8 @@ export function sceneOfJob(books: Books, own: OwnShapes = {}): JobScene {
       pairs: ready.map((p) => ({ id: p.id, unit: keeps(p.unit), bay: keeps(p.bay), needMm: p.need.value })),
       range: rangeOf(book),
     },
-    slopeHeld: across ? undefined : slopeHeld(book),
-    notDrawn: across
-      ? 'Drawn so far are engines that lie along the car. For one that lies across, the sums of the list stand.'
-      : undefined,
+    toRear: pointsToRear(book),
+    slopeHeld: slopeHeld(book),
+    notDrawn: lie ? undefined : 'Say which way the pulley end of the engine points, and it is drawn.',
   };
 }

@@ -14,8 +14,8 @@ import {
   optionsOf,
   outlineOf,
   pairRules,
-  project,
-  pull,
+  seenIn,
+  pulledIn,
   readingsFor,
   sayPosition,
   sceneOfJob,
@@ -198,12 +198,55 @@ describe('the shapes of a job', () => {
     );
   });
 
-  it('are not drawn for an engine that lies across, and say so', () => {
-    const scene = sceneOfJob({
-      job: bookOf(with_({ 'rec-drive-layout': { value: 'front-transverse' } })),
+  it('are not drawn while nobody can tell how the engine lies, and say what to say', () => {
+    for (const layout of ['front-transverse', 'mid-engine', 'rear-engine']) {
+      const scene = sceneOfJob({ job: bookOf(with_({ 'rec-drive-layout': { value: layout } })) });
+      expect(scene.shapes).toEqual([]);
+      expect(scene.notDrawn).toContain('which way the pulley end');
+    }
+  });
+
+  it('are turned as the engine lies: what points forward on it points to the side where the pulley is', () => {
+    const noseAt = (pulley: string) => {
+      const job = bookOf(
+        with_({
+          'rec-drive-layout': { value: 'front-transverse' },
+          'cho-pulley-side': { value: pulley },
+        }),
+      );
+      const nose = sceneOfJob({ job }).shapes.find((s) => s.id === 'nose')!;
+      const mean = (axis: 0 | 1): number =>
+        nose.points.reduce((sum, p) => sum + p[axis], 0) / nose.points.length;
+      return [mean(0), mean(1)] as const;
+    };
+    const [, left] = noseAt('left');
+    const [, right] = noseAt('right');
+    expect(left).toBeGreaterThan(300);
+    expect(right).toBeCloseTo(-left, 6);
+    expect(noseAt('rear')[0]).toBeCloseTo(left, 6);
+  });
+
+  it('an engine across between its rails: 1000 less 500 and 340 leave 80 each side, less the least gap (by hand)', () => {
+    const job = bookOf({
+      'rec-drive-layout': { value: 'front-transverse' },
+      'cho-pulley-side': { value: 'right' },
+      'rec-bay-width': { 'between-rails-at-mounts': 1000 },
+      'rec-bay-length': { 'to-core-rear-face': 2000 },
+      'eng-length': { value: 500 },
+      'eng-fan-reach': { 'pulley-face': 500 },
+      'cho-fan': { value: 'electric-puller' },
+      'gbx-length': { value: 340 },
+      'gbx-envelope': { 'widest-at-bell': 200, 'widest-at-waist': 200, 'widest-at-tail': 200 },
+      'cho-mount-material': { value: 'solid' },
     });
-    expect(scene.shapes).toEqual([]);
-    expect(scene.notDrawn).toContain('across');
+    const scene = sceneOfJob({ job });
+    const best = bestPosition(scene.problem);
+    const rails = scene.pairs.filter((p) => p.id.startsWith('end-rail')).length;
+    expect(rails).toBe(2);
+    const least = scene.pairs.find((p) => p.id === 'end-rail-left')!.need.value;
+    expect(best.worstMm).toBeCloseTo(80 - least, 0);
+    // The pulley to the right: the bell face lies left of the middle by half of what the engine is longer.
+    expect(best.pose.y).toBeCloseTo(80, 0);
   });
 });
 
@@ -340,10 +383,15 @@ describe('the views', () => {
   });
 
   it('see the left side on the left hand of who stands before the car, and a pull goes where it is seen to go', () => {
-    expect(project.front([100, 30, 50])).toEqual({ x: 30, y: 50 });
+    expect(seenIn('front', { toRear: false })([100, 30, 50])).toEqual({ x: 30, y: 50 });
+    // Behind a car whose engine lies behind the axle its left side is to the left, and below from above.
+    expect(seenIn('front', { toRear: true })([100, 30, 50])).toEqual({ x: -30, y: 50 });
+    expect(seenIn('top', { toRear: true })([100, 30, 50])).toEqual({ x: 100, y: -30 });
     for (const view of ['side', 'top', 'front'] as const) {
-      const by = pull[view]({ x: 3, y: 4 });
-      expect(project[view]([by.x ?? 0, by.y ?? 0, by.z ?? 0])).toEqual({ x: 3, y: 4 });
+      for (const toRear of [false, true]) {
+        const by = pulledIn(view, { toRear }, { x: 3, y: 4 });
+        expect(seenIn(view, { toRear })([by.x ?? 0, by.y ?? 0, by.z ?? 0])).toEqual({ x: 3, y: 4 });
+      }
     }
   });
 

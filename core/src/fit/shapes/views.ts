@@ -12,18 +12,47 @@ export const viewNames = { side: 'From the side', top: 'From above', front: 'Fro
 export type ViewName = keyof typeof viewNames;
 
 /** What of a place is seen, in mm: to the right and up. */
-export const project: Readonly<Record<ViewName, (at: Vec) => Point>> = {
+const project: Readonly<Record<ViewName, (at: Vec) => Point>> = {
   side: ([x, , z]) => ({ x, y: z }),
   top: ([x, y]) => ({ x, y }),
   // Who stands before the car has its left side to the right.
   front: ([, y, z]) => ({ x: y, y: z }),
 };
 
+/**
+ * Where the pulley points to the rear, x counts from the partition to the rear of the car: from above its left side lies below, and who
+ * looks into the bay stands behind the car, its left side to the left.
+ */
+const turnedOver =
+  (flat: (at: Vec) => Point, axis: 'x' | 'y') =>
+  (at: Vec): Point => {
+    const { x, y } = flat(at);
+    return axis === 'x' ? { x: -x, y } : { x, y: -y };
+  };
+
+/** What of a place is seen in a view of this bay, mm to the right and up. */
+export const seenIn = (view: ViewName, { toRear }: Pick<JobScene, 'toRear'>): ((at: Vec) => Point) =>
+  !toRear || view === 'side' ? project[view] : turnedOver(project[view], view === 'top' ? 'y' : 'x');
+
+/** How a view of this bay is called. */
+export const viewTitle = (view: ViewName, { toRear }: Pick<JobScene, 'toRear'>): string =>
+  toRear && view === 'front' ? 'From the rear' : viewNames[view];
+
+/** How a pull on a view of this bay moves the unit, mm. */
+export const pulledIn = (
+  view: ViewName,
+  { toRear }: Pick<JobScene, 'toRear'>,
+  by: Point,
+): { x?: number; y?: number; z?: number } => {
+  const moves = pull[view](by);
+  return toRear && moves.y !== undefined ? { ...moves, y: -moves.y } : moves;
+};
+
 /** Along which axis one looks. */
 const sight: Readonly<Record<ViewName, 'x' | 'y' | 'z'>> = { side: 'y', top: 'z', front: 'x' };
 
 /** How a pull on a view moves the unit, mm. */
-export const pull: Readonly<Record<ViewName, (by: Point) => { x?: number; y?: number; z?: number }>> = {
+const pull: Readonly<Record<ViewName, (by: Point) => { x?: number; y?: number; z?: number }>> = {
   side: ({ x, y }) => ({ x, z: y }),
   top: ({ x, y }) => ({ x, y }),
   front: ({ x, y }) => ({ y: x, z: y }),
@@ -111,7 +140,7 @@ export function viewOf(
   margins: readonly Margin[],
   ghosts: readonly Ghost[] = [],
 ): Drawing {
-  const flat = project[view];
+  const flat = seenIn(view, scene);
   const { unit, bay } = scene.problem;
   const meets = new Set(margins.filter((m) => m.gap < 0).map((m) => bay[m.meeting.bay]));
   const drawn = (shape: FitShape, i: number, at: Pose | undefined, ink: Shape['ink'], mark: string): Shape => ({
@@ -156,7 +185,7 @@ export function viewOf(
     .slice(0, mostNumbers)
     .map(({ seen: _seen, ...d }) => d);
   return {
-    name: viewNames[view],
+    name: viewTitle(view, scene),
     summary: `${unit.length > 0 ? 'The unit in teal' : 'No unit yet'}, the bay in grey${meets.size > 0 ? ', what meets hatched' : ''}${ghosts.length > 0 ? `, dashed ${ghosts.map((g) => g.said).join(' and ')}` : ''}.`,
     unit: 'mm',
     shapes: [
