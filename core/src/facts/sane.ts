@@ -103,6 +103,12 @@ const inOrder: Readonly<Partial<Record<string, readonly (readonly [behind: strin
   'eng-sump-bowl-place': [['bowl-rear-x', 'bowl-front-x']],
   'rec-bay-length': [['to-core-rear-face', 'to-radiator-support']],
   // The axle comes up to the body in bump and falls away in droop.
+  'rec-hub-places': [
+    ['left-z-at-droop', 'left-z'],
+    ['left-z', 'left-z-at-bump'],
+    ['right-z-at-droop', 'right-z'],
+    ['right-z', 'right-z-at-bump'],
+  ],
   'rec-pinion-place': [
     ['z-at-droop', 'z-at-ride-height'],
     ['z-at-ride-height', 'z-at-bump'],

@@ -29,6 +29,32 @@ const mounts = (x: string) => ({
 });
 const auto = { 'gbx-kind': 'automatic-electronic' };
 const long = { 'rec-drive-layout': 'front-longitudinal-rear-drive' };
+const halfShafts = (lengths: Record<string, string>): Typed => {
+  const inner = {
+    'left-x': '100',
+    'left-y': '200',
+    'left-z': '-50',
+    'right-x': '100',
+    'right-y': '-250',
+    'right-z': '-50',
+  };
+  const travel = (side: string) => ({
+    [`${side}-z-at-bump`]: '30',
+    [`${side}-z-at-droop`]: '-130',
+  });
+  return {
+    'rec-drive-layout': 'front-transverse',
+    'cho-side-outputs': inner,
+    'rec-hub-places': {
+      ...inner,
+      'left-y': '700',
+      'right-y': '-700',
+      ...travel('left'),
+      ...travel('right'),
+    },
+    'cho-halfshafts': { ...lengths, plunge: '40', 'largest-angle': '20' },
+  };
+};
 const shaft = (outside: string) => ({
   ...long,
   'gbx-output': {
@@ -462,6 +488,9 @@ const cases: readonly (readonly [string, Typed, FitWord, Typed?])[] = [
     'bolts-up',
   ],
   ['fit-gearbox-mount', { ...long, ...place, 'gbx-source-layout': 'all-drive' }, 'clash'],
+  ['fit-halfshafts', halfShafts({ 'length-left': '503', 'length-right': '453.5' }), 'bolts-up'],
+  ['fit-halfshafts', halfShafts({}), 'adapt'],
+  ['fit-halfshafts', halfShafts({ 'length-left': '470', 'length-right': '453.5' }), 'clash'],
   ['fit-propshaft-length', shaft('76.2'), 'clash'],
   ['fit-propshaft-length', shaft('101.6'), 'bolts-up'],
   [

@@ -128,7 +128,9 @@ describe('what lies behind the block', () => {
     expect([verdict.word, verdict.headline]).toEqual([word, expect.stringContaining(said)]);
   });
   it('a bearing round the input shaft is no go before its height is known', () => {
-    const { 'gbx-clutch-set': _set, ...rest } = manual;
+    const rest = Object.fromEntries(
+      Object.entries(manual).filter(([id]) => id !== 'gbx-clutch-set'),
+    ) as Typed;
     expect(says('fit-clutch', books(rest)).word).toBe('not-measured');
     expect(says('fit-clutch', books({ ...rest, 'gbx-release-kind': 'external-slave' })).word).toBe(
       'bolts-up',
@@ -263,8 +265,7 @@ describe('the line of shafts', () => {
         f.id.startsWith('ride'),
       ),
     ).toHaveLength(3);
-    const { 'cho-carrier': _c, ...whole } = carrier;
-    const bent = { ...whole, 'rec-pinion-angle': '5' };
+    const bent: Typed = { ...job, 'rec-pinion-angle': '5' };
     expect(says('fit-driveline-angles', books(bent)).headline).toContain('between the ends');
     expect(
       says('fit-driveline-angles', books({ ...bent, 'cho-carrier': carrier['cho-carrier']! }))
@@ -367,6 +368,84 @@ describe('the line of shafts', () => {
       'clash',
       expect.stringContaining('rear plate limit'),
     ]);
+  });
+});
+
+describe('half shafts', () => {
+  const side = (which: 'left' | 'right', sign: 1 | -1, y: number): Record<string, string> => ({
+    [`${which}-x`]: '100',
+    [`${which}-y`]: String(sign * y),
+    [`${which}-z`]: '-50',
+  });
+  const travel = (which: string) => ({
+    [`${which}-z-at-bump`]: '30',
+    [`${which}-z-at-droop`]: '-130',
+  });
+  const job: Typed = {
+    'rec-drive-layout': 'front-transverse',
+    'cho-side-outputs': { ...side('left', 1, 200), ...side('right', -1, 250) },
+    'rec-hub-places': {
+      ...side('left', 1, 700),
+      ...side('right', -1, 700),
+      ...travel('left'),
+      ...travel('right'),
+    },
+    'cho-halfshafts': {
+      'length-left': '503',
+      'length-right': '453.5',
+      plunge: '40',
+      'largest-angle': '20',
+    },
+  };
+  it('are 500 long at ride height and 506.4 in bump and droop of 80 (by hand: the root of the squares)', () => {
+    const sheet = drivelineSheet(books(job), { slopeDeg: [0, 5] });
+    expect(value(sheet, 'left-ride')).toBeCloseTo(500, 9);
+    expect(value(sheet, 'left-bump')).toBeCloseTo(Math.hypot(500, 80), 9);
+    expect(value(sheet, 'left-bump-angle')).toBeCloseTo((Math.atan(80 / 500) * 180) / Math.PI, 6);
+    expect(value(sheet, 'left-even')).toBeCloseTo((500 + Math.hypot(500, 80)) / 2, 9);
+    expect(value(sheet, 'left-left')).toBeCloseTo(20 - (Math.hypot(500, 80) - 503), 6);
+    expect(says('fit-halfshafts', books(job)).word).toBe('bolts-up');
+  });
+  it.each([
+    [
+      'a shaft too short',
+      { 'length-left': '485', 'length-right': '453.5', plunge: '40', 'largest-angle': '20' },
+      'clash',
+      'short',
+    ],
+    [
+      'a joint that stands less',
+      { 'length-left': '503', 'length-right': '453.5', plunge: '40', 'largest-angle': '9.5' },
+      'clash',
+      'over what it stands',
+    ],
+    [
+      'no shafts yet',
+      { plunge: '40', 'largest-angle': '20' },
+      'adapt',
+      'to be made: left 503 mm, right 4',
+    ],
+  ])('%s', (_, set, word, said) => {
+    const verdict = says('fit-halfshafts', books({ ...job, 'cho-halfshafts': set }));
+    expect([verdict.word, verdict.headline]).toEqual([word, expect.stringContaining(said)]);
+  });
+  it('are no go before bump and droop are read', () => {
+    const level = { ...side('left', 1, 700), ...side('right', -1, 700) };
+    const set = {
+      'length-left': '500',
+      'length-right': '450',
+      plunge: '40',
+      'largest-angle': '20',
+    };
+    const verdict = says(
+      'fit-halfshafts',
+      books({ ...job, 'rec-hub-places': level, 'cho-halfshafts': set }),
+    );
+    expect(verdict.word).toBe('not-measured');
+    expect(verdict.needs.map((n) => n.partKey)).toContain('left-z-at-droop');
+  });
+  it('are no matter of a car with a propshaft', () => {
+    expect(says('fit-halfshafts', books(long)).word).toBe('bolts-up');
   });
 });
 

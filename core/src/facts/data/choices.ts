@@ -186,6 +186,22 @@ export const choicesFacts = [
     howTo: 'Callipers on the piece itself, at three places; 0 where there is none', neededBy: ['fit-converter-seat', 'fit-pilot', 'fit-crank-flange', 'fit-clutch', 'fit-gearbox-mount', 'fit-shift-linkage', 'fit-propshaft-length', 'fit-driveline-angles'],
   },
   {
+    id: 'cho-side-outputs', subject: 'choice', group: 'Choices', label: 'Inner joints of the half shafts, as the unit sits',
+    parts: [
+      { key: 'left-x', label: 'Left x', unit: 'mm' }, { key: 'left-y', label: 'Left y', unit: 'mm' }, { key: 'left-z', label: 'Left z', unit: 'mm' },
+      { key: 'right-x', label: 'Right x', unit: 'mm' }, { key: 'right-y', label: 'Right y', unit: 'mm' }, { key: 'right-z', label: 'Right z', unit: 'mm' },
+    ],
+    howTo: 'Middle of each inner joint from body datum, from the trial fit or from the drawing before it', neededBy: ['fit-halfshafts'],
+  },
+  {
+    id: 'cho-halfshafts', subject: 'choice', group: 'Choices', label: 'Half shafts',
+    parts: [
+      { key: 'length-left', label: 'Left, between the middles of its joints', unit: 'mm' }, { key: 'length-right', label: 'Right, between the middles of its joints', unit: 'mm' },
+      { key: 'plunge', label: 'Plunge of the inner joint, whole', unit: 'mm' }, { key: 'largest-angle', label: 'Largest angle of the inner joint', unit: 'deg' },
+    ],
+    howTo: 'Lengths on the bench, the inner joint in the middle of its plunge; plunge and angle are the maker\'s', neededBy: ['fit-halfshafts'],
+  },
+  {
     id: 'cho-carrier', subject: 'choice', group: 'Choices', label: 'Centre bearing of the shaft',
     parts: [
       { key: 'value', label: '', options: ['none', 'one'] }, { key: 'x', label: 'x', unit: 'mm' }, { key: 'y', label: 'y', unit: 'mm' }, { key: 'z', label: 'z', unit: 'mm' },

@@ -65,6 +65,8 @@ export const datumOf: Readonly<Partial<Record<FactId, { datum: DatumId; counts?:
   'gbx-clutch-set': { datum: 'gearbox', counts: 'the bearing inside the bell, back from its face, positive' },
   'gbx-output': { datum: 'gearbox', counts: 'left of and below the input axis, positive' },
   'cho-carrier': { datum: 'body', counts: 'behind the firewall x is negative' },
+  'rec-hub-places': { datum: 'body', counts: 'the right side has a negative y; up from the rail top, below it negative' },
+  'cho-side-outputs': { datum: 'body', counts: 'the right side has a negative y; up from the rail top, below it negative' },
   'rec-wheelbase': { datum: 'body', counts: 'ahead of the firewall x is positive' },
   'gbx-converter-seat': { datum: 'gearbox', counts: 'pads inside the bell, back from its face, positive' },
 };

@@ -244,6 +244,14 @@ export const recipientFacts = [
     howTo: 'Digital level on the flange face at ride height, weight on wheels', neededBy: ['fit-driveline-angles'],
   },
   {
+    id: 'rec-hub-places', subject: 'recipient', group: 'Brakes, steering, axles', label: 'Outer joints of the half shafts',
+    parts: [
+      { key: 'left-x', label: 'Left x', unit: 'mm' }, { key: 'left-y', label: 'Left y', unit: 'mm' }, { key: 'left-z', label: 'Left z at ride height', unit: 'mm' }, { key: 'left-z-at-bump', label: 'Left z at full bump', unit: 'mm' }, { key: 'left-z-at-droop', label: 'Left z at full droop', unit: 'mm' },
+      { key: 'right-x', label: 'Right x', unit: 'mm' }, { key: 'right-y', label: 'Right y', unit: 'mm' }, { key: 'right-z', label: 'Right z at ride height', unit: 'mm' }, { key: 'right-z-at-bump', label: 'Right z at full bump', unit: 'mm' }, { key: 'right-z-at-droop', label: 'Right z at full droop', unit: 'mm' },
+    ],
+    howTo: 'Middle of each outer joint from body datum: at ride height, spring out or jacked to full bump, hanging free', neededBy: ['fit-halfshafts'],
+  },
+  {
     id: 'rec-tyre-size', subject: 'recipient', group: 'Brakes, steering, axles', label: 'Tyre size',
     parts: [
       { key: 'value', label: '', text: true }, { key: 'rolling-circumference', label: 'Rolling circumference', unit: 'mm' },

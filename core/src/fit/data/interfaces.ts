@@ -66,7 +66,7 @@ export const interfaces: readonly InterfaceDef[] = [
     knockOn: ['fit-sensor-plugs', 'fit-ecu-engine'], kit: ['kit-trigger', 'kit-sensors-renew'], tasks: 'teeth counted, offset by positive stop, polarity checked',
   },
   {
-    id: 'fit-halfshafts', group: 'Mounts, drive end', title: 'Transverse or mid unit to wheels', facts: ['rec-drive-layout', 'gbx-output', 'rec-axle-rating'],
+    id: 'fit-halfshafts', group: 'Mounts, drive end', title: 'Transverse or mid unit to wheels', facts: ['rec-drive-layout', 'gbx-output', 'rec-axle-rating', 'rec-hub-places', 'cho-side-outputs', 'cho-halfshafts'],
     boltsUp: 'splines, lengths and joint plunge agree, joint angle within maker\'s figure (the manual)', adapt: 'hybrid shaft of two donors, intermediate shaft and bearing bracket', clash: 'plunge runs out at bump or droop',
     takeFirst: 'gbx-output', resolutions: ['made-up shafts', 'unit moved sideways within mount travel'], knockOn: ['fit-bay-width', 'fit-mount-pads'], kit: ['kit-halfshafts'], tasks: 'plunge measured at both ends of travel',
   },

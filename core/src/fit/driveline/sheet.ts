@@ -12,6 +12,7 @@ import { axesOf, jointLimits, leftOverDeg, lengthsOf, workingAngles } from './li
 import type { LineOfShafts } from './line.ts';
 import { jointNames, lineFacts, numbersOf, ofLine, shaftLine } from './judged.ts';
 import type { ShaftLine, Travel } from './judged.ts';
+import { shaftSides, sideShaft } from './half-shafts.ts';
 import { axleWeights } from './weights.ts';
 
 export interface DrivelineSheet extends FitSheet {
@@ -126,9 +127,13 @@ export function drivelineSheet(books: Books, room: SlopeRoom): DrivelineSheet {
         )
       : undefined;
   const weights = ifKnown(() => axleWeights(e));
+  const layout = e.maybeWord('rec-drive-layout');
+  const sides = layout !== undefined && !layout.startsWith('front-longitudinal');
+  const largest = e.maybe('cho-halfshafts', 'largest-angle');
+  const bends = (deg: number): Figure['word'] => (largest && deg > largest.value ? 'stop' : undefined);
   const nothing: Drawing = {
     name: 'The line of shafts',
-    summary: 'Nothing is drawn while a place is missing.',
+    summary: sides ? 'No propshaft in this layout.' : 'Nothing is drawn while a place is missing.',
     unit: 'mm',
     shapes: [],
     spots: [],
@@ -171,6 +176,30 @@ export function drivelineSheet(books: Books, room: SlopeRoom): DrivelineSheet {
             )
           : [],
       },
+      ...shaftSides.flatMap((side) => {
+        const shaft = sides ? ifKnown(() => sideShaft(e, side)) : undefined;
+        if (!shaft) return [];
+        return [
+          {
+            title: `${side === 'left' ? 'Left' : 'Right'} half shaft`,
+            figures: [
+              ...shaft.lengths.flatMap(([at, sum]) =>
+                figure(`${side}-${at}`, `Between the joints ${travels[at]}`, sum),
+              ),
+              ...shaft.angles.flatMap(([at, sum]) =>
+                figure(`${side}-${at}-angle`, `Inner joint ${travels[at]}`, sum, bends(sum.value)),
+              ),
+              ...figure(`${side}-even`, 'Length that stands even', shaft.even),
+              ...figure(
+                `${side}-left`,
+                'Plunge left at its worse end',
+                shaft.left,
+                shaft.left && shaft.left.value < 0 ? 'stop' : undefined,
+              ),
+            ],
+          },
+        ];
+      }),
       {
         title: 'What the axles gain',
         figures: weights
@@ -186,9 +215,20 @@ export function drivelineSheet(books: Books, room: SlopeRoom): DrivelineSheet {
       },
     ].filter((g) => g.figures.length > 0),
     wants: [
-      ...lineFacts(e).flatMap(([factId, partKey = 'value']) =>
+      ...(sides ? [] : lineFacts(e)).flatMap(([factId, partKey = 'value']) =>
         books.job.get(factId)?.parts[partKey] === undefined ? [{ factId, partKey }] : [],
       ),
+      ...(sides
+        ? (
+            [
+              ['cho-side-outputs', 'left-y'],
+              ['rec-hub-places', 'left-y'],
+              ['cho-halfshafts', 'plunge'],
+            ] as const
+          ).flatMap(([factId, partKey]) =>
+            books.job.get(factId)?.parts[partKey] === undefined ? [{ factId, partKey }] : [],
+          )
+        : []),
       ...(weights
         ? []
         : (['value', 'front-axle-x'] as const).flatMap((partKey) =>

@@ -23,6 +23,7 @@ import {
   samePattern,
   tipIntoCrank,
 } from '../stack/sums.ts';
+import { halfShaftsVerdict } from '../driveline/half-shafts.ts';
 import { circumferenceMm } from '../driveline/gears.ts';
 import { axleWeights } from '../driveline/weights.ts';
 import type { AxleWeights } from '../driveline/weights.ts';
@@ -402,6 +403,11 @@ export const drivelineRules = [
       );
     },
   ),
+  rule('fit-halfshafts', "geometry; plunge and angle are the maker's, 2 mm kept at each end common practice", (e) => {
+    if (e.word('rec-drive-layout').startsWith('front-longitudinal'))
+      return e.say('bolts-up', 'no half shafts from the unit in this layout');
+    return halfShaftsVerdict(e);
+  }),
   rule('fit-torque-chain', 'common practice: each rating at least 1.2 times the torque that reaches it', (e) => {
     const torque = e.maybe('cho-power-target', 'torque') ?? e.fact('eng-torque');
     if (torque.value <= 0) throw new RangeError('A torque is above zero');

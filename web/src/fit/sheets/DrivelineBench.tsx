@@ -71,6 +71,7 @@ export function DrivelineBench() {
       places={[
         'fit-driveline-angles',
         'fit-propshaft-length',
+        'fit-halfshafts',
         'fit-torque-chain',
         'fit-gearing',
         'fit-speedo',

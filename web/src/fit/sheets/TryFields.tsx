@@ -75,7 +75,7 @@ function One({ field, tries, open }: { field: TryField; tries: TriesView; open: 
 
 const keepWords = (factId: FactId, parts: readonly string[]): string =>
   parts.length === 1
-    ? `Keep ${factPart(factId, parts[0]!).label.toLowerCase()}`
+    ? `Keep ${factPart(factId, parts[0]).label.toLowerCase()}`
     : `Keep ${factDef(factId).label.toLowerCase()}`;
 
 /** Keeps one choice of those that are tried: a choice may be changed by choosing, a reading only by reading. */
