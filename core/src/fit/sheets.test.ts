@@ -5,6 +5,10 @@ import {
   interfaceOf,
   judge,
   sceneOfJob,
+  bayKinds,
+  bestPosition,
+  sayPosition,
+  withUsual,
   drivelineSheet,
   gearsOf,
   mountSheet,
@@ -666,4 +670,37 @@ describe('the slope of the position', () => {
     };
     expect(slope({ ...shaft, 'cho-engine-place': place })).toEqual([1, 4.4]);
   });
+});
+
+describe('usual sizes', () => {
+  const known: Typed = {
+    ...long,
+    'eng-layout': 'vee-8',
+    'eng-length': '610',
+    'rec-bay-length': { 'to-core-rear-face': '900' },
+  };
+  it('fill up what nobody knows, as something assumed, and change nothing that is known', () => {
+    const { job } = withUsual(books(known), 'large-car');
+    expect(job.get('eng-length')!.source).not.toBe('assumed');
+    expect(job.get('eng-length')!.parts['value']).toBe(610);
+    expect(job.get('rec-bay-length')!.parts['to-core-rear-face']).toBe(900);
+    expect(job.get('rec-bay-length')!.source).toBe('assumed');
+    expect(job.get('eng-height-up')!.source).toBe('assumed');
+    expect(withUsual(books(known), undefined).job.get('eng-height-up')).toBeUndefined();
+  });
+  it.each(['inline-4', 'inline-6', 'vee-6', 'vee-8', 'flat-4'])(
+    'draw a whole %s in every bay, and never say that it fits without more',
+    (layout) => {
+      for (const kind of bayKinds) {
+        const scene = sceneOfJob(
+          withUsual(books({ ...long, 'eng-layout': layout, 'cho-fan': 'electric-puller' }), kind),
+        );
+        expect(scene.shapes.filter((s) => s.side === 'unit').length).toBeGreaterThan(10);
+        const best = bestPosition(scene.problem, { work: 20_000 });
+        const { headline, doubts } = sayPosition(scene, best);
+        expect(doubts.join(' ')).toContain('Stands on assumed facts');
+        expect(headline).toMatch(/as far as it is known|Not known yet/i);
+      }
+    },
+  );
 });

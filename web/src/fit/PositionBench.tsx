@@ -1,9 +1,21 @@
-import { Button } from '@mantine/core';
+import { Button, Select } from '@mantine/core';
 import { useHotkeys, useMediaQuery } from '@mantine/hooks';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { poseKeys, pulledIn, sayPosition, sectionAt, stationsOf, viewNames, viewOf, viewTitle } from '@bay/core/fit';
-import type { Pose, PoseKey, ViewName } from '@bay/core/fit';
+import {
+  bayKinds,
+  bayKindWords,
+  hasUsualEngine,
+  poseKeys,
+  pulledIn,
+  sayPosition,
+  sectionAt,
+  stationsOf,
+  viewNames,
+  viewOf,
+  viewTitle,
+} from '@bay/core/fit';
+import type { BayKind, Pose, PoseKey, ViewName } from '@bay/core/fit';
 import { FactEditor, useFactRow, usePutFact } from '../facts/index.ts';
 import { useJob } from '../sheet/index.ts';
 import { Board } from '../ui/board/index.ts';
@@ -63,7 +75,7 @@ function Steps({ pose, move }: Pick<PositionView, 'pose' | 'move'>) {
 }
 
 /** Writes where it sits as what was chosen, from the drawing. */
-function Keep({ pose }: { pose: Pose }) {
+function Keep({ pose, usual }: { pose: Pose; usual: boolean }) {
   const { mayWrite } = useJob();
   const row = useFactRow('cho-engine-place', 'job');
   const put = usePutFact();
@@ -84,7 +96,7 @@ function Keep({ pose }: { pose: Pose }) {
             },
             // It stands in a drawing, not in the car.
             source: 'assumed',
-            note: 'from the drawing',
+            note: usual ? 'from the drawing, what is missing in usual sizes' : 'from the drawing',
             revision: row?.revision ?? 0,
           })
         }
@@ -93,6 +105,29 @@ function Keep({ pose }: { pose: Pose }) {
       </Button>
       <Trouble of={put} />
     </>
+  );
+}
+
+/** What nobody measured may be drawn in usual sizes: nothing of it is written, and what stands on it says so. */
+function UsualSizes({ view }: { view: PositionView }) {
+  const { plan } = useJob();
+  return (
+    <section className="panel" aria-label="Usual sizes">
+      <h3>Before it is measured</h3>
+      <Select
+        label="Draw what is missing as it usually is"
+        description={
+          hasUsualEngine(plan.facts)
+            ? 'Nothing of it is written. It shows what decides, and what to measure first.'
+            : 'The bay only: say the cylinder layout, and the engine is drawn too.'
+        }
+        data={bayKinds.map((value) => ({ value, label: bayKindWords[value] }))}
+        value={view.usual ?? null}
+        onChange={(kind) => view.setUsual(kind ?? undefined)}
+        placeholder="only what is known"
+        clearable
+      />
+    </section>
   );
 }
 
@@ -132,6 +167,7 @@ export function PositionBench() {
           Bay and engine are drawn from their facts: lengths, widths, heights, sump, crossmember.{' '}
           <Link to="../facts">Take them in the list of facts</Link>, or walk round the car.
         </Empty>
+        <UsualSizes view={view} />
         <MeasureNext scene={scene} margins={view.atBest} />
       </>
     );
@@ -243,7 +279,7 @@ export function PositionBench() {
                 Back to where it was chosen
               </Button>
             )}
-            <Keep pose={pose} />
+            <Keep pose={pose} usual={view.usual !== undefined} />
           </div>
         </section>
         <p className="caution">
@@ -251,6 +287,7 @@ export function PositionBench() {
           structure and steering are a qualified person's, the maker's manual and local law go first.
         </p>
         <MeasureNext scene={scene} margins={view.atBest} />
+        {(scene.missing.length > 0 || view.usual) && <UsualSizes view={view} />}
         {view.trial && <AgainstDrawing said={view.trial} scene={scene} draw={view.drawAt} />}
         <section className="panel" aria-label="Every gap here">
           <h3>Every gap here</h3>

@@ -13,9 +13,11 @@ import {
   sceneOfJob,
   standingTrials,
   trialSaid,
+  withUsual,
   withWaysOut,
 } from '@bay/core/fit';
 import type {
+  BayKind,
   FitOption,
   Ghost,
   Margin,
@@ -54,6 +56,9 @@ export interface PositionView {
   drawAt: (pose: Pose) => void;
   /** Where it stands besides: as chosen, and as the last lift read it. */
   ghosts: readonly Ghost[];
+  /** What nobody measured is drawn as bays of this kind are; nothing where it is left out. */
+  usual: BayKind | undefined;
+  setUsual: (kind: BayKind | undefined) => void;
   toBest: () => void;
   toChosen: (() => void) | undefined;
   tryPlan: (ids: readonly string[], pose: Pose) => void;
@@ -65,7 +70,8 @@ export interface PositionView {
 export function usePosition(reserveMm: number): PositionView {
   const { plan } = useJob();
   const written = useRecords('way-out');
-  const books = useMemo(() => ({ job: plan.facts }), [plan.facts]);
+  const [usual, setUsual] = useState<BayKind>();
+  const books = useMemo(() => withUsual({ job: plan.facts }, usual), [plan.facts, usual]);
   const own = useRecords('own-shape');
   const asIs = useMemo(() => sceneOfJob(books, own), [books, own]);
   const options = useMemo(() => optionsOf(books, asIs, written), [books, asIs, written]);
@@ -127,6 +133,8 @@ export function usePosition(reserveMm: number): PositionView {
     waiting: !moving && !scene.chosen && !searching.result && searching.share !== undefined,
     trial,
     ghosts,
+    usual,
+    setUsual,
     drawAt: setMoving,
     move: (by) => setMoving((now) => moved(now ?? pose, by, range)),
     toBest: () => searching.result && setMoving(searching.result.pose),

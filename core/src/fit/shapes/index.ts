@@ -10,3 +10,4 @@ export * from './lie.ts';
 export * from './own.ts';
 export * from './round.ts';
 export * from './trial.ts';
+export * from './usual.ts';
