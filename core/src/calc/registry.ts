@@ -150,6 +150,81 @@ export const calculators: readonly Calculator[] = [
     },
   },
   {
+    name: 'drill',
+    title: 'Drills for a thread and for its bolt',
+    source: 'ISO 273 medium series (memory); diameter less pitch, common practice',
+    inputs: [measure('diameter', 'Diameter', 'mm', '6', 1, 64), measure('pitch', 'Pitch', 'mm', '1', 0.2, 6)],
+    run: (v) => {
+      const [d, p] = [v.num('diameter'), v.num('pitch')];
+      const hole = sums.clearanceHoleMm(d);
+      return {
+        results: [
+          out('Drill for the thread', sums.tapDrillMm(d, p), 'mm', 2),
+          hole === undefined ? say('Drill for the bolt', 'not in the table') : out('Drill for the bolt', hole, 'mm', 1),
+        ],
+        because: `${d} − ${p} mm; clearance hole of the medium series`,
+      };
+    },
+  },
+  {
+    name: 'pipe-cut',
+    title: 'What comes off a pipe between two flanges',
+    source: 'geometry; faces parallel within half a degree, common practice',
+    inputs: [
+      measure('length', 'Pipe as it is', 'mm', '335', 1, 10_000),
+      measure('one', 'Between the faces, one side', 'mm', '301', 1, 10_000),
+      measure('other', 'Between the faces, other side', 'mm', '301.4', 1, 10_000),
+      measure('face', 'Across the face', 'mm', '76', 5, 1000),
+      measure('weld', 'Gap for the weld, both ends together', 'mm', '1', 0, 20),
+    ],
+    run: (v) => {
+      const { cutMm, leanDeg } = sums.pipeCut({
+        lengthMm: v.num('length'),
+        gapOneSideMm: v.num('one'),
+        gapOtherSideMm: v.num('other'),
+        faceMm: v.num('face'),
+        weldGapMm: v.num('weld'),
+      });
+      return {
+        results: [
+          cutMm >= 0 ? out('Cut off', cutMm, 'mm', 1) : out('Too short by', -cutMm, 'mm', 1),
+          out('Faces lean by', leanDeg, 'deg', 2),
+        ],
+        because: `${v.num('length')} mm − (mean of ${v.num('one')} and ${v.num('other')} mm − ${v.num('weld')} mm). Cut long, try, then cut the last`,
+      };
+    },
+  },
+  {
+    name: 'stud',
+    title: 'Where a stud is cut, and what is left under a cover',
+    source: 'common practice: the nut whole, and a thread and a half beyond',
+    inputs: [
+      measure('clamped', 'What it holds', 'mm', '12', 0, 500),
+      measure('washer', 'Washer', 'mm', '2', 0, 20),
+      measure('nut', 'Lock nut', 'mm', '10', 1, 60),
+      measure('pitch', 'Pitch', 'mm', '1.5', 0.2, 8),
+      measure('cover', 'Room over its shoulder to the cover', 'mm', '32', 0, 1000),
+    ],
+    run: (v) => {
+      const { lengthMm, leftMm } = sums.studLength({
+        clampedMm: v.num('clamped'),
+        washerMm: v.num('washer'),
+        nutMm: v.num('nut'),
+        pitchMm: v.num('pitch'),
+        coverMm: v.num('cover'),
+      });
+      return {
+        results: [
+          out('Cut at, from its shoulder', lengthMm, 'mm', 1),
+          leftMm >= 0
+            ? out('Left under the cover', leftMm, 'mm', 1)
+            : say('Left under the cover', `meets it by ${(-leftMm).toFixed(1)} mm`),
+        ],
+        because: `${v.num('clamped')} + ${v.num('washer')} + ${v.num('nut')} + 1.5 × ${v.num('pitch')} mm; cover pushed down before it is believed`,
+      };
+    },
+  },
+  {
     name: 'wire',
     title: 'Wire size, fuse and voltage drop',
     source: 'IEC 60028; limits common practice, the cable maker first',
@@ -228,6 +303,80 @@ export const calculators: readonly Calculator[] = [
       return {
         results: [out('Slowest', low, '', 4), out('Fastest', high, '', 4)],
         because: `cos β and 1 / cos β at β = ${v.num('angle')}°`,
+      };
+    },
+  },
+  {
+    name: 'shaft-line',
+    title: 'Joint angles of a shaft in one piece',
+    source: 'geometry, kinematics; equal within 1°, each joint 0.5° to 3°, common practice',
+    inputs: [
+      measure('output', 'Output, tail down', 'deg', '3', -15, 15),
+      measure('pinion', 'Pinion, nose up', 'deg', '2.5', -15, 15),
+      measure('run', 'Joint to joint along the car', 'mm', '1300', 50, 5000),
+      measure('fall', 'Pinion below the output', 'mm', '40', -1000, 1000),
+      measure('aside', 'Pinion beside the output', 'mm', '0', -1000, 1000, { optional: true }),
+    ],
+    run: (v) => {
+      const aside = v.maybe('aside') ?? 0;
+      const axes = [
+        sums.rearward(v.num('output')),
+        [-v.num('run'), aside, -v.num('fall')] as const,
+        sums.rearward(v.num('pinion')),
+      ];
+      const [front, rear] = [sums.angleBetweenDeg(axes[0]!, axes[1]!), sums.angleBetweenDeg(axes[1]!, axes[2]!)];
+      const ripple = sums.rippleOf(axes);
+      const apart = Math.abs(v.num('output') - v.num('pinion'));
+      const well = apart <= 1 && [front, rear].every((a) => a >= 0.5 && a <= 3);
+      return {
+        results: [
+          out('Front joint', front, 'deg', 2),
+          out('Rear joint', rear, 'deg', 2),
+          out('Speed at the pinion swings by', ((ripple.most - ripple.least) / 2) * 100, '%', 3),
+          say('Verdict', well ? 'runs well' : 'not as it should: ends alike, joints 0.5° to 3°'),
+        ],
+        because: `output ${v.num('output')}°, pinion ${v.num('pinion')}°, shaft falls ${v.num('fall')} mm in ${v.num('run')} mm${aside === 0 ? '' : `, ${aside} mm aside`}`,
+      };
+    },
+  },
+  {
+    name: 'mounts',
+    title: 'What two engine mounts and a gearbox mount carry',
+    source: 'statics',
+    inputs: [
+      measure('mass', 'Engine and gearbox', 'kg', '240', 10, 3000),
+      measure('centre', 'Balance ahead of the bell face', 'mm', '180', -1500, 1500),
+      measure('engine', 'Engine mounts ahead of the bell face', 'mm', '300', -500, 2000),
+      measure('gearbox', 'Gearbox mount behind the bell face', 'mm', '650', 50, 2500),
+      measure('between', 'Between the engine mounts, across', 'mm', '560', 50, 2000),
+      measure('torque', 'Engine torque', 'N·m', '320', 1, 5000, { optional: true }),
+      measure('first', 'First gear', '', '3.5', 0.3, 30, { optional: true }),
+    ],
+    run: (v) => {
+      const half = v.num('between') / 2;
+      const rest = sums.restingLoads(v.num('mass'), v.num('centre'), {
+        engineX: v.num('engine'),
+        gearboxX: -v.num('gearbox'),
+        leftY: half,
+        rightY: half,
+      });
+      const [torque, first] = [v.maybe('torque'), v.maybe('first')];
+      const added =
+        torque === undefined || first === undefined
+          ? undefined
+          : sums.torqueOnMountKg(torque * first, v.num('between'));
+      return {
+        results: [
+          out('Each engine mount at rest', rest.left, 'kg', 0),
+          out('Gearbox mount at rest', rest.gearbox, 'kg', 0),
+          ...(added === undefined
+            ? []
+            : [
+                out('One mount at full torque in first', rest.right + added, 'kg', 0),
+                out('The other', rest.left - added, 'kg', 0),
+              ]),
+        ],
+        because: `moments about each support: ${v.num('mass')} kg, ${v.num('centre')} mm ahead, over ${v.num('engine') + v.num('gearbox')} mm`,
       };
     },
   },

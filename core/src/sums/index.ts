@@ -7,4 +7,5 @@ export * from './belts-and-slings.ts';
 export * from './identity.ts';
 export * from './joints.ts';
 export * from './limits.ts';
+export * from './making.ts';
 export * from './mounts.ts';

@@ -15,7 +15,7 @@ import {
   viewOf,
   viewTitle,
 } from '@bay/core/fit';
-import type { BayKind, Pose, PoseKey, ViewName } from '@bay/core/fit';
+import type { Pose, PoseKey, ViewName } from '@bay/core/fit';
 import { FactEditor, useFactRow, usePutFact } from '../facts/index.ts';
 import { useJob } from '../sheet/index.ts';
 import { Board } from '../ui/board/index.ts';
@@ -112,7 +112,7 @@ function Keep({ pose, usual }: { pose: Pose; usual: boolean }) {
 function UsualSizes({ view }: { view: PositionView }) {
   const { plan } = useJob();
   return (
-    <section className="panel" aria-label="Usual sizes">
+    <section className={`panel ${styles['on-screen']}`} aria-label="Usual sizes">
       <h3>Before it is measured</h3>
       <Select
         label="Draw what is missing as it usually is"

@@ -16,6 +16,12 @@ const common: readonly TryField[] = [
   { factId: 'rec-pinion-angle', partKey: 'value', step: 0.1 },
   { factId: 'rec-axle-ratio', partKey: 'value', step: 0.05 },
 ];
+const atTheSides: readonly TryField[] = [
+  { factId: 'cho-halfshafts', partKey: 'length-left', step: 1 },
+  { factId: 'cho-halfshafts', partKey: 'length-right', step: 1 },
+  { factId: 'cho-halfshafts', partKey: 'plunge', step: 1 },
+  { factId: 'rec-axle-ratio', partKey: 'value', step: 0.05 },
+];
 const withCarrier: readonly TryField[] = [{ factId: 'cho-carrier', partKey: 'z', step: 1 }];
 
 const signed = (n: number, unit: string): string => `${n > 0 ? '+' : '−'}${Math.abs(Number(n.toFixed(1)))}${unit}`;
@@ -63,21 +69,22 @@ export function DrivelineBench() {
   const { books } = tries;
   const sheet = useMemo(() => drivelineSheet(books, { slopeDeg: standsSlope(books.job) }), [books]);
   const gears = useMemo(() => gearsOf(books), [books]);
+  const layout = books.job.get('rec-drive-layout')?.parts['value'];
+  const sides = typeof layout === 'string' && !layout.startsWith('front-longitudinal');
   const carrier = books.job.get('cho-carrier')?.parts['value'] === 'one';
   return (
     <SheetBench
       sheet={sheet}
       tries={tries}
       places={[
-        'fit-driveline-angles',
-        'fit-propshaft-length',
-        'fit-halfshafts',
+        ...(sides ? ['fit-halfshafts'] : ['fit-driveline-angles', 'fit-propshaft-length']),
         'fit-torque-chain',
         'fit-gearing',
         'fit-speedo',
         'fit-axle-load',
       ]}
-      fields={carrier ? [...common, ...withCarrier] : common}
+      fields={sides ? atTheSides : carrier ? [...common, ...withCarrier] : common}
+      placed={!sides}
       caution="A shaft that comes loose kills. It is made, phased and balanced by whoever does that for a living; axle and steering geometry are a qualified person's, plates and papers are law."
       height={220}
     >

@@ -78,7 +78,7 @@ function Wanted({ sheet }: { sheet: FitSheet }) {
   for (const { factId, partKey } of sheet.wants) byFact.set(factId, [...(byFact.get(factId) ?? []), partKey]);
   if (byFact.size === 0) return null;
   return (
-    <section className="panel" aria-label="Measure for more of it">
+    <section className={`panel ${styles['on-screen']}`} aria-label="Measure for more of it">
       <h3>Measure for more of it</h3>
       <div className="row-actions">
         {[...byFact].map(([factId, parts]) => (

@@ -128,7 +128,7 @@ export function TryFields({ fields, tries }: { fields: readonly TryField[]; trie
   const any = Object.keys(tries.tried).length > 0;
   const choices = [...new Set(fields.map((f) => f.factId))].filter((id) => usualBearer(id) === 'job');
   return (
-    <section className="panel" aria-label="What if">
+    <section className={`panel ${styles['on-screen']}`} aria-label="What if">
       <div className="bench-head">
         <h3>What if</h3>
         <span className="quiet">

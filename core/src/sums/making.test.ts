@@ -1,0 +1,32 @@
+import { describe, expect, it } from 'vitest';
+import { clearanceHoleMm, pipeCut, studLength, tapDrillMm } from './index.ts';
+
+describe('what is drilled and cut to fit', () => {
+  it('M6 is drilled 5.0 for its thread and 6.6 for its bolt, M10 8.5 and 11 (ISO 273, memory; common practice)', () => {
+    expect([tapDrillMm(6, 1), clearanceHoleMm(6)]).toEqual([5, 6.6]);
+    expect([tapDrillMm(10, 1.5), clearanceHoleMm(10)]).toEqual([8.5, 11]);
+    expect(clearanceHoleMm(7)).toBeUndefined();
+    expect(() => tapDrillMm(6, 6)).toThrow(RangeError);
+  });
+  it('a pipe of 335 between faces 301 apart with 1 mm for the weld loses 35 (by hand)', () => {
+    const pipe = {
+      lengthMm: 335,
+      gapOneSideMm: 301,
+      gapOtherSideMm: 301,
+      faceMm: 76,
+      weldGapMm: 1,
+    };
+    expect(pipeCut(pipe)).toEqual({ cutMm: 35, leanDeg: 0 });
+    expect(pipeCut({ ...pipe, lengthMm: 290 }).cutMm).toBe(-10);
+  });
+  it('nothing is cut while the faces lean: 2 mm over 76 are 1.5°', () => {
+    expect(() =>
+      pipeCut({ lengthMm: 335, gapOneSideMm: 300, gapOtherSideMm: 302, faceMm: 76, weldGapMm: 1 }),
+    ).toThrow('lean by 1.5°');
+  });
+  it('a stud is as long as what it holds, washer, nut and a thread and a half (common practice)', () => {
+    expect(
+      studLength({ clampedMm: 12, washerMm: 2, nutMm: 10, pitchMm: 1.5, coverMm: 25 }),
+    ).toEqual({ lengthMm: 26.25, leftMm: -1.25 });
+  });
+});
