@@ -40,7 +40,11 @@ const shots: readonly Shot[] = [
   { name: 'hand-over', path: `/jobs/${job('Wendling')}/hand-over`, words: 'Open ends' },
   { name: 'facts', path: `/jobs/${job('Wendling')}/facts`, words: 'known about the car' },
   { name: 'kit', path: `/jobs/${job('Wendling')}/kit`, words: 'wait for facts' },
-  { name: 'schools', path: '/schools', words: 'Where good people disagree' },
+  {
+    name: 'behind-the-block',
+    path: `/jobs/${job('Brockhurst')}/fit?tab=stack`,
+    words: 'from bearing to fingers',
+  },
   { name: 'units', path: '/units', words: 'Engine unit of the coupe' },
   {
     name: 'trial-fit-night-shift',

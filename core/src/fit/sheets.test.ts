@@ -524,6 +524,26 @@ describe('mounts', () => {
       9,
     );
   });
+  it('says nothing of torque where the unit drives its wheels at its sides: it pitches and does not roll', () => {
+    const weighed: Typed = {
+      ...job,
+      'cho-pulley-side': 'rear',
+      'rec-drive-layout': 'rear-engine',
+      'eng-mass': '120',
+      'gbx-mass': '45',
+      'gbx-length': '500',
+      'eng-cg': { 'x-ahead-of-bell-face': '200' },
+      'gbx-mount-place': { 'bell-face-to-mount': '450' },
+      'eng-torque': '200',
+      'gbx-ratios': { first: '4' },
+    };
+    expect(value(mountSheet(books(weighed)), 'rest-left')).toBeGreaterThan(0);
+    expect(value(mountSheet(books(weighed)), 'full-left')).toBeUndefined();
+    const { drawing } = mountSheet(books(weighed));
+    const boss = (side: string) => drawing.spots.find((s) => s.id === `boss-${side}`)!.at.y;
+    // The rear to the right: seen from above the left side lies below.
+    expect(boss('left')).toBeLessThan(boss('right'));
+  });
   it('bosses on their pads are no go over what the mounts are rated for', () => {
     const on: Typed = {
       ...job,
@@ -619,6 +639,18 @@ describe('the way in', () => {
     expect(says('fit-install-path', books({ ...job, 'cho-unit-lift': 'engine-alone' })).word).toBe(
       'bolts-up',
     );
+  });
+  it('over the front is no go before panel and hook are measured', () => {
+    const { 'panel-height': panel, ...path } = job['rec-install-path'] as Record<string, string>;
+    expect(panel).toBeDefined();
+    const open = says(
+      'fit-install-path',
+      books({ ...job, 'cho-unit-lift': 'engine-alone', 'rec-install-path': path }),
+    );
+    expect([open.word, open.needs.map((n) => n.partKey)]).toEqual([
+      'not-measured',
+      ['panel-height'],
+    ]);
   });
   it('a hook that stays too low is a clash that says by how much', () => {
     const path = { ...(job['rec-install-path'] as object), 'hook-height': '1900' };

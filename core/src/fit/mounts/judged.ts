@@ -97,7 +97,7 @@ export const gearboxCentre = (e: FitEvidence, length: Sum): Sum =>
 export interface MountCarries {
   /** kg; pulled upwards is negative. */
   rest: { left: Sum; right: Sum; gearbox: Sum };
-  /** Put on one side and taken from the other by full torque in first gear, kg; nothing while torque or ratio is not known. */
+  /** Put on one side and taken from the other by full torque in first gear, kg; nothing while torque or ratio is not known, or where the unit drives at its sides. */
   torque?: Sum;
   /** At full torque: the left is lifted, by an engine that turns clockwise seen from its front. */
   full?: { left: Sum; right: Sum };
@@ -136,6 +136,9 @@ export function mountLoads(e: FitEvidence): MountCarries | undefined {
     right: load('right', 'Right mount at rest'),
     gearbox: load('gearbox', 'Gearbox mount at rest'),
   };
+  const layout = e.maybeWord('rec-drive-layout');
+  // A unit that drives its wheels at its sides pitches under torque and does not roll: what that puts on its mounts is not reckoned here.
+  if (layout !== undefined && !layout.startsWith('front-longitudinal')) return { rest };
   const engine = e.maybe('cho-power-target', 'torque') ?? e.maybe('eng-torque');
   const first = e.maybe('gbx-ratios', 'first');
   if (!engine || !first) return { rest };

@@ -154,5 +154,11 @@ export function wayInVerdict(e: FitEvidence, hoist: Verdict): Verdict {
     ['eng-sump-depth', 'at-bowl'],
     ['eng-width', 'left-at-heads'],
     ['eng-width', 'right-at-heads'],
+    ...(e.maybeWord('rec-install-path') === 'over-the-front'
+      ? ([
+          ['rec-install-path', 'panel-height'],
+          ['rec-install-path', 'hook-height'],
+        ] as const)
+      : []),
   );
 }

@@ -1,6 +1,7 @@
 import { lazy, Suspense, useMemo } from 'react';
 import { drivelineSheet, gearsOf, standsSlope, tryKey } from '@bay/core/fit';
 import type { Cure, Tries } from '@bay/core/fit';
+import type { FactId } from '@bay/core/facts';
 import { Board } from '../../ui/board/index.ts';
 import styles from '../fit.module.css';
 import { SheetBench } from './SheetBench.tsx';
@@ -37,29 +38,26 @@ function cureWords({ by, angles }: Cure): string {
 
 /** What of the facts a cure changes. */
 function triesOf({ by }: Cure, tries: TriesView): Tries {
-  const part = (
-    factId: 'cho-engine-place' | 'gbx-output' | 'rec-pinion-angle' | 'cho-carrier',
-    key: string,
-  ): number => {
+  const known = (factId: FactId, key: string): number | undefined => {
     const value = tries.books.job.get(factId)?.parts[key];
-    return typeof value === 'number' ? value : 0;
+    return typeof value === 'number' ? value : undefined;
   };
+  const output = known('gbx-output', 'output-slope-tail-down');
+  const slope = known('cho-engine-place', 'slope-tail-down') ?? output;
   return {
-    ...(by.slopeDeg === 0
+    ...tries.tried,
+    ...(by.slopeDeg === 0 || slope === undefined
       ? {}
       : {
-          [tryKey('cho-engine-place', 'slope-tail-down')]: part('cho-engine-place', 'slope-tail-down') + by.slopeDeg,
-          ...(tries.books.job.get('gbx-output')?.parts['output-slope-tail-down'] === undefined
-            ? {}
-            : {
-                [tryKey('gbx-output', 'output-slope-tail-down')]:
-                  part('gbx-output', 'output-slope-tail-down') + by.slopeDeg,
-              }),
+          [tryKey('cho-engine-place', 'slope-tail-down')]: slope + by.slopeDeg,
+          ...(output === undefined ? {} : { [tryKey('gbx-output', 'output-slope-tail-down')]: output + by.slopeDeg }),
         }),
     ...(by.wedgeDeg === 0
       ? {}
-      : { [tryKey('rec-pinion-angle', 'value')]: part('rec-pinion-angle', 'value') + by.wedgeDeg }),
-    ...(by.carrierUpMm === 0 ? {} : { [tryKey('cho-carrier', 'z')]: part('cho-carrier', 'z') + by.carrierUpMm }),
+      : { [tryKey('rec-pinion-angle', 'value')]: (known('rec-pinion-angle', 'value') ?? 0) + by.wedgeDeg }),
+    ...(by.carrierUpMm === 0
+      ? {}
+      : { [tryKey('cho-carrier', 'z')]: (known('cho-carrier', 'z') ?? 0) + by.carrierUpMm }),
   };
 }
 
