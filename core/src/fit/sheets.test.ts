@@ -684,13 +684,11 @@ describe('the slope of the position', () => {
   it('is held to what leaves the ends of the shaft alike, of what the engine stands', () => {
     expect(slope(shaft)).toEqual([1, 3]);
     expect(slope({ ...shaft, 'rec-pinion-angle': '4.5' })).toEqual([3.5, 5]);
-    expect(sceneOfJob(books(shaft)).slopeHeld).toContain('1° to 3°');
+    expect(sceneOfJob(books(shaft)).held[0]).toContain('1° to 3°');
   });
   it("is the engine's own where no slope of it does, where the shaft is in two pieces, and where there is none", () => {
     expect(slope({ ...shaft, 'rec-pinion-angle': '9' })).toEqual([1, 5]);
-    expect(sceneOfJob(books({ ...shaft, 'rec-pinion-angle': '9' })).slopeHeld).toContain(
-      'No slope',
-    );
+    expect(sceneOfJob(books({ ...shaft, 'rec-pinion-angle': '9' })).held[0]).toContain('No slope');
     expect(slope({ ...shaft, 'cho-carrier': { value: 'one' } })).toEqual([1, 5]);
     expect(slope({ 'eng-slope-design': '3', 'rec-pinion-angle': '2' })).toEqual([1, 5]);
   });
@@ -735,4 +733,49 @@ describe('usual sizes', () => {
       }
     },
   );
+});
+
+describe('the place that mounts reach', () => {
+  const pads = {
+    kind: 'rail-brackets',
+    'left-x': '350',
+    'left-y': '270',
+    'left-z': '10',
+    'right-x': '350',
+    'right-y': '-270',
+    'right-z': '10',
+  };
+  const bosses = {
+    'left-x': '300',
+    'left-y': '220',
+    'left-z': '-80',
+    'right-x': '300',
+    'right-y': '-220',
+    'right-z': '-80',
+  };
+  const job: Typed = { ...long, 'rec-mount-pads': pads, 'eng-mount-bosses': bosses };
+  it('is where every boss stands within 60 mm of its pad', () => {
+    const { range } = sceneOfJob(books(job)).problem;
+    expect(range.x).toEqual([0, 110]);
+    expect(range.y).toEqual([-10, 10]);
+    expect(range.z).toEqual([30, 150]);
+  });
+  it('holds nothing where mounts are made, and keeps what somebody chose within', () => {
+    expect(sceneOfJob(books({ ...job, 'cho-mount-school': 'fabricated' })).problem.range.x).toEqual(
+      [0, 160],
+    );
+    const place = {
+      'bell-face-ahead-of-firewall-x': '130',
+      'crank-axis-above-body-datum-z': '100',
+    };
+    expect(sceneOfJob(books({ ...job, 'cho-engine-place': place })).problem.range.x).toEqual([
+      70, 130,
+    ]);
+  });
+  it('says so where no place suits both sides', () => {
+    const far = { ...bosses, 'left-y': '60', 'right-y': '-60' };
+    const scene = sceneOfJob(books({ ...job, 'eng-mount-bosses': far }));
+    expect(scene.held.join(' ')).toContain('No mount of 60 mm reaches');
+    expect(scene.problem.range.y).toEqual([-25, 25]);
+  });
 });

@@ -1,5 +1,7 @@
 import { Button, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
+import { thenLookAt } from '@bay/core/fit';
+import type { FitOption, JobScene } from '@bay/core/fit';
 import { noCurrency, showMoney } from '@bay/core/money';
 import { counted } from '@bay/core/units';
 import { useMe } from '../api/index.ts';
@@ -7,6 +9,22 @@ import { useJob } from '../sheet/index.ts';
 import styles from './fit.module.css';
 import type { PositionView } from './usePosition.ts';
 import { WayOutForm } from './WayOutForm.tsx';
+
+/** How many places are named; the rest are counted. */
+const named = 3;
+
+/** What is looked at again once these ways out are taken. */
+function NextLooks({ scene, options }: { scene: JobScene; options: readonly FitOption[] }) {
+  const places = [...new Set(options.flatMap((o) => thenLookAt(scene, o)))];
+  if (places.length === 0) return null;
+  const more = places.length - named;
+  return (
+    <span className={`quiet ${styles['of-lift']}`} title={places.join(', ')}>
+      then look at: {places.slice(0, named).join(', ')}
+      {more > 0 ? ` and ${more} more` : ''}
+    </span>
+  );
+}
 
 /** The sets of ways out with which everything clears, the least first. */
 export function LeastChange({
@@ -62,6 +80,7 @@ export function LeastChange({
                         ...(p.hours > 0 ? [`${p.hours} h`] : []),
                       ].join(' · ')}
                     </span>
+                    <NextLooks scene={scene} options={options.filter((o) => p.options.includes(o.id))} />
                     {p.approvals.map((a) => (
                       <span key={a} className="tag ochre">
                         {' '}

@@ -242,7 +242,11 @@ export function PositionBench() {
           {(view.waiting ? [] : said.details).map((d) => (
             <p key={d}>{d}</p>
           ))}
-          {scene.slopeHeld && <p className="quiet">{scene.slopeHeld}</p>}
+          {scene.held.map((h) => (
+            <p key={h} className="quiet">
+              {h}
+            </p>
+          ))}
           {said.doubts.map((d) => (
             <p key={d} className="ochre">
               {d}

@@ -33,8 +33,8 @@ export interface JobScene {
   problem: FitProblem;
   /** x counts to the rear of the car: the bay lies behind its partition, with the pulley to the rear. */
   toRear: boolean;
-  /** What the driveline does to the slope. */
-  slopeHeld: string | undefined;
+  /** What driveline and mounts do to where it is sought. */
+  held: readonly string[];
   /** Why nothing is drawn, where that is so. */
   notDrawn: string | undefined;
 }
@@ -134,6 +134,53 @@ export function slopeHeld(book: FactBook): string | undefined {
     : `No slope that this engine stands leaves the ends of the shaft alike: the pinion stands at ${degrees(pinionDeg)}. The driveline has what cures it.`;
 }
 
+/** How far a boss may stand from its pad for a plate or an arm, mm: what the rule of the mounts lets pass. */
+const mountReach = 60;
+
+/**
+ * Where the mounts let the unit be along each axis, mm, the slope left out; nothing where pads are to be made anyhow or a place is
+ * not known. Both sides together: an empty stretch says that no place suits both.
+ */
+export function mountsHold(book: FactBook): Readonly<Record<'x' | 'y' | 'z', readonly [number, number]>> | undefined {
+  const kind = book.get('rec-mount-pads')?.parts['kind'];
+  const school = book.get('cho-mount-school')?.parts['value'];
+  if (kind === undefined || kind === 'none' || school === 'fabricated' || lieOf(book) !== 'along') return undefined;
+  const stretch = (axis: 'x' | 'y' | 'z'): [number, number] | undefined => {
+    const sides = (['left', 'right'] as const).map((side) => {
+      const pad = part(book, 'rec-mount-pads', `${side}-${axis}`);
+      const boss = part(book, 'eng-mount-bosses', `${side}-${axis}`);
+      return pad === undefined || boss === undefined ? undefined : pad - boss;
+    });
+    const [left, right] = sides;
+    return left === undefined || right === undefined
+      ? undefined
+      : [Math.max(left, right) - mountReach, Math.min(left, right) + mountReach];
+  };
+  const [x, y, z] = [stretch('x'), stretch('y'), stretch('z')];
+  return x && y && z ? { x, y, z } : undefined;
+}
+
+/** The part of a range that mounts reach; the range itself where they reach none of it. */
+function reached(range: readonly [number, number], mounts: readonly [number, number] | undefined): [number, number] {
+  const [low, high] = [Math.max(range[0], mounts?.[0] ?? -Infinity), Math.min(range[1], mounts?.[1] ?? Infinity)];
+  return low <= high ? [low, high] : [...range];
+}
+
+/** What the mounts do to where it is sought, in a sentence; nothing where they do nothing. */
+export function mountsHeld(book: FactBook): string | undefined {
+  const mounts = mountsHold(book);
+  if (!mounts) return undefined;
+  const free = freeRange(book);
+  const axes = (['x', 'y', 'z'] as const).filter((axis) => {
+    const [low, high] = [Math.max(free[axis][0], mounts[axis][0]), Math.min(free[axis][1], mounts[axis][1])];
+    return low > high;
+  });
+  const words = { x: 'along the car', y: 'across it', z: 'in height' } as const;
+  return axes.length > 0
+    ? `No mount of ${mountReach} mm reaches from these pads to these bosses ${axes.map((a) => words[a]).join(' and ')}: brackets are to be made.`
+    : `It is sought where mounts of up to ${mountReach} mm reach from pad to boss: ${mounts.x[0].toFixed(0)} to ${mounts.x[1].toFixed(0)} mm along, ${mounts.z[0].toFixed(0)} to ${mounts.z[1].toFixed(0)} mm in height.`;
+}
+
 /** An engine that lies across leans by so much off upright, degrees, forward or back (common practice, no source). */
 const mostLean = 5;
 
@@ -150,15 +197,27 @@ function acrossRange(book: FactBook, at: Pose | undefined): PoseRange {
   };
 }
 
-/** Where the unit may go: round what was chosen, or where engines sit at all; the slope as engine and driveline stand it. */
+/** Where the unit may go as engine, driveline and mounts stand it; what somebody chose is always within. */
 export function rangeOf(book: FactBook): PoseRange {
+  const free = freeRange(book);
+  const mounts = mountsHold(book);
+  const at = chosenPose(book);
+  const axis = (key: 'x' | 'y' | 'z'): [number, number] => {
+    const [low, high] = reached(free[key], mounts?.[key]);
+    return at ? [Math.min(low, at[key]), Math.max(high, at[key])] : [low, high];
+  };
+  return { ...free, x: axis('x'), y: axis('y'), z: axis('z') };
+}
+
+/** Round what was chosen, or where engines sit at all; the slope as engine and driveline stand it. */
+function freeRange(book: FactBook): PoseRange {
   const at = chosenPose(book);
   const recess = part(book, 'rec-bay-length', 'firewall-recess-depth') ?? 0;
   const lies = lieOf(book) ?? 'along';
   if (lies !== 'along') return acrossRange(book, at);
   const [low, high] = slopesForShaft(book)?.slopes ?? standsSlope(book);
   return {
-    x: at ? [at.x - 60, at.x + 60] : [-recess, 160 - recess],
+    x: at ? [at.x - 60, at.x + 60] : [0 - recess, 160 - recess],
     y: [-mostSideways, mostSideways],
     z: at ? [at.z - 60, at.z + 60] : [-100, 200],
     // Where somebody chose another slope it is drawn as it was chosen.
@@ -211,7 +270,7 @@ export function sceneOfJob(books: Books, own: OwnShapes = {}): JobScene {
       range: rangeOf(book),
     },
     toRear: pointsToRear(book),
-    slopeHeld: slopeHeld(book),
+    held: [slopeHeld(book), mountsHeld(book)].filter((said) => said !== undefined),
     notDrawn: lie ? undefined : 'Say which way the pulley end of the engine points, and it is drawn.',
   };
 }

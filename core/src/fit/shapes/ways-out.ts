@@ -1,3 +1,4 @@
+import { interfaceOf } from '../judge.ts';
 import { FitEvidence, mountMaterials } from '../evidence.ts';
 import type { Books } from '../../rules/evidence.ts';
 import { Sum } from '../../rules/sum.ts';
@@ -41,6 +42,17 @@ export function optionsOf(
     return [{ id, title, cost, hours, approval, changes: [{ side: shape.side, id: shape.id, move: [x, y, z] }] }];
   });
   return [...stiffer(books, scene), ...own];
+}
+
+/**
+ * What is looked at again once a way out is taken: places that the gaps of what it moves touch, by their knock-on, each once. Stiffer
+ * cushions move nothing.
+ */
+export function thenLookAt(scene: JobScene, { changes }: FitOption): string[] {
+  const moved = changes.flatMap((c) => (c.side === 'pair' ? [] : [c.id]));
+  const gaps = scene.pairs.filter((p) => [...p.unit, ...p.bay].some((id) => moved.includes(id)));
+  const places = gaps.flatMap((p) => (p.interfaceId ? interfaceOf(p.interfaceId).knockOn : []));
+  return [...new Set(places)].map((id) => interfaceOf(id).title);
 }
 
 /** A job's geometry as it would be with some ways out: what moves is drawn where it comes to stand, what may be less says so. */
