@@ -2,6 +2,7 @@ import { ifKnown } from '../../rules/evidence.ts';
 import type { Books } from '../../rules/evidence.ts';
 import type { Sum } from '../../rules/sum.ts';
 import { engineRpmAt, tyreDiameterMm } from '../../sums/index.ts';
+import { capital } from '../../units/index.ts';
 import { FitEvidence } from '../evidence.ts';
 
 /** Rolling circumference, mm: measured over a turn where somebody did, else from the size on the side wall. */
@@ -39,7 +40,7 @@ export function gearsOf(books: Books): Gear[] {
     const each = engineRpmAt(1, round.value, ratio, axle.value);
     return [
       {
-        name: `${key[0]!.toUpperCase()}${key.slice(1)}`,
+        name: capital(key),
         ratio,
         rpm: limit.value,
         topKmh: limit.value / each,

@@ -154,11 +154,17 @@ export function numbersOf({ output, slope, carrier, pinion, up }: ShaftLine): Li
   };
 }
 
-/** A number of the whole line as one row, with every place it was made from below it. */
-export function ofLine(line: ShaftLine, label: string, unit: string, formula: (line: LineOfShafts) => number): Sum {
+/** A number of the whole line as one row, with every place it was made from below it, and what else it read. */
+export function ofLine(
+  line: ShaftLine,
+  label: string,
+  unit: string,
+  formula: (line: LineOfShafts) => number,
+  ...beside: readonly Sum[]
+): Sum {
   const ends = [line.output, ...(line.carrier ? [line.carrier] : []), line.pinion];
   const places = ends.flatMap(({ x, y, z }) => [x, y, z]);
-  return line.slope.through(label, unit, () => formula(numbersOf(line)), 'geometry', line.up, ...places);
+  return line.slope.through(label, unit, () => formula(numbersOf(line)), 'geometry', line.up, ...places, ...beside);
 }
 
 /** How the joints of a line are called, from front to rear. */

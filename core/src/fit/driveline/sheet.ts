@@ -2,6 +2,7 @@ import type { Dimension, Drawing, Shape, Spot } from '../../drawing/index.ts';
 import { ifKnown } from '../../rules/evidence.ts';
 import type { Books } from '../../rules/evidence.ts';
 import { rippleAcceleration, rippleOf } from '../../sums/index.ts';
+import { capital } from '../../units/index.ts';
 import { FitEvidence } from '../evidence.ts';
 import { radians } from '../position/pose.ts';
 import { figure } from '../sheet.ts';
@@ -98,7 +99,7 @@ function anglesAt(line: ShaftLine, travel: Travel): Figure[] {
   return jointNames(angles.length).flatMap((name, i) =>
     figure(
       `${travel}-${i}`,
-      `${name[0]!.toUpperCase()}${name.slice(1)} ${travels[travel]}`,
+      `${capital(name)} ${travels[travel]}`,
       ofLine(line, `Working angle of the ${name} ${travels[travel]}`, 'deg', (l) => workingAngles(l)[i]!),
       wordOfAngle(angles[i]!, travel),
     ),
@@ -122,8 +123,12 @@ export function drivelineSheet(books: Books, room: SlopeRoom): DrivelineSheet {
   const rpm = most && top && most.over(top, 'Shaft at the engine limit in top', 'rpm');
   const shake =
     ride && rpm
-      ? ofLine(ride, 'Swing of the pinion at that speed', 'rad/s²', (l) =>
-          rippleAcceleration(rippleOf(axesOf(l)), rpm.value),
+      ? ofLine(
+          ride,
+          'Swing of the pinion at that speed',
+          'rad/s²',
+          (l) => rippleAcceleration(rippleOf(axesOf(l)), rpm.value),
+          rpm,
         )
       : undefined;
   const weights = ifKnown(() => axleWeights(e));
@@ -181,7 +186,7 @@ export function drivelineSheet(books: Books, room: SlopeRoom): DrivelineSheet {
         if (!shaft) return [];
         return [
           {
-            title: `${side === 'left' ? 'Left' : 'Right'} half shaft`,
+            title: `${capital(side)} half shaft`,
             figures: [
               ...shaft.lengths.flatMap(([at, sum]) =>
                 figure(`${side}-${at}`, `Between the joints ${travels[at]}`, sum),

@@ -1,7 +1,7 @@
 import type { Dimension, Drawing, Point, Shape, Spot } from '../../drawing/index.ts';
 import { ifKnown } from '../../rules/evidence.ts';
 import type { Books } from '../../rules/evidence.ts';
-import { formatMeasure } from '../../units/index.ts';
+import { capital, formatMeasure } from '../../units/index.ts';
 import { FitEvidence } from '../evidence.ts';
 import { placed } from '../position/pose.ts';
 import { figure } from '../sheet.ts';
@@ -27,7 +27,6 @@ const way: Readonly<Record<MountAxis, readonly [more: string, less: string]>> = 
   y: ['to the left of', 'to the right of'],
   z: ['above', 'below'],
 };
-const upper = (words: string): string => `${words[0]!.toUpperCase()}${words.slice(1)}`;
 
 /** Distance of the hole rows of a plate, mm, and how far a slider or a plate reaches. Common practice, no source. */
 const rowsApart = 12.5;
@@ -114,7 +113,7 @@ export function mountSheet(books: Books): MountSheet {
     drawing: draw(books, e, known, along),
     groups: [
       ...known.map((side) => ({
-        title: `${upper(side)} mount`,
+        title: `${capital(side)} mount`,
         figures: mountAxes.flatMap((axis) => {
           const sum = vector(side, axis);
           const name = `Boss ${way[axis][sum.value < 0 !== (toRear && axis === 'x') ? 1 : 0]} its pad`;

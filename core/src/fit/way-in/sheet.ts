@@ -1,7 +1,7 @@
 import type { Dimension, Drawing, Point, Shape, Spot } from '../../drawing/index.ts';
 import { ifKnown } from '../../rules/evidence.ts';
 import type { Books } from '../../rules/evidence.ts';
-import { formatMeasure } from '../../units/index.ts';
+import { capital, formatMeasure } from '../../units/index.ts';
 import { FitEvidence } from '../evidence.ts';
 import { balanceOf } from '../mounts/judged.ts';
 import { figure } from '../sheet.ts';
@@ -15,8 +15,6 @@ export interface WayInSheet extends FitSheet {
   ways: readonly string[];
 }
 
-const upper = (words: string): string => `${words[0]!.toUpperCase()}${words.slice(1)}`;
-
 function saidOf(e: FitEvidence, hang: Hang): string {
   const what = hang.unit.withGearbox ? 'engine with gearbox' : 'engine alone';
   const hook = hookSpare(e, hang);
@@ -29,7 +27,7 @@ function saidOf(e: FitEvidence, hang: Hang): string {
       : hook.value < 0
         ? `; the hook is ${formatMeasure(Math.round(-hook.value), 'mm')} too low`
         : `; ${formatMeasure(Math.round(hook.value), 'mm')} left under the hook`;
-  return `${upper(what)} ${how}${short}${lifts}.`;
+  return `${capital(what)} ${how}${short}${lifts}.`;
 }
 
 /** The unit as it goes over the front panel, hung as it must be. */

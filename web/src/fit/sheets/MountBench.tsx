@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { mountSheet } from '@bay/core/fit';
 import { optionWords } from '@bay/core/facts';
+import { capital } from '@bay/core/units';
 import { SheetBench } from './SheetBench.tsx';
 import type { TryField } from './TryFields.tsx';
 import { useTries } from './useTries.ts';
@@ -11,8 +12,6 @@ const fields: readonly TryField[] = [
   { factId: 'cho-engine-place', partKey: 'crank-axis-above-body-datum-z', step: 1 },
   { factId: 'cho-engine-place', partKey: 'slope-tail-down', step: 0.1 },
 ];
-
-const upper = (words: string): string => `${words[0]!.toUpperCase()}${words.slice(1)}`;
 
 /** Where each boss stands from its pad, and what each mount carries. */
 export function MountBench() {
@@ -32,7 +31,7 @@ export function MountBench() {
           <ul className="rows">
             {sheet.schools.map((s) => (
               <li key={s.id}>
-                <b>{upper(optionWords(s.id))}</b>{' '}
+                <b>{capital(optionWords(s.id))}</b>{' '}
                 <span className={s.goes ? 'teal' : 'ochre'}>{s.goes ? 'goes' : 'does not go'}</span>
                 <br />
                 <span className="quiet">{s.said}</span>

@@ -21,22 +21,25 @@ export interface TryField {
 function One({ field, tries, open }: { field: TryField; tries: TriesView; open: (factId: FactId) => void }) {
   const { factId, partKey, step } = field;
   const { plan, mayWrite } = useJob();
-  const [typed, setTyped] = useState<string>();
+  // What was typed, with what it came to: it is shown as long as that is what is tried.
+  const [draft, setDraft] = useState<{ text: string; value: number | undefined }>();
   const unit = factPart(factId, partKey).unit ?? '';
   const fact = plan.facts.get(factId);
   const known = fact?.parts[partKey];
   const tried = tries.tried[tryKey(factId, partKey)];
   const now = typeof known === 'number' ? known : undefined;
   const to = (value: number | undefined): void => {
-    setTyped(undefined);
+    setDraft(undefined);
     tries.set(factId, partKey, value === undefined ? undefined : Number(value.toFixed(3)));
   };
   const read = (text: string): void => {
-    setTyped(text);
     const measure = parseMeasure(text, unit);
-    if (text.trim() === '') tries.set(factId, partKey, undefined);
-    else if (measure.ok) tries.set(factId, partKey, Number(measure.measure.value.toFixed(3)));
+    // What cannot be read changes nothing, and stays at the field with its sentence.
+    const value = text.trim() === '' ? undefined : measure.ok ? Number(measure.measure.value.toFixed(3)) : tried;
+    setDraft({ text, value });
+    tries.set(factId, partKey, value);
   };
+  const typed = draft && draft.value === tried ? draft.text : undefined;
   const name = factPart(factId, partKey).label || factDef(factId).label;
   return (
     <li className={styles['try']}>
