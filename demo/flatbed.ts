@@ -43,7 +43,7 @@ export const flatbed: DemoJob = {
     }),
     { when: [9, '16:20'], by: 'RS', fact: ['gearbox', 'gbx-length', '742 mm'] },
     ...round([9, '16:30'], 'RS', 'measured', 'car', {
-      'rec-mount-pads': { kind: 'rail-brackets', 'left-x': '352 mm', 'left-y': '268 mm', 'left-z': '18 mm', 'right-x': '352 mm', 'right-y': '-270 mm', 'right-z': '16 mm' },
+      'rec-mount-pads': { kind: 'rail-brackets', 'left-x': '352 mm', 'left-y': '252 mm', 'left-z': '18 mm', 'right-x': '352 mm', 'right-y': '-250 mm', 'right-z': '16 mm' },
       'rec-pinion-place': { 'flange-x': '-2035 mm', y: '14 mm', 'z-at-ride-height': '-52 mm', 'z-at-bump': '38 mm', 'z-at-droop': '-118 mm' }, 'rec-wheelbase': { value: '2920 mm', 'front-axle-x': '470 mm' },
       'rec-install-path': { value: 'over-the-front', 'opening-length': '1180 mm', 'opening-width': '780 mm', 'lift-height': '1900 mm', 'hoist-rating-at-boom-place': '500 kg', 'panel-height': '1010 mm', 'hook-height': '2550 mm', 'boom-reach': '1250 mm', 'front-edge-x': '1390 mm' },
     }),

@@ -232,6 +232,8 @@ function draw(books: Books, e: FitEvidence, known: readonly MountSide[], along: 
     spots.push({ id: `boss-${side}`, name: `${side} boss`, ink: 'in', at: boss, mark: 'ring' });
     const [along, across, up] = mountAxes.map((axis) => bossFromPad(e, side, axis).value) as [number, number, number];
     const size = Math.hypot(along, across, up);
+    // The verdict looks along each axis.
+    const farthest = Math.max(Math.abs(along), Math.abs(across), Math.abs(up));
     dimensions.push({
       id: `arm-${side}`,
       name: `${side}: boss from pad`,
@@ -240,7 +242,7 @@ function draw(books: Books, e: FitEvidence, known: readonly MountSide[], along: 
       to: boss,
       aside: (side === 'left') !== toRear ? 26 : -26,
       rows: mountAxes.flatMap((axis) => bossFromPad(e, side, axis).rows),
-      ...(size > 60 ? { word: 'stop' as const } : size > meets ? { word: 'look' as const } : {}),
+      ...(farthest > reaches ? { word: 'stop' as const } : farthest > meets ? { word: 'look' as const } : {}),
     });
   }
   const balance = pose && ifKnown(() => balanceOf(e));
