@@ -284,6 +284,42 @@ describe('the line of shafts', () => {
       expect.stringContaining('1.0 deg off the slope'),
     ]);
   });
+  it('a centre bearing makes the critical speed that of the longer piece, wherever the whole was read', () => {
+    const tube = {
+      'shaft-length': '1300',
+      'tube-outside-diameter': '60',
+      'tube-wall': '2',
+      'slip-left': '24',
+      'output-slope-tail-down': '3',
+    };
+    const drive: Typed = {
+      ...job,
+      'gbx-output': tube,
+      'eng-max-rpm': '5000',
+      'gbx-ratios': { top: '1' },
+    };
+    expect(says('fit-propshaft-length', books(drive)).word).toBe('clash');
+    const halved: Typed = {
+      ...drive,
+      'cho-carrier': { value: 'one', x: '-1350', y: '0', z: '45' },
+    };
+    expect(says('fit-propshaft-length', books(halved)).word).toBe('bolts-up');
+  });
+  it('a shaft that nobody read is as long as its ends stand apart', () => {
+    const tube = {
+      'tube-outside-diameter': '101.6',
+      'tube-wall': '2.1',
+      'slip-left': '24',
+      'output-slope-tail-down': '3',
+    };
+    const drive: Typed = {
+      ...job,
+      'gbx-output': tube,
+      'eng-max-rpm': '5000',
+      'gbx-ratios': { top: '1' },
+    };
+    expect(says('fit-propshaft-length', books(drive)).word).toBe('bolts-up');
+  });
   it('a centre bearing of which nobody read the place is no go', () => {
     expect(
       says('fit-driveline-angles', books({ ...job, 'cho-carrier': { value: 'one', x: '-1300' } }))

@@ -171,6 +171,22 @@ export function ofLine(
 export const jointNames = (count: number): readonly string[] =>
   count === 2 ? ['front joint', 'rear joint'] : ['front joint', 'middle joint', 'rear joint'];
 
+/**
+ * The piece of the shaft whose speed is critical, mm: with a centre bearing the longer of the two, from their places; of a shaft in one
+ * piece as it was read, or else from its ends. Nothing while neither is known.
+ */
+export function longestPiece(e: FitEvidence): Sum | undefined {
+  const inTwo = e.maybeWord('cho-carrier') === 'one';
+  const read = e.maybe('gbx-output', 'shaft-length');
+  if (read && !inTwo) return read;
+  if (!e.maybe('gbx-output', 'output-slope-tail-down') && !e.maybe(place, 'slope-tail-down')) return undefined;
+  const line = shaftLine(e, 'ride');
+  return (
+    line &&
+    ofLine(line, inTwo ? 'Longer piece of the shaft' : 'Between the joints', 'mm', (l) => Math.max(...lengthsOf(l)))
+  );
+}
+
 /** Difference of the ends of a shaft in one piece; nothing where it has a centre bearing. */
 export function endsApart(e: FitEvidence, out: Sum, pinion: Sum): Verdict | undefined {
   if (e.maybeWord('cho-carrier') === 'one') return undefined;

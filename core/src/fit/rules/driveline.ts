@@ -7,6 +7,7 @@ import {
   endsApart,
   jointsVerdict,
   lineFacts,
+  longestPiece,
   outputSlope,
   plungeVerdict,
   rippleVerdict,
@@ -301,7 +302,7 @@ export const drivelineRules = [
     const crankZ = e.maybe('cho-engine-place', 'crank-axis-above-body-datum-z');
     const below = e.maybe('gbx-mount-place', 'mount-z-below-output-axis');
     const memberZ = e.maybe('rec-gearbox-crossmember', 'mount-z');
-    const slope = e.maybe('gbx-output', 'output-slope-tail-down');
+    const slope = e.maybe('gbx-output', 'output-slope-tail-down') ?? e.maybe('cho-engine-place', 'slope-tail-down');
     const drop = slope?.through(
       'Tail lower by its slope',
       'mm',
@@ -334,23 +335,22 @@ export const drivelineRules = [
   rule('fit-propshaft-length', 'Euler-Bernoulli, first mode; run below 70 % of critical, common practice', (e) => {
     const layout = e.word('rec-drive-layout');
     if (!layout.startsWith('front-longitudinal')) return e.say('bolts-up', 'no propshaft in this layout');
+    const drawn = longestPiece(e);
     e.want(
-      ['gbx-output', 'shaft-length'],
+      ...(drawn ? [] : ([['gbx-output', 'shaft-length']] as const)),
       ['gbx-output', 'tube-outside-diameter'],
       ['gbx-output', 'tube-wall'],
       ['eng-max-rpm'],
       ['gbx-ratios', 'top'],
     );
-    const critical = e
-      .fact('gbx-output', 'shaft-length')
-      .through(
-        'Critical speed of the tube',
-        'rpm',
-        (length, outside, wall) => shaftCriticalRpm(outside, wall, length / 1000),
-        'Euler-Bernoulli, first mode',
-        e.fact('gbx-output', 'tube-outside-diameter'),
-        e.fact('gbx-output', 'tube-wall'),
-      );
+    const critical = (drawn ?? e.fact('gbx-output', 'shaft-length')).through(
+      'Critical speed of the tube',
+      'rpm',
+      (length, outside, wall) => shaftCriticalRpm(outside, wall, length / 1000),
+      'Euler-Bernoulli, first mode',
+      e.fact('gbx-output', 'tube-outside-diameter'),
+      e.fact('gbx-output', 'tube-wall'),
+    );
     const allowed = critical.times(e.limit('Share of it', 0.7, '', 'common practice'), '70 % of the critical speed');
     const working = e.fact('eng-max-rpm').over(e.fact('gbx-ratios', 'top'), 'Engine limit through top gear');
     const left = allowed.minus(working);

@@ -103,6 +103,7 @@ export function SheetBench({
   sheet,
   tries,
   places,
+  moves = [],
   fields,
   caution,
   height = 340,
@@ -112,6 +113,8 @@ export function SheetBench({
   sheet: FitSheet;
   tries: TriesView;
   places: readonly string[];
+  /** Places that move with it, and have a sheet of their own. */
+  moves?: readonly string[];
   fields: readonly TryField[];
   caution: string;
   height?: number;
@@ -140,7 +143,7 @@ export function SheetBench({
         <section className="panel" aria-label="What it decides" aria-live="polite">
           <h3>What it decides</h3>
           <ul className="rows">
-            {places.map((id) => (
+            {[...places, ...moves].map((id) => (
               <PlaceLine key={id} id={id} tries={tries} />
             ))}
           </ul>

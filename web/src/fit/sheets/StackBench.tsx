@@ -30,9 +30,8 @@ export function StackBench() {
         'fit-crank-flange',
         ...(hasClutch ? ['fit-pilot', 'fit-clutch'] : ['fit-converter-seat']),
         'fit-starter',
-        'fit-gearbox-mount',
-        'fit-propshaft-length',
       ]}
+      moves={['fit-gearbox-mount', 'fit-propshaft-length']}
       fields={[...both, ...(hasClutch ? manual : automatic)]}
       caution="Flange and bell bolts are the maker's: length, grade, torque. Turn the engine two full turns by hand before anything turns it for you."
       height={360}
