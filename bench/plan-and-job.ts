@@ -141,7 +141,7 @@ export async function planAndJob(): Promise<void> {
     // First load of the Floor: what index.html asks for, and what the Floor's route adds; script and style, fonts aside.
     const assets = 'web/dist/assets';
     const html = readFileSync('web/dist/index.html', 'utf8');
-    const wanted = new Set([...html.matchAll(/assets\/([^"]+\.(?:js|css))/g)].map((m) => m[1]!));
+    const wanted = new Set([...html.matchAll(/assets\/([^"\s]+\.(?:js|css))/g)].map((m) => m[1]!));
     const floorChunk = readdirSync(assets).find((f) => /^FloorPage-.*\.js$/.test(f))!;
     const follow = (file: string): void => {
       if (wanted.has(file) && file !== floorChunk) return;

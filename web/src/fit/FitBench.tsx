@@ -1,12 +1,15 @@
+import { lazy, Suspense } from 'react';
 import { useJob } from '../sheet/index.ts';
-import { Tabs, useTab } from '../ui/index.ts';
-import { DrivelineBench } from './sheets/DrivelineBench.tsx';
-import { MountBench } from './sheets/MountBench.tsx';
-import { StackBench } from './sheets/StackBench.tsx';
-import { WayInBench } from './sheets/WayInBench.tsx';
+import { Loading, Tabs, useTab } from '../ui/index.ts';
 import { Places } from './Places.tsx';
 import { PositionBench } from './PositionBench.tsx';
 import { TrialBench } from './trial/TrialBench.tsx';
+
+// What hangs on the place is loaded when somebody looks at it.
+const DrivelineBench = lazy(() => import('./sheets/DrivelineBench.tsx'));
+const MountBench = lazy(() => import('./sheets/MountBench.tsx'));
+const StackBench = lazy(() => import('./sheets/StackBench.tsx'));
+const WayInBench = lazy(() => import('./sheets/WayInBench.tsx'));
 
 const tabs = {
   places: 'Places',
@@ -32,10 +35,12 @@ export default function FitBench() {
         {tab === 'places' && <Places />}
         {tab === 'position' && <PositionBench />}
         {tab === 'trial' && <TrialBench />}
-        {tab === 'mounts' && <MountBench />}
-        {tab === 'stack' && <StackBench />}
-        {tab === 'driveline' && <DrivelineBench />}
-        {tab === 'way-in' && <WayInBench />}
+        <Suspense fallback={<Loading as="panels" />}>
+          {tab === 'mounts' && <MountBench />}
+          {tab === 'stack' && <StackBench />}
+          {tab === 'driveline' && <DrivelineBench />}
+          {tab === 'way-in' && <WayInBench />}
+        </Suspense>
       </Tabs>
     </>
   );

@@ -62,7 +62,7 @@ function triesOf({ by }: Cure, tries: TriesView): Tries {
 }
 
 /** Joint angles with what cures them, lengths, gears and road speed, weight on the axles. */
-export function DrivelineBench() {
+export default function DrivelineBench() {
   const tries = useTries();
   const { books } = tries;
   const sheet = useMemo(() => drivelineSheet(books, { slopeDeg: standsSlope(books.job) }), [books]);

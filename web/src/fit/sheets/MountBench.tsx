@@ -14,7 +14,7 @@ const fields: readonly TryField[] = [
 ];
 
 /** Where each boss stands from its pad, and what each mount carries. */
-export function MountBench() {
+export default function MountBench() {
   const tries = useTries();
   const sheet = useMemo(() => mountSheet(tries.books), [tries.books]);
   return (

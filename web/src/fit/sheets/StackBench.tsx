@@ -16,7 +16,7 @@ const manual: readonly TryField[] = [
 ];
 
 /** Plate, spacers, flywheel, clutch or converter as one stack: change one and see all. */
-export function StackBench() {
+export default function StackBench() {
   const tries = useTries();
   const sheet = useMemo(() => stackSheet(tries.books), [tries.books]);
   const kind = tries.books.job.get('gbx-kind')?.parts['value'];

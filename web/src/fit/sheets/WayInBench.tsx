@@ -14,7 +14,7 @@ const fields: readonly TryField[] = [
 ];
 
 /** How the unit must hang to go in, and whether hook and boom reach that far. */
-export function WayInBench() {
+export default function WayInBench() {
   const tries = useTries();
   const sheet = useMemo(() => wayInSheet(tries.books), [tries.books]);
   return (
