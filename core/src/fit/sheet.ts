@@ -1,6 +1,7 @@
 import type { Drawing } from '../drawing/index.ts';
 import type { Sum } from '../rules/sum.ts';
 import type { FactId } from '../facts/index.ts';
+import type { Books } from '../rules/evidence.ts';
 
 /** A sheet of the fit: one thing drawn to scale, its figures, and what each of them stands on. */
 
@@ -27,3 +28,12 @@ export interface FitSheet {
 /** A figure, where its sum is known. */
 export const figure = (id: string, name: string, sum: Sum | undefined, word?: Figure['word']): Figure[] =>
   sum ? [{ id, name, sum, ...(word ? { word } : {}) }] : [];
+
+/** Those of some parts of facts that nobody knows. */
+export const notKnownOf = (
+  { job }: Books,
+  parts: readonly (readonly [factId: FactId, partKey?: string])[],
+): FitSheet['wants'] =>
+  parts.flatMap(([factId, partKey = 'value']) =>
+    job.get(factId)?.parts[partKey] === undefined ? [{ factId, partKey }] : [],
+  );

@@ -255,10 +255,14 @@ const slipping = (line: LineOfShafts): number => lengthsOf(line).at(-1)!;
 
 /** Slip at both ends of the axle's travel: whether the yoke bottoms in bump, and what is still engaged in droop. */
 export function plungeVerdict(e: FitEvidence): Verdict | undefined {
+  const left = e.maybe('gbx-output', 'slip-left');
+  const engaged = e.maybe('gbx-output', 'slip-engaged');
+  const travels =
+    (left && e.maybe('rec-pinion-place', 'z-at-bump')) ?? (engaged && e.maybe('rec-pinion-place', 'z-at-droop'));
+  if (!travels) return undefined;
   const ride = shaftLine(e, 'ride');
   if (!ride) return undefined;
   const atRide = ofLine(ride, 'Shaft between its joints at ride height', 'mm', slipping);
-  const left = e.maybe('gbx-output', 'slip-left');
   const bump = left && shaftLine(e, 'bump');
   if (left && bump) {
     const spare = left.minus(atRide.minus(ofLine(bump, 'in full bump', 'mm', slipping)));
@@ -269,7 +273,6 @@ export function plungeVerdict(e: FitEvidence): Verdict | undefined {
         margin: { value: spare.value, unit: 'mm' },
       });
   }
-  const engaged = e.maybe('gbx-output', 'slip-engaged');
   const droop = engaged && shaftLine(e, 'droop');
   if (!engaged || !droop) return undefined;
   const held = engaged.minus(ofLine(droop, 'in full droop', 'mm', slipping).minus(atRide));

@@ -5,7 +5,7 @@ import { rippleAcceleration, rippleOf } from '../../sums/index.ts';
 import { capital } from '../../units/index.ts';
 import { FitEvidence } from '../evidence.ts';
 import { radians } from '../position/pose.ts';
-import { figure } from '../sheet.ts';
+import { figure, notKnownOf } from '../sheet.ts';
 import type { Figure, FitSheet } from '../sheet.ts';
 import { cures } from './cures.ts';
 import type { Cure } from './cures.ts';
@@ -219,29 +219,17 @@ export function drivelineSheet(books: Books, room: SlopeRoom): DrivelineSheet {
           : [],
       },
     ].filter((g) => g.figures.length > 0),
-    wants: [
-      ...(sides ? [] : lineFacts(e)).flatMap(([factId, partKey = 'value']) =>
-        books.job.get(factId)?.parts[partKey] === undefined ? [{ factId, partKey }] : [],
-      ),
+    wants: notKnownOf(books, [
       ...(sides
-        ? (
-            [
-              ['cho-side-outputs', 'left-y'],
-              ['rec-hub-places', 'left-y'],
-              ['cho-halfshafts', 'plunge'],
-            ] as const
-          ).flatMap(([factId, partKey]) =>
-            books.job.get(factId)?.parts[partKey] === undefined ? [{ factId, partKey }] : [],
-          )
-        : []),
-      ...(weights
-        ? []
-        : (['value', 'front-axle-x'] as const).flatMap((partKey) =>
-            books.job.get('rec-wheelbase')?.parts[partKey] === undefined
-              ? [{ factId: 'rec-wheelbase' as const, partKey }]
-              : [],
-          )),
-    ],
+        ? ([
+            ['cho-side-outputs', 'left-y'],
+            ['rec-hub-places', 'left-y'],
+            ['cho-halfshafts', 'plunge'],
+          ] as const)
+        : lineFacts(e)),
+      ['rec-wheelbase'],
+      ['rec-wheelbase', 'front-axle-x'],
+    ]),
     cures: ride && numbers ? cures(numbers, { slopeDeg: room.slopeDeg, reachMm: ride.reach.value }) : [],
   };
 }

@@ -13,6 +13,10 @@ export type MountSide = (typeof mountSides)[number];
 export const mountAxes = ['x', 'y', 'z'] as const;
 export type MountAxis = (typeof mountAxes)[number];
 
+/** A boss so near its pad bolts up; a plate or an arm reaches so far, along each axis, mm. Common practice, no source. */
+export const mountMeetsMm = 1.5;
+export const mountReachMm = 60;
+
 /** Slope of the crank as it is to sit, tail down: as chosen, else as the engine was made for; nothing where nobody knows. */
 export const crankSlope = (e: FitEvidence): Sum | undefined =>
   e.maybe(place, 'slope-tail-down') ?? e.maybe('eng-slope-design');

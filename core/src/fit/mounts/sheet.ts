@@ -4,11 +4,20 @@ import type { Books } from '../../rules/evidence.ts';
 import { capital, formatMeasure } from '../../units/index.ts';
 import { FitEvidence } from '../evidence.ts';
 import { placed } from '../position/pose.ts';
-import { figure } from '../sheet.ts';
+import { figure, notKnownOf } from '../sheet.ts';
 import type { Figure, FitSheet } from '../sheet.ts';
 import { lieOf, pointsToRear } from '../shapes/lie.ts';
 import { chosenPose } from '../shapes/scene-of-job.ts';
-import { balanceOf, bossFromPad, mountAxes, mountLoads, mountSides, sideKnown } from './judged.ts';
+import {
+  balanceOf,
+  bossFromPad,
+  mountAxes,
+  mountLoads,
+  mountMeetsMm,
+  mountReachMm,
+  mountSides,
+  sideKnown,
+} from './judged.ts';
 import type { MountAxis, MountSide } from './judged.ts';
 
 /** How a school of mounts does for this job. */
@@ -28,11 +37,9 @@ const way: Readonly<Record<MountAxis, readonly [more: string, less: string]>> = 
   z: ['above', 'below'],
 };
 
-/** Distance of the hole rows of a plate, mm, and how far a slider or a plate reaches. Common practice, no source. */
+/** Distance of the hole rows of a plate, mm, and how far a slot lets it slide. Common practice, no source. */
 const rowsApart = 12.5;
 const slides = 20;
-const reaches = 60;
-const meets = 1.5;
 
 /** The four ways of mounting, each held against where the bosses stand. */
 function schoolsFor(offsets: Readonly<Record<MountSide, Record<MountAxis, number>>>): SchoolSaid[] {
@@ -41,27 +48,27 @@ function schoolsFor(offsets: Readonly<Record<MountSide, Record<MountAxis, number
   const offRow = Math.max(...each.map(({ x }) => Math.abs(x - Math.round(x / rowsApart) * rowsApart)));
   const level = Math.abs(offsets.left.z - offsets.right.z);
   const mm = (n: number): string => formatMeasure(Math.round(n), 'mm');
-  const sideways = most('y') <= reaches && most('z') <= reaches;
+  const sideways = most('y') <= mountReachMm && most('z') <= mountReachMm;
   return [
     {
       id: 'recipient-arms',
-      goes: Math.max(most('x'), most('y'), most('z')) <= meets,
+      goes: Math.max(most('x'), most('y'), most('z')) <= mountMeetsMm,
       said: `Arms of the car's own maker: the farthest boss stands ${mm(Math.max(most('x'), most('y'), most('z')))} off`,
     },
     {
       id: 'fixed-hole-plate',
-      goes: sideways && most('x') <= reaches && offRow <= meets * 2,
+      goes: sideways && most('x') <= mountReachMm && offRow <= mountMeetsMm * 2,
       said: `Fixed hole rows, ${rowsApart} mm apart: the nearest row stands ${mm(offRow)} off along the car`,
     },
     {
       id: 'sliding-plate',
-      goes: sideways && most('x') <= reaches,
+      goes: sideways && most('x') <= mountReachMm,
       said: `Slider: ${mm(most('x'))} along the car, of them ${mm(slides)} by the slot; slid, then tightened front to rear`,
     },
     {
       id: 'fabricated',
       goes: true,
-      said: `Made: ${mm(most('x'))} along, ${mm(most('y'))} across, ${mm(most('z'))} in height${level > meets ? `, left and right ${mm(level)} unlike` : ''}; welds are a qualified person's`,
+      said: `Made: ${mm(most('x'))} along, ${mm(most('y'))} across, ${mm(most('z'))} in height${level > mountMeetsMm ? `, left and right ${mm(level)} unlike` : ''}; welds are a qualified person's`,
     },
   ];
 }
@@ -86,29 +93,24 @@ export function mountSheet(books: Books): MountSheet {
         : rating && kg > rating.value
           ? 'stop'
           : undefined;
-  const wants = [
+  const wants = notKnownOf(books, [
     ...mountSides.flatMap((side) =>
-      mountAxes.flatMap((axis) =>
-        (['rec-mount-pads', 'eng-mount-bosses'] as const).flatMap((factId) =>
-          books.job.get(factId)?.parts[`${side}-${axis}`] === undefined ? [{ factId, partKey: `${side}-${axis}` }] : [],
-        ),
+      mountAxes.flatMap(
+        (axis) =>
+          [
+            ['rec-mount-pads', `${side}-${axis}`],
+            ['eng-mount-bosses', `${side}-${axis}`],
+          ] as const,
       ),
     ),
-    ...(chosenPose(books.job)
-      ? []
-      : [{ factId: 'cho-engine-place' as const, partKey: 'bell-face-ahead-of-firewall-x' }]),
-    ...(
-      [
-        ['eng-mass', 'value'],
-        ['gbx-mass', 'value'],
-        ['gbx-length', 'value'],
-        ['gbx-mount-place', 'bell-face-to-mount'],
-        ['cho-mount-rating', 'load-each'],
-      ] as const
-    ).flatMap(([factId, partKey]) =>
-      books.job.get(factId)?.parts[partKey] === undefined ? [{ factId, partKey }] : [],
-    ),
-  ];
+    ['cho-engine-place', 'bell-face-ahead-of-firewall-x'],
+    ['cho-engine-place', 'crank-axis-above-body-datum-z'],
+    ['eng-mass'],
+    ['gbx-mass'],
+    ['gbx-length'],
+    ['gbx-mount-place', 'bell-face-to-mount'],
+    ['cho-mount-rating', 'load-each'],
+  ]);
   return {
     drawing: draw(books, e, known, along),
     groups: [
@@ -242,7 +244,11 @@ function draw(books: Books, e: FitEvidence, known: readonly MountSide[], along: 
       to: boss,
       aside: (side === 'left') !== toRear ? 26 : -26,
       rows: mountAxes.flatMap((axis) => bossFromPad(e, side, axis).rows),
-      ...(farthest > reaches ? { word: 'stop' as const } : farthest > meets ? { word: 'look' as const } : {}),
+      ...(farthest > mountReachMm
+        ? { word: 'stop' as const }
+        : farthest > mountMeetsMm
+          ? { word: 'look' as const }
+          : {}),
     });
   }
   const balance = pose && ifKnown(() => balanceOf(e));

@@ -19,7 +19,9 @@ import {
   behindPlate,
   chainApartMm,
   converterDraw,
+  drawBands,
   faceOf,
+  releaseBands,
   releaseOf,
   samePattern,
   tipIntoCrank,
@@ -63,9 +65,6 @@ const releaseFacts = [
   ['gbx-clutch-set', 'release-travel'],
 ] as const;
 
-/** Room between a bearing pushed home and the fingers, mm: they come back as the disc wears (common practice, the clutch maker first). */
-const releaseGap = { least: 3, most: 6 } as const;
-
 /** Release bearing against fingers; nothing while one of the places is not known. */
 function releaseVerdict(e: FitEvidence): Verdict | undefined {
   const face = faceOf(e);
@@ -74,7 +73,7 @@ function releaseVerdict(e: FitEvidence): Verdict | undefined {
   const apart = apartVerdict(e, face);
   if (apart) return apart;
   const { gap, left } = release;
-  const { least, most } = releaseGap;
+  const [least, most] = releaseBands.boltsUp;
   const mm = `${gap.value.toFixed(1)} mm`;
   if (left && left.value < 0)
     return e.say('clash', `bearing does not free the disc: ${(-left.value).toFixed(1)} mm short`, {
@@ -82,16 +81,12 @@ function releaseVerdict(e: FitEvidence): Verdict | undefined {
       label: 'Travel left once the disc is free',
       margin: { value: left.value, unit: 'mm' },
     });
-  return e.judge(
-    'Bearing pushed home, to the fingers',
-    gap,
-    { boltsUp: [least, most], adapt: [0, Infinity] },
-    (word) =>
-      word === 'bolts-up'
-        ? `${mm} from bearing to fingers`
-        : word === 'clash'
-          ? 'bearing meets the fingers: the clutch would slip as it wears'
-          : `${mm} from bearing to fingers, ${least} to ${most} wanted: ${gap.value < least ? 'shim the clutch or thin the seat' : 'shim the bearing'}`,
+  return e.judge('Bearing pushed home, to the fingers', gap, releaseBands, (word) =>
+    word === 'bolts-up'
+      ? `${mm} from bearing to fingers`
+      : word === 'clash'
+        ? 'bearing meets the fingers: the clutch would slip as it wears'
+        : `${mm} from bearing to fingers, ${least} to ${most} wanted: ${gap.value < least ? 'shim the clutch or thin the seat' : 'shim the bearing'}`,
   );
 }
 
@@ -270,7 +265,7 @@ export const drivelineRules = [
       if (draw.value > 12) return `${drawn}: the hub leaves the pump before it meets the plate`;
       return draw.value > 5 ? `${drawn}: equal spacer washers` : `${drawn} forward`;
     };
-    return e.judge('Converter draws forward', draw, { boltsUp: [3, 5], adapt: [1.5, 12] }, headline);
+    return e.judge('Converter draws forward', draw, drawBands, headline);
   }),
   rule('fit-starter', 'common practice: pinion rest gap 1.5 to 3 mm', (e) => {
     e.want(['eng-ring-gear', 'starter-teeth-module-match'], ['eng-ring-gear', 'pinion-rest-gap']);

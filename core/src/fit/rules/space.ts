@@ -8,7 +8,16 @@ import type { Stations } from '../../facts/index.ts';
 import type { FitWord } from '../../rules/condition.ts';
 import type { Verdict } from '../../rules/verdict.ts';
 import { hoistLeftOver } from '../../pull/hoist.ts';
-import { bossFromPad, crankSlope, mountAxes, mountSides, overRating, sideKnown } from '../mounts/judged.ts';
+import {
+  bossFromPad,
+  crankSlope,
+  mountAxes,
+  mountMeetsMm,
+  mountReachMm,
+  mountSides,
+  overRating,
+  sideKnown,
+} from '../mounts/judged.ts';
 import { wayInVerdict } from '../way-in/judged.ts';
 import { beltOffset } from '../../sums/limits.ts';
 
@@ -432,14 +441,14 @@ export const spaceRules = [
       ),
     );
     const worst = sum.size('Largest offset');
-    const word = worst.value <= 1.5 ? 'bolts-up' : worst.value <= 60 ? 'adapt' : 'clash';
+    const word = worst.value <= mountMeetsMm ? 'bolts-up' : worst.value <= mountReachMm ? 'adapt' : 'clash';
     const over = word === 'bolts-up' ? overRating(e) : undefined;
     if (over) return over;
     return e.sure(
       e.say(word, `bosses ${worst.value.toFixed(1)} mm from the pads`, {
         sum: worst,
         label: 'Largest offset',
-        margin: marginIn(worst, [-Infinity, word === 'bolts-up' ? 1.5 : 60]),
+        margin: marginIn(worst, [-Infinity, word === 'bolts-up' ? mountMeetsMm : mountReachMm]),
       }),
       ...mountAxes.flatMap(
         (a) =>

@@ -4,6 +4,7 @@ import type { Sum } from '../../rules/sum.ts';
 import type { Need } from '../../rules/verdict.ts';
 import type { Pose, PoseRange } from '../position/pose.ts';
 import type { FitProblem } from '../position/problem.ts';
+import { mountReachMm } from '../mounts/judged.ts';
 import { jointLimits } from '../driveline/line.ts';
 import { bayRules } from './bay.ts';
 import { notKnown, Tape } from './tape.ts';
@@ -134,9 +135,6 @@ export function slopeHeld(book: FactBook): string | undefined {
     : `No slope that this engine stands leaves the ends of the shaft alike: the pinion stands at ${degrees(pinionDeg)}. The driveline has what cures it.`;
 }
 
-/** How far a boss may stand from its pad for a plate or an arm, mm: what the rule of the mounts lets pass. */
-const mountReach = 60;
-
 /**
  * Where the mounts let the unit be along each axis, mm, the slope left out; nothing where pads are to be made anyhow or a place is
  * not known. Both sides together: an empty stretch says that no place suits both.
@@ -154,7 +152,7 @@ export function mountsHold(book: FactBook): Readonly<Record<'x' | 'y' | 'z', rea
     const [left, right] = sides;
     return left === undefined || right === undefined
       ? undefined
-      : [Math.max(left, right) - mountReach, Math.min(left, right) + mountReach];
+      : [Math.max(left, right) - mountReachMm, Math.min(left, right) + mountReachMm];
   };
   const [x, y, z] = [stretch('x'), stretch('y'), stretch('z')];
   return x && y && z ? { x, y, z } : undefined;
@@ -177,8 +175,8 @@ export function mountsHeld(book: FactBook): string | undefined {
   });
   const words = { x: 'along the car', y: 'across it', z: 'in height' } as const;
   return axes.length > 0
-    ? `No mount of ${mountReach} mm reaches from these pads to these bosses ${axes.map((a) => words[a]).join(' and ')}: brackets are to be made.`
-    : `It is sought where mounts of up to ${mountReach} mm reach from pad to boss: ${mounts.x[0].toFixed(0)} to ${mounts.x[1].toFixed(0)} mm along, ${mounts.z[0].toFixed(0)} to ${mounts.z[1].toFixed(0)} mm in height.`;
+    ? `No mount of ${mountReachMm} mm reaches from these pads to these bosses ${axes.map((a) => words[a]).join(' and ')}: brackets are to be made.`
+    : `It is sought where mounts of up to ${mountReachMm} mm reach from pad to boss: ${mounts.x[0].toFixed(0)} to ${mounts.x[1].toFixed(0)} mm along, ${mounts.z[0].toFixed(0)} to ${mounts.z[1].toFixed(0)} mm in height.`;
 }
 
 /** An engine that lies across leans by so much off upright, degrees, forward or back (common practice, no source). */

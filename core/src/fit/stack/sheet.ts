@@ -1,11 +1,21 @@
 import type { Dimension, Drawing, Point, Shape } from '../../drawing/index.ts';
 import type { Books } from '../../rules/evidence.ts';
+import type { Bands } from '../../rules/evidence.ts';
 import { ifKnown } from '../../rules/evidence.ts';
 import { formatMeasure } from '../../units/index.ts';
 import { FitEvidence } from '../evidence.ts';
 import { figure } from '../sheet.ts';
 import type { FitSheet } from '../sheet.ts';
-import { converterDraw, faceOf, plateOf, releaseOf, tipIntoCrank } from './sums.ts';
+import {
+  chainApartMm,
+  converterDraw,
+  drawBands,
+  faceOf,
+  plateOf,
+  releaseBands,
+  releaseOf,
+  tipIntoCrank,
+} from './sums.ts';
 
 /**
  * What lies behind the block, drawn as one stack: along the crank to scale, its heights as they are usual. The front is to the right,
@@ -60,6 +70,14 @@ const solid = (id: string, name: string, ink: Shape['ink'], from: number, to: nu
   points: box(from, to, -top, top),
   named: true,
 });
+
+/** How a number is marked that lies outside of what bolts up, or of what can be adapted. */
+const outside = (value: number, { boltsUp, adapt }: Bands): Pick<Dimension, 'word'> =>
+  value < adapt[0] || value > adapt[1]
+    ? { word: 'stop' }
+    : value < boltsUp[0] || value > boltsUp[1]
+      ? { word: 'look' }
+      : {};
 
 /** The stack of a job, its figures, and what is missing for more. */
 export function stackSheet(books: Books): FitSheet {
@@ -195,11 +213,7 @@ export function stackSheet(books: Books): FitSheet {
             mm(draw.value),
             {
               rows: draw.rows,
-              ...(draw.value < 1.5 || draw.value > 12
-                ? { word: 'stop' as const }
-                : draw.value < 3 || draw.value > 5
-                  ? { word: 'look' as const }
-                  : {}),
+              ...outside(draw.value, drawBands),
             },
           ),
         ]
@@ -218,11 +232,7 @@ export function stackSheet(books: Books): FitSheet {
             mm(release.gap.value),
             {
               rows: release.gap.rows,
-              ...(release.gap.value < 0
-                ? { word: 'stop' as const }
-                : release.gap.value < 3 || release.gap.value > 6
-                  ? { word: 'look' as const }
-                  : {}),
+              ...outside(release.gap.value, releaseBands),
             },
           ),
         ]
@@ -266,7 +276,7 @@ export function stackSheet(books: Books): FitSheet {
             'apart',
             'Face as read, less added up',
             apart,
-            apart && Math.abs(apart.value) > 0.5 ? 'stop' : undefined,
+            apart && Math.abs(apart.value) > chainApartMm ? 'stop' : undefined,
           ),
           ...figure('draw', 'Converter draws forward', draw),
           ...figure('tip', 'Input shaft into the crank', tip),

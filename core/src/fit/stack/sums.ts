@@ -70,6 +70,12 @@ export function tipIntoCrank(e: FitEvidence): Sum {
   return (plate ? reach.minus(plate) : reach).minus(e.fact('eng-crank-flange', 'depth-behind-bell-face'));
 }
 
+/** How far a converter is drawn forward: goes on, and at the most with washers, mm. Common practice, no source; the maker first. */
+export const drawBands = { boltsUp: [3, 5], adapt: [1.5, 12] } as const;
+
+/** Room between a bearing pushed home and the fingers, mm: they come back as the disc wears. Common practice, no source; the maker first. */
+export const releaseBands = { boltsUp: [3, 6], adapt: [0, Infinity] } as const;
+
 export interface Release {
   /** From the bearing, pushed home, to the fingers of the clutch. */
   gap: Sum;

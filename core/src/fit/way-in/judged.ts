@@ -9,7 +9,7 @@ import type { SideBox } from './outline.ts';
 /** The way of the unit into the car: through the opening, over the front panel, under the hook. */
 
 /** Kept on each side of what moves past something, mm; over the panel as well. Common practice, no source. */
-const around = 50;
+export const around = 50;
 /** From the highest place of the unit to the hook, mm: slings and leveller. Common practice, no source. */
 export const slingMm = 300;
 

@@ -4,9 +4,9 @@ import type { Books } from '../../rules/evidence.ts';
 import { capital, formatMeasure } from '../../units/index.ts';
 import { FitEvidence } from '../evidence.ts';
 import { balanceOf } from '../mounts/judged.ts';
-import { figure } from '../sheet.ts';
+import { figure, notKnownOf } from '../sheet.ts';
 import type { FitSheet } from '../sheet.ts';
-import { hangFor, hookSpare, hungUnit, reachSpare, slingMm } from './judged.ts';
+import { around, hangFor, hookSpare, hungUnit, reachSpare, slingMm } from './judged.ts';
 import type { Hang } from './judged.ts';
 import { heightOf, tilted } from './outline.ts';
 
@@ -35,21 +35,19 @@ export function wayInSheet(books: Books): WayInSheet {
   const e = new FitEvidence(books);
   const hang = ifKnown(() => hangFor(e, hungUnit(e)));
   const other = ifKnown(() => hangFor(e, hungUnit(e, !(hang?.unit.withGearbox ?? true))));
-  const wants = (
-    [
-      ['rec-install-path', 'opening-length'],
-      ['rec-install-path', 'panel-height'],
-      ['rec-install-path', 'hook-height'],
-      ['rec-install-path', 'boom-reach'],
-      ['rec-install-path', 'front-edge-x'],
-      ['rec-install-path', 'hoist-rating-at-boom-place'],
-      ['eng-length', 'value'],
-      ['eng-height-up', 'highest-point'],
-      ['eng-sump-depth', 'at-bowl'],
-      ['gbx-length', 'value'],
-      ['eng-cg', 'x-ahead-of-bell-face'],
-    ] as const
-  ).flatMap(([factId, partKey]) => (books.job.get(factId)?.parts[partKey] === undefined ? [{ factId, partKey }] : []));
+  const wants = notKnownOf(books, [
+    ['rec-install-path', 'opening-length'],
+    ['rec-install-path', 'panel-height'],
+    ['rec-install-path', 'hook-height'],
+    ['rec-install-path', 'boom-reach'],
+    ['rec-install-path', 'front-edge-x'],
+    ['rec-install-path', 'hoist-rating-at-boom-place'],
+    ['eng-length', 'value'],
+    ['eng-height-up', 'highest-point'],
+    ['eng-sump-depth', 'at-bowl'],
+    ['gbx-length', 'value'],
+    ['eng-cg', 'x-ahead-of-bell-face'],
+  ]);
   const hook = hang && hookSpare(e, hang);
   const reach = ifKnown(() => reachSpare(e));
   const negative = (n: number | undefined) => (n !== undefined && n < 0 ? ('stop' as const) : undefined);
@@ -85,8 +83,7 @@ function draw(e: FitEvidence, hang: Hang | undefined): Drawing {
   const { low, high } = heightOf(corners);
   const panel = e.maybe('rec-install-path', 'panel-height');
   const opening = e.maybe('rec-install-path', 'opening-length');
-  const air = 50;
-  const lift = (panel?.value ?? 900) + air - low;
+  const lift = (panel?.value ?? 900) + around - low;
   const tailMost = Math.min(...corners.flat().map((p) => p.x));
   const put = ({ x, y }: Point): Point => ({ x: x - tailMost - 60, y: y + lift });
   const names = ['engine', 'bell', 'gearbox'];
