@@ -94,6 +94,8 @@ export const camper: DemoJob = {
     { when: [9, '16:49'], by: 'OT', record: ['pin', '00000000-0000-4000-8000-000000000343', { photoId: '00000000-0000-4000-8000-000000000331', number: 3, x: 0.3, y: 0.2, toX: 0.26, toY: 0.33, sort: 'note', text: 'earth strap sat under this lug' }] },
     { when: [4, '15:10'], by: 'OT', line: 'tried: radiator hose of the estate, kinks at the frame, sent back' },
     { when: [3, '11:00'], by: 'MH', line: 'decided: surge pot over new tank, because the tank is sound and the date holds' },
+    { when: [2, '10:05'], by: 'OT', record: ['making', '00000000-0000-4000-8000-000000000361', { title: 'Mid pipe over the transaxle', sort: 'pipe', place: 'fit-exhaust-body' }] },
+    { when: [2, '10:20'], by: 'OT', record: ['making-step', '00000000-0000-4000-8000-000000000361:length', { making: '00000000-0000-4000-8000-000000000361', step: 'length', times: 1, mm: 35, typed: '35 mm' }] },
     { when: [2, '15:30'], by: 'OT', photo: ['00000000-0000-4000-8000-000000000332', 'bay', 'Alternator side, trial fit 2', 'fit-accessory-drive'] },
     { when: [1, '09:30'], by: 'DP', line: 'held: waiting for bell adapter plate, in 2 days' },
     { when: [1, '15:20'], by: 'OT', line: '@MH may the hatch edge be cut back by 12 mm?' },

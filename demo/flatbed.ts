@@ -38,7 +38,7 @@ export const flatbed: DemoJob = {
       'rec-steering-envelope': { kind: 'box-and-link', 'rear-x': '590 mm', 'front-x': '640 mm', 'top-z-worst-position': '-140 mm' }, 'rec-ground-at-crossmember': { 'ground-to-crossmember': '315 mm' }, 'rec-sway-bar-place': 'none',
     }),
     ...round([9, '16:05'], 'RS', 'measured', 'engine', {
-      'eng-length': '802 mm', 'eng-fan-reach': { 'pulley-face': '815 mm', 'pump-kind': 'belt' }, 'eng-width': { 'left-at-covers-and-coils': '205 mm', 'right-at-covers-and-coils': '248 mm', 'left-at-accessories': '262 mm', 'right-at-accessories': '240 mm' },
+      'eng-length': '802 mm', 'eng-fan-reach': { 'pulley-face': '815 mm', 'pulley-diameter': '142 mm', 'pump-kind': 'belt' }, 'eng-width': { 'left-at-covers-and-coils': '205 mm', 'right-at-covers-and-coils': '248 mm', 'left-at-accessories': '262 mm', 'right-at-accessories': '240 mm' },
       'eng-height-up': { 'highest-point': '380 mm', 'highest-point-x': '310 mm', 'rear-cover': '352 mm' }, 'eng-sump-depth': { 'at-bowl': '232 mm', 'at-front': '165 mm' }, 'eng-sump-bowl-place': { value: 'rear', 'bowl-rear-x': '40 mm', 'bowl-front-x': '330 mm' }, 'eng-slope-design': '2.5 deg',
     }),
     { when: [9, '16:20'], by: 'RS', fact: ['gearbox', 'gbx-length', '742 mm'] },

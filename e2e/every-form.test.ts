@@ -187,6 +187,25 @@ const forms: readonly AForm[] = [
     submit: 'Save the way out',
   },
   {
+    form: 'MakingForm',
+    view: 'Brockhurst/fit?tab=making',
+    press: ['A part to be made'],
+    submit: 'Begin it',
+  },
+  { form: 'NextStep', view: 'Wendling/fit?tab=making', submit: 'Done: flanges parallel' },
+  {
+    form: 'Undone',
+    view: 'Wendling/fit?tab=making',
+    press: ['Does not stand: Wanted and actual length read'],
+    submit: 'It is open again',
+  },
+  {
+    form: 'Dropped',
+    view: 'Wendling/fit?tab=making',
+    press: ['Not made after all'],
+    submit: 'Leave it',
+  },
+  {
     form: 'OwnShapeForm',
     view: 'Brockhurst/fit?tab=position',
     press: ['A shape of our own'],

@@ -160,7 +160,8 @@ describe('what two wrote at once', () => {
         revision: 0,
       },
     });
-    await b.see(/1 to decide|Everything is sent/, 'body');
+    // A device that found nobody for long asks again after half a minute.
+    await b.see(/1 to decide|Everything is sent/, 'body', 60_000);
     if ((await b.count('.app-outbox-button')) === 0)
       return expect.fail('the tablet was faster than the manager');
     await b.press('1 to decide');

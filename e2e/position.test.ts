@@ -157,12 +157,49 @@ describe('the position', () => {
     expect(await b.count('figure[aria-label="From the front"]')).toBe(1);
   });
 
+  it('is sought where somebody holds it, and says so', async () => {
+    await b.press('Where it may go', comes);
+    await b.type('Crank axis above the rail, from, mm', '70', '[role=dialog]');
+    await b.type('Crank axis above the rail, to, mm', '75', '[role=dialog]');
+    await b.press('Save', '[role=dialog]');
+    await b.see('It is held in height from 70 mm to 75 mm.', comes);
+    await b.press('To the best place (b)', comes);
+    const z = await stepper('Crank axis');
+    expect(z).toBeGreaterThanOrEqual(70);
+    expect(z).toBeLessThanOrEqual(75);
+  });
+
+  it('a thing is pulled open in a view and asks for its third side; Escape draws nothing', async () => {
+    await b.press('Draw one in the views');
+    await b.see('Pull from corner to corner');
+    const side = await b.find('figure[aria-label="From the side"] svg');
+    await b.driver
+      .actions()
+      .move({ origin: side, x: 60, y: -60 })
+      .press()
+      .move({ origin: side, x: 110, y: -20 })
+      .release()
+      .perform();
+    await b.see('A shape of our own', '[role=dialog]');
+    const face = async (label: string) => Number(/^(-?\d+) mm$/.exec(await b.value(label))![1]);
+    expect(await face('Front face, forward, mm')).toBeGreaterThan(
+      await face('Rear face, forward, mm'),
+    );
+    expect(await face('Upper face, up, mm')).toBeGreaterThan(await face('Lower face, up, mm'));
+    expect(await b.value('Left face, to the left, mm')).toBe('');
+    await b.keys(Key.ESCAPE);
+    expect(await b.count('[role=dialog]')).toBe(0);
+  });
+
   it('says what to measure next, and a walk with big keys takes it, asks about what hardly can be, and goes on', async () => {
     const next = '[aria-label="Measure next"]';
     const dialog = '[role=dialog]';
     expect(await b.see('Envelope, widest at tail', next)).toMatch(/\d+ readings in \d+ places/);
     await b.press('Walk round and measure', next);
     await b.see('At the gearbox', dialog);
+    // Where the tape is held is drawn, on the gearbox as far as it is known.
+    await b.see('from side to side, gearbox at the tail', dialog);
+    expect(await b.count('figure[aria-label^="Where to hold the tape"]')).toBe(1);
     for (const key of ['3', '0', '5', '5', 'Take the last off', 'in'])
       await b.press(key, '.fit-keypad');
     // Three hundred and five inches are no gearbox.
@@ -227,7 +264,7 @@ describe('the sheets', () => {
 
   it('a cure of the joints is tried with one press', async () => {
     await sheet('driveline');
-    await b.type('Pinion angle, deg', '6');
+    await b.type('Wedge under the axle, deg', '3.5');
     const before = await b.see(/Joint angles (Adapt|Clash)/, decides);
     await b.press('Try it', '[aria-label="What cures it"]');
     await b.see('Joint angles Bolts up', decides);

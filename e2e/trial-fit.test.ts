@@ -119,3 +119,46 @@ describe('the trial fit', () => {
     await b.see('did not fit as it was or went back', '[aria-label="Tried before in this shop"]');
   });
 });
+
+describe('a part that is made', () => {
+  const pipe = 'section[aria-label="Mid pipe over the transaxle"]';
+  it('goes step by step, holds a reading against its limit, and opens again what does not stand', async () => {
+    await b.visit(`/jobs/${desk.job('Wendling')}/fit?tab=making`);
+    await b.see('Osk Tiller', pipe);
+    await b.type('Widest less narrowest gap, mm', '2', pipe);
+    await b.press('Done: flanges parallel', pipe);
+    await b.see('Not parallel yet: 1 mm at the most all round', pipe);
+    expect(await b.value('Widest less narrowest gap, mm')).toBe('2');
+    await b.type('Widest less narrowest gap, mm', '0.5', pipe);
+    await b.press('Done: flanges parallel', pipe);
+    await b.press('Done: cut long, tried, cut to length', pipe);
+    await b.press('Done: tacked in place', pipe);
+    await b.see('give off poison when they are welded', pipe);
+    await b.press('Does not stand: Flanges parallel', pipe);
+    await b.type('Why', 'flange knocked when it was tacked', dialog);
+    await b.press('It is open again', dialog);
+    const said = await b.see('Does not stand: flange knocked', pipe);
+    expect(said).toContain('To be done again: something before it changed since');
+    // Done anew, with the same words or others, it counts again and leads on.
+    await b.type('Widest less narrowest gap, mm', '0.5', pipe);
+    await b.press('Done: flanges parallel', pipe);
+    await b.press('Done: cut long, tried, cut to length', pipe);
+    await b.press('Done: tacked in place', pipe);
+    await b.see('give off poison when they are welded', pipe);
+    await b.see('does not stand any more, flanges parallel', '.logbook-book');
+  });
+
+  it('is begun for a place and left with a reason', async () => {
+    await b.press('A part to be made');
+    await b.type('What is made', 'Radiator mounts, upper', dialog);
+    await b.choose('What it is', 'Mounts of a radiator');
+    await b.press('Begin it', dialog);
+    const made = 'section[aria-label="Radiator mounts, upper"]';
+    await b.see('Cap off, core covered', made);
+    await b.press('Not made after all', made);
+    await b.type('Why', 'rubber strip does it', dialog);
+    await b.press('Leave it', dialog);
+    await b.see('not made after all, Radiator mounts, upper', '.logbook-book');
+    expect(await b.count(made)).toBe(0);
+  });
+});

@@ -23,6 +23,7 @@ export const viewsOf = (
   ['position', `/jobs/${job('Brockhurst')}/fit?tab=position`, /the best there is in the range/],
   ['behind the block', `/jobs/${job('Brockhurst')}/fit?tab=stack`, 'from bearing to fingers'],
   ['driveline', `/jobs/${job('Brockhurst')}/fit?tab=driveline`, 'Gears and road speed'],
+  ['making', `/jobs/${job('Wendling')}/fit?tab=making`, 'Flanges parallel'],
   ['trial fit', `/jobs/${job('Wendling')}/fit?tab=trial`, 'In the bay: offered up'],
   ['tried parts', '/tried', 'Log manifold'],
   ['connect', `/jobs/${job('Sorrel')}/connect`, /not built yet/],

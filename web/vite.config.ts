@@ -37,10 +37,8 @@ export default defineConfig({
     rolldownOptions: {
       output: {
         codeSplitting: {
-          groups: [
-            { name: 'react', test: /node_modules\/(react|react-dom|react-router|scheduler)\// },
-            { name: 'mantine', test: /node_modules\/@mantine\/(core|hooks)\// },
-          ],
+          // The parts of the interface library go with the pages that use them: in one file, the Floor would load those of all.
+          groups: [{ name: 'react', test: /node_modules\/(react|react-dom|react-router|scheduler)\// }],
         },
       },
     },

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { liftReasons, shapeSureness, sittings } from '@bay/core/fit';
+import { liftReasons, makingSorts, shapeSureness, sittings } from '@bay/core/fit';
 import { endpoint } from './endpoint.ts';
 import { fitAnswer, fitProblem } from './fit-problem.ts';
 import { amount, kind, text } from './kind.ts';
@@ -12,13 +12,14 @@ const moves = amount.min(-1000, 'At most 1 m.').max(1000, 'At most 1 m.');
 
 /** Two faces of a box, mm. */
 const face = amount.min(-5000, 'At most 5 m.').max(5000, 'At most 5 m.');
-const faces = z.tuple([face, face]).refine(([a, b]) => a <= b, 'Turned round: the lesser comes first.');
+const faces = z.tuple([face, face]);
 
 const reading = z.object({
   word: verdictWord,
   gapMm: amount.optional(),
   place: text(120).min(2, 'Say where it was read.'),
   condition: z.enum(['cold', 'hot']),
+  photo: z.uuid().optional(),
 });
 
 export const fitKinds = {
@@ -86,6 +87,28 @@ export const fitKinds = {
     }),
     { acts: ['read', 'sits', 'shifted', 'out', 'deviation'], signed: 'once' },
   ),
+  making: kind<'making'>(
+    z.object({
+      title: text(120).min(3, 'Say what is made.'),
+      sort: z.enum(makingSorts, 'Choose one.'),
+      place: z.string().max(60).optional(),
+      dropped: z.object({ why: text(300).min(3, 'Say why it is not made.') }).optional(),
+    }),
+    { acts: ['dropped'], signed: 'once' },
+  ),
+  'making-step': kind<'making-step'>(
+    z.object({
+      making: z.uuid(),
+      step: z.string().max(40),
+      times: z.number().int().min(1).max(1000),
+      said: text(400).optional(),
+      mm: amount.min(-5000, 'At most 5 m.').max(5000, 'At most 5 m.').optional(),
+      typed: text(60).optional(),
+      photo: z.uuid().optional(),
+      voided: z.object({ why: text(300).min(3, 'Say why it does not stand.') }).optional(),
+    }),
+    { acts: ['voided'], signed: ['times'] },
+  ),
   candidate: kind<'candidate'>(z.object({ cost: amountOfMoney.optional(), note: text(300).optional() }), {
     money: 'cost',
   }),
@@ -105,18 +128,27 @@ export const fitKinds = {
     { money: 'cost' },
   ),
   'own-shape': kind<'own-shape'>(
-    z.object({
-      name: text(60).min(2, 'Say what it is.'),
-      side: z.enum(['bay', 'unit']),
-      x: faces,
-      y: faces,
-      z: faces,
-      sure: z.enum(shapeSureness),
-      against: z.array(z.string().max(60)).min(1, 'Choose what it is held against.').max(40),
-      clearance: z.string().max(40),
-      gone: z.boolean().optional(),
-      typed: z.record(z.string(), text(60)),
-    }),
+    z
+      .object({
+        name: text(60).min(2, 'Say what it is.'),
+        side: z.enum(['bay', 'unit']),
+        x: faces,
+        y: faces,
+        z: faces,
+        across: amount.min(1, 'A bar has a thickness.').max(500, 'At most 500 mm.').optional(),
+        sure: z.enum(shapeSureness),
+        against: z.array(z.string().max(60)).min(1, 'Choose what it is held against.').max(40),
+        clearance: z.string().max(40),
+        gone: z.boolean().optional(),
+        typed: z.record(z.string(), text(60)),
+      })
+      .superRefine((shape, context) => {
+        // A bar may go either way; a box has a lesser face and a greater one.
+        if (shape.across !== undefined) return;
+        for (const axis of ['x', 'y', 'z'] as const)
+          if (shape[axis][0] > shape[axis][1])
+            context.addIssue({ code: 'custom', path: [axis], message: 'Turned round: the lesser comes first.' });
+      }),
   ),
 };
 
@@ -127,4 +159,15 @@ export const solvePosition = endpoint({
   access: 'look',
   body: fitProblem,
   reply: fitAnswer,
+});
+
+export const readAgreement = endpoint({
+  method: 'get',
+  path: '/api/fit/agreement',
+  summary: 'How near the forecast gaps of the shop came to what was read in its trial fits, the last thousand of them',
+  access: 'look',
+  reply: z.object({
+    /** Nothing while no gap was read that had a forecast. */
+    agreement: z.object({ readings: z.number().int(), biasMm: z.number(), typicalMm: z.number() }).optional(),
+  }),
 });

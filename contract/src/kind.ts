@@ -9,7 +9,7 @@ import type { RecordData, RecordKind } from '@bay/core/records';
  * ever in a schema of what comes in.
  */
 
-type Plain<V> = V extends Stamp & { byId?: unknown } ? Omit<V, keyof Stamp | 'stoodOn'> : V;
+type Plain<V> = V extends Stamp & { byId?: unknown } ? Omit<V, keyof Stamp | 'stoodOn' | 'forecastMm'> : V;
 /** What is sent of stored data: without anybody's name, time, or second signature. */
 export type InputOf<T> = { [F in keyof Omit<T, keyof Stamp | 'second' | 'toName' | 'handedTo'>]: Plain<T[F]> };
 export type RecordInput<K extends RecordKind> = InputOf<RecordData<K>>;
@@ -47,7 +47,11 @@ export function storedSchema({ input, acts, people }: KindSchema): z.ZodObject {
     acts.map((act) => {
       const sent = input.shape[act];
       const signed = (inner: unknown) =>
-        (inner as z.ZodObject).extend({ ...stamp, stoodOn: z.record(z.string(), z.unknown()).optional() });
+        (inner as z.ZodObject).extend({
+          ...stamp,
+          stoodOn: z.record(z.string(), z.unknown()).optional(),
+          forecastMm: z.number().optional(),
+        });
       return [act, sent instanceof z.ZodOptional ? signed(sent.unwrap()).optional() : signed(sent)];
     }),
   );

@@ -31,6 +31,7 @@ export const prepKinds = {
           .max(60)
           .optional(),
         bags: z.record(text(10), text(20)).optional(),
+        undoneByLift: z.boolean().optional(),
       })
       .superRefine(({ order = [], places = [], layout, bolts }, context) => {
         const read = readOrder(order.join(' '), bolts);

@@ -195,6 +195,37 @@ export const calculators: readonly Calculator[] = [
     },
   },
   {
+    name: 'sleeve',
+    title: 'Heat sleeve over a line, and what is left of its gap',
+    source: 'geometry; overlap 50 mm at each end and a gap kept by the clearance rows, common practice',
+    inputs: [
+      measure('near', 'Line that lies near the heat', 'mm', '240', 1, 10_000),
+      measure('overlap', 'Overlap at each end', 'mm', '50', 0, 500),
+      measure('outside', 'Outside of the line with its joints', 'mm', '19', 1, 200),
+      measure('layer', 'One layer', 'mm', '3', 0.2, 30),
+      measure('layers', 'Layers', '', '1', 1, 4),
+      measure('gap', 'Gap to the heat, read bare', 'mm', '40', 0, 1000),
+    ],
+    run: (v) => {
+      const { lengthMm, boreMm, leftMm } = sums.sleevePiece({
+        nearMm: v.num('near'),
+        overlapMm: v.num('overlap'),
+        outsideMm: v.num('outside'),
+        layerMm: v.num('layer'),
+        layers: v.num('layers'),
+        gapMm: v.num('gap'),
+      });
+      return {
+        results: [
+          out('Sleeve, long', lengthMm, 'mm', 0),
+          out('Bore of the outer one', boreMm, 'mm', 1),
+          leftMm >= 0 ? out('Left to the heat', leftMm, 'mm', 1) : out('Too thick by', -leftMm, 'mm', 1),
+        ],
+        because: `${v.num('near')} mm + 2 × ${v.num('overlap')} mm; ${v.num('gap')} mm − ${v.num('layers')} × ${v.num('layer')} mm. Read again once it is wrapped; joints are photographed before a sleeve hides them`,
+      };
+    },
+  },
+  {
     name: 'stud',
     title: 'Where a stud is cut, and what is left under a cover',
     source: 'common practice: the nut whole, and a thread and a half beyond',

@@ -190,7 +190,8 @@ export function gatesOf(
 ): GateState[] {
   const lines = gateLines.flatMap((def): GateLineState | readonly GateLineState[] => {
     const truthOf = truthsOf[def.of ?? 'own'];
-    if (truthOf === undefined) return [];
+    // What stands against a line is looked at only where the line applies.
+    if (truthOf === undefined || truthOf(def.when).is === false) return [];
     const proof = proofs[def.id];
     const record = provedByRecord[def.id]?.(inputs.records, facts);
     const against = [

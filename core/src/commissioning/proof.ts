@@ -1,6 +1,7 @@
 import type { FactBook } from '../facts/index.ts';
 import type { ProofState } from '../rules/gate.ts';
 import { pointsOf, readingsOf } from './readings.ts';
+import { voidedSince } from '../rules/stamp.ts';
 import type { Stamp } from '../rules/stamp.ts';
 import { gateLines } from './data/gates.ts';
 import type { GateProof } from './records.ts';
@@ -62,13 +63,8 @@ export function sinceOut(
   proofs: Readonly<Record<string, GateProof>>,
   out: (Stamp & { why: string }) | undefined,
 ): Readonly<Record<string, GateProof>> {
-  if (out === undefined) return proofs;
-  const { why, ...stamp } = out;
   return Object.fromEntries(
-    Object.entries(proofs).map(([id, proof]) => {
-      const undone = undoneByLift.has(id) && !proof.voided && (proof.at ?? '') < (out.at ?? '');
-      return [id, undone ? { ...proof, voided: { why: `the engine came out again: ${why}`, ...stamp } } : proof];
-    }),
+    Object.entries(proofs).map(([id, proof]) => [id, undoneByLift.has(id) ? voidedSince(proof, out) : proof]),
   );
 }
 

@@ -71,6 +71,13 @@ const byFact: Readonly<Record<string, Range>> = {
   // The top of the rail stands above the axle in most cars.
   'rec-pinion-place z-at-ride-height': { least: -900, most: 900 },
   'rec-wheelbase value': { least: 1000, most: 6000 },
+  'cho-wedge value': { least: -6, most: 6 },
+  'cho-sureness tape': { least: 0.1, most: 20 },
+  'cho-sureness card': { least: 0.1, most: 40 },
+  'cho-sureness by-eye': { least: 0.1, most: 100 },
+  'cho-place-range slope-from': { least: -10, most: 15 },
+  'cho-place-range slope-to': { least: -10, most: 15 },
+  'cho-mount-rating gives-at-that-load': { least: 0.2, most: 30 },
   'cho-stack adapter-plate': { least: 0, most: 120 },
   'cho-stack crank-spacer': { least: 0, most: 120 },
   'cho-stack pad-spacer': { least: 0, most: 30 },
@@ -99,6 +106,16 @@ export function askAbout(factId: string, partKey: string, value: number): string
 /** Values of a fact that lie one behind or below the other, the rearmost or lowest first. */
 const inOrder: Readonly<Partial<Record<string, readonly (readonly [behind: string, ahead: string])[]>>> = {
   'rec-crossmember-place': [['rear-edge-x', 'front-edge-x']],
+  'cho-place-range': [
+    ['along-from', 'along-to'],
+    ['sideways-from', 'sideways-to'],
+    ['height-from', 'height-to'],
+    ['slope-from', 'slope-to'],
+  ],
+  'cho-sureness': [
+    ['tape', 'card'],
+    ['card', 'by-eye'],
+  ],
   'rec-steering-envelope': [['rear-x', 'front-x']],
   'eng-sump-bowl-place': [['bowl-rear-x', 'bowl-front-x']],
   'rec-bay-length': [['to-core-rear-face', 'to-radiator-support']],

@@ -54,8 +54,13 @@ export class FitEvidence extends Evidence<FactParts> {
   /** Verdict of a gap that must keep a least clearance: up to half of it short is Adapt, unless a floor in mm says otherwise. */
   gap(label: string, gap: Sum, clearanceId: string, adaptFloorMm?: number): Verdict {
     const need = this.clearance(clearanceId);
-    const floor = adaptFloorMm ?? need.value / 2;
-    return this.judge(label, gap.minus(need), { boltsUp: [0, Infinity], adapt: [floor - need.value, Infinity] });
+    return this.over(label, gap.minus(need), need, adaptFloorMm);
+  }
+
+  /** The same of what is left over the least gap. */
+  over(label: string, left: Sum, need: Sum, adaptFloorMm = need.value / 2): Verdict {
+    const verdict = this.judge(label, left, { boltsUp: [0, Infinity], adapt: [adaptFloorMm - need.value, Infinity] });
+    return { ...verdict, gapMm: left.value + need.value };
   }
 }
 

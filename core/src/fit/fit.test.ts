@@ -488,6 +488,7 @@ const cases: readonly (readonly [string, Typed, FitWord, Typed?])[] = [
     'bolts-up',
   ],
   ['fit-gearbox-mount', { ...long, ...place, 'gbx-source-layout': 'all-drive' }, 'clash'],
+  ['fit-sway-bar', { 'rec-sway-bar-place': 'none' }, 'bolts-up'],
   ['fit-halfshafts', halfShafts({ 'length-left': '503', 'length-right': '453.5' }), 'bolts-up'],
   ['fit-halfshafts', halfShafts({}), 'adapt'],
   ['fit-halfshafts', halfShafts({ 'length-left': '470', 'length-right': '453.5' }), 'clash'],
@@ -517,6 +518,8 @@ const cases: readonly (readonly [string, Typed, FitWord, Typed?])[] = [
   ['fit-gearing', gear('3.0'), 'bolts-up'],
   ['fit-gearing', gear('3.9'), 'adapt'],
   ['fit-gearing', gear('5.5'), 'clash'],
+  ['fit-gearing', { ...gear('3.0'), 'gbx-converter-seat': { stall: '3200' } }, 'adapt'],
+  ['fit-gearing', { ...gear('3.0'), 'gbx-converter-seat': { stall: '1600' } }, 'bolts-up'],
   [
     'fit-axle-load',
     {
@@ -1007,6 +1010,26 @@ const wrongOnce: readonly (readonly [
     'clash',
   ],
   [
+    'two of 178 mm on a core of 600 by 400: 497 sq cm of 2400 swept (area of a circle, by hand)',
+    'fit-cooling-capacity',
+    {
+      'eng-power': '60 kW',
+      'cho-fan': { value: 'electric-puller', count: '2', flow: '1200', diameter: '178' },
+      'rec-radiator-core': { height: '400', width: '600' },
+    },
+    'adapt',
+  ],
+  [
+    'two of 360 mm on the same core',
+    'fit-cooling-capacity',
+    {
+      'eng-power': '60 kW',
+      'cho-fan': { value: 'electric-puller', count: '2', flow: '1200', diameter: '360' },
+      'rec-radiator-core': { height: '400', width: '600' },
+    },
+    'bolts-up',
+  ],
+  [
     'a slip yoke that bottoms',
     'fit-propshaft-length',
     {
@@ -1394,6 +1417,23 @@ describe('computed verdicts', () => {
     expect(verdict.margin!.value).toBe(verdict.result!.value - 10);
     expect(verdict.because).toContain('rec-bay-length');
     expect(verdict.source).toMatch(/common practice/);
+  });
+
+  it('a compressor by its plug and its kind, against what the car was wired for', () => {
+    const says = (engine: Record<string, string>, car: Record<string, string>) =>
+      verdictOf('fit-ac', {
+        'cho-ac': 'kept',
+        'rec-ac-state': { value: 'fitted-charged', ...car },
+        'eng-ac-compressor': { value: 'left', ...engine },
+      }).verdict.headline;
+    expect(says({ 'plug-pins': '2' }, { 'plug-pins': '1' })).toContain(
+      'plug of 2 pins, the car has 1',
+    );
+    expect(says({ 'plug-pins': '2' }, { 'plug-pins': '2' })).toContain('plug pins agree');
+    expect(says({ kind: 'variable' }, { 'compressor-kind': 'clutch' })).toContain(
+      'steered by a valve',
+    );
+    expect(says({}, {})).toBe('hose ends and plug pins to be matched');
   });
 
   it('unknown cushions count as rubber, the softest', () => {

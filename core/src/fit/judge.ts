@@ -7,6 +7,7 @@ import type { FitWord } from '../rules/condition.ts';
 import { gapOfPlace } from './data/clearances.ts';
 import { FitEvidence, runRule } from './evidence.ts';
 import { interfaces } from './data/interfaces.ts';
+import { leastDrawn } from './shapes/drawn.ts';
 import { controlRules } from './rules/control.ts';
 import { drivelineRules } from './rules/driveline.ts';
 import { spaceRules } from './rules/space.ts';
@@ -86,7 +87,8 @@ function changedSince(
   return [...all].some(([key, read]) => !sameValue(then[key] ?? undefined, now(read)?.parts));
 }
 
-function forecastOf(def: InterfaceDef, books: Books): Verdict {
+/** What the facts alone say of a place. */
+export function forecastOf(def: InterfaceDef, books: Books): Verdict {
   const fitRule = ruleById.get(def.id);
   if (fitRule) return runRule(fitRule, books);
   return {
@@ -109,7 +111,9 @@ export const movesWithEngine = (interfaceId: string): boolean => gapOfPlace[inte
 /** The least gap of a place for the planned cushions, mm; nothing where its row names no gap. */
 export function leastGap(interfaceId: string, books: Books): number | undefined {
   const clearanceId = gapOfPlace[interfaceId];
-  return clearanceId === undefined ? undefined : new FitEvidence(books).clearance(clearanceId).value;
+  if (clearanceId === undefined) return undefined;
+  const e = new FitEvidence(books);
+  return leastDrawn(e, interfaceId, clearanceId) ?? e.clearance(clearanceId).value;
 }
 
 /** What a gap says against the least of its place, both mm: from half of it on there is something to adapt. Common practice, no source. */

@@ -1,6 +1,7 @@
 import type { FitWord } from '../rules/condition.ts';
 import type { PartValue } from '../rules/book.ts';
 import type { Act, Stamp } from '../rules/stamp.ts';
+import type { MakingSort } from './making/steps.ts';
 
 type Judgement = Exclude<FitWord, 'not-measured'>;
 
@@ -13,7 +14,11 @@ export type TrialReading = Act<{
   gapMm?: number | undefined;
   place: string;
   condition: 'cold' | 'hot';
+  /** The photo that shows it, a ruler in view. */
+  photo?: string | undefined;
   stoodOn?: StoodOn | undefined;
+  /** The gap that was forecast there when it was read, mm. */
+  forecastMm?: number | undefined;
 }>;
 
 /** One more gap of a place: each spot has its own, and none overwrites another. */
@@ -38,7 +43,7 @@ export interface CandidateRecord extends Stamp {
   note?: string | undefined;
 }
 
-/** How a place was read, from the surest on: one standard deviation of each is in `sureByReading`. */
+/** How a place was read, from the surest on: one standard deviation of each is what `sureByReading` gives. */
 export const shapeSureness = ['tape', 'card', 'eye'] as const;
 export type ShapeSureness = (typeof shapeSureness)[number];
 
@@ -68,6 +73,8 @@ export interface OwnShapeRecord extends Stamp {
   x: readonly [number, number];
   y: readonly [number, number];
   z: readonly [number, number];
+  /** A bar, so thick, mm, from the first numbers to the second; a box where nothing is said. */
+  across?: number | undefined;
   /** How it was read. */
   sure: ShapeSureness;
   /** Shapes of the other side that it is held against, and by which least gap. */
@@ -120,7 +127,34 @@ export interface LiftRecord extends Stamp {
   second?: Act | undefined;
 }
 
+/** A part that is made for this car, step by step. */
+export interface MakingRecord extends Stamp {
+  title: string;
+  sort: MakingSort;
+  /** The place of the fit that it is made for. */
+  place?: string | undefined;
+  /** It is not made after all. */
+  dropped?: Act<{ why: string }> | undefined;
+}
+
+/** One step of a part that is being made, done by whoever signs it. */
+export interface MakingStepRecord extends Stamp {
+  making: string;
+  step: string;
+  /** For the which time it is done: 1 the first. Done anew with the same words it is signed anew. */
+  times: number;
+  said?: string | undefined;
+  mm?: number | undefined;
+  /** As it was typed. */
+  typed?: string | undefined;
+  photo?: string | undefined;
+  /** It does not stand any more: it was cut again, it cracked. */
+  voided?: Act<{ why: string }> | undefined;
+}
+
 export interface FitRecords {
+  making: MakingRecord;
+  'making-step': MakingStepRecord;
   lift: LiftRecord;
   fit: FitRecord;
   gap: GapRecord;

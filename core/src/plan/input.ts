@@ -7,12 +7,14 @@ import type { ProvisionalItem } from '../commissioning/provisional.ts';
 import type { ProvisionalKindId } from '../commissioning/types.ts';
 import { lastOut, liftNow, liftsInOrder, sittingOf } from '../fit/lifts.ts';
 import type { Lift } from '../fit/lifts.ts';
+import { makingStates } from '../fit/making/state.ts';
 import { dryByWords } from '../fluids/systems.ts';
 import type { TaskRecord } from '../pull/records.ts';
 import type { HeldFor } from '../pull/step-states.ts';
 import type { UnitRole } from '../jobs/units.ts';
 import { noSource } from '../prep/records.ts';
-import type { BoltedRole } from '../prep/records.ts';
+import type { BoltedRole, TorqueRecord } from '../prep/records.ts';
+import { torquesSinceOut } from '../prep/undone.ts';
 import { jointState } from '../prep/sheets.ts';
 import { latest } from '../rules/stamp.ts';
 import { recordsOf } from '../records/index.ts';
@@ -54,17 +56,32 @@ const findingGate = (on: UnitRole): GateName =>
 function openMatters(material: JobMaterial): OpenMatter[] {
   const findings = Object.values(recordsOf(material, 'finding')).filter((f) => !f.settled);
   const holds = Object.values(recordsOf(material, 'hold')).filter((h) => !h.released);
+  const made = makingStates(recordsOf(material, 'making'), recordsOf(material, 'making-step')).filter((m) => m.next);
   const approvals = Object.values(recordsOf(material, 'ask')).filter((a) => a.ask === 'approval' && !a.answer);
   return [
     ...findings.map((f) => ({ gate: f.forbiddenAt ?? findingGate(f.on), what: `finding, ${f.what}` })),
     ...holds.map((h) => ({ gate: h.forbiddenAt ?? ('First crank' as const), what: `held, ${h.waitsFor}` })),
+    ...made.map((m) => ({
+      gate: 'First crank' as const,
+      what: `being made, ${m.making.title}: ${m.next!.step.title.toLowerCase()}`,
+    })),
     ...approvals.map((a) => ({ gate: 'First drive' as const, what: `approval asked for, ${a.what}` })),
   ];
 }
 
+/** What was tightened, and still is after the engine came out. */
+export const torquesNow = (material: Pick<JobMaterial, 'records'>): TorqueRecord[] =>
+  Object.values(
+    torquesSinceOut(
+      recordsOf(material, 'torque'),
+      Object.values(recordsOf(material, 'joint')),
+      lastOut(liftsInOrder(recordsOf(material, 'lift')))?.out,
+    ),
+  );
+
 /** Joints of which not every bolt is written as tight. */
 function untightenedJoints(material: JobMaterial): { on: BoltedRole; what: string }[] {
-  const torques = Object.values(recordsOf(material, 'torque'));
+  const torques = torquesNow(material);
   return Object.values(recordsOf(material, 'joint')).flatMap(({ name, on, bolts }) => {
     const own = torques.filter((t) => t.on === on && t.joint.toLowerCase() === name.toLowerCase());
     const { done, said } = jointState(own, bolts);
@@ -111,7 +128,7 @@ export function planInputOf(material: JobMaterial): PlanInput {
   const followUps = Object.values(recordsOf(material, 'follow-up'));
   const undated = followUps.filter((f) => !f.done && !f.on && !f.atKm && !f.occasion);
   const fluids = Object.values(recordsOf(material, 'fluid'));
-  const torques = Object.values(recordsOf(material, 'torque'));
+  const torques = torquesNow(material);
   const lifts = liftsInOrder(recordsOf(material, 'lift'));
   const gates = sinceOut(recordsOf(material, 'gate'), lastOut(lifts)?.out);
   return {

@@ -4,6 +4,7 @@ import type { StationId } from '../jobs/stations.ts';
 import { recordsOf } from '../records/index.ts';
 import type { RecordData, RecordKind } from '../records/index.ts';
 import { nextGate } from './holding.ts';
+import { torquesNow } from './input.ts';
 import type { JobMaterial } from './input.ts';
 import type { Plan } from './plan.ts';
 import { workSteps } from './steps.ts';
@@ -26,7 +27,7 @@ export function takeoverOf(
       waitingFor: plan.waitingFor,
       sheets: all('sheet'),
       joints: all('joint'),
-      torques: all('torque'),
+      torques: torquesNow(material),
       bags: all('bag'),
       parts: all('part'),
       asks: all('ask'),

@@ -6,3 +6,4 @@ export { buildSteps } from './data/build-up.ts';
 export { measurementDefs } from './data/measurements.ts';
 export { fates, findings, knockOnChains, variantFeatures, whileOut } from './data/inspection.ts';
 export * from './records.ts';
+export * from './undone.ts';

@@ -30,6 +30,8 @@ export interface JointRecord extends Stamp {
   places?: readonly { x: number; y: number }[] | undefined;
   /** In which bag each bolt lies that is out, by its number. */
   bags?: Readonly<Record<string, string>> | undefined;
+  /** Its bolts come out when the engine does: mounts, bell, converter. */
+  undoneByLift?: boolean | undefined;
   /** The order of tightening as the manual has it; every bolt once. */
   order?: readonly string[] | undefined;
 }

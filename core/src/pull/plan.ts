@@ -56,6 +56,18 @@ function remember(key: string, make: () => Ordered): Ordered {
   return made;
 }
 
+const none: readonly string[] = [];
+
+/** What a step needs where the high voltage is to be proved dead first: made once for each step, since a plan asks for all of them. */
+const withProvedDead = new Map<StepDef, readonly string[]>();
+function provedDeadToo(def: StepDef): readonly string[] {
+  const known = withProvedDead.get(def);
+  if (known) return known;
+  const needs = [...new Set([...def.needs, 'st-hv-dead'])];
+  withProvedDead.set(def, needs);
+  return needs;
+}
+
 const engineOut = when('rec-own-engine = out-of-the-car');
 const noHighVoltage = when('rec-hv-system = no');
 
@@ -170,34 +182,36 @@ export function pullPlan(role: 'own' | 'donor', truthOf: TruthOf, effects: reado
       given.filter((g) => g.state === s.id).map((g) => g.step),
     ),
   );
-  const lines = new Map<string, StepLine>(
-    applying.map((l) => [
-      l.def.id,
-      {
-        ...l,
-        before: [],
-        gates: (l.def.gates ?? []).map((id) => (role === 'donor' ? donorLine(id) : id)),
-        states:
-          mayBeLive && !beforeProvedDead.has(l.def.id) ? [...new Set([...l.def.needs, 'st-hv-dead'])] : l.def.needs,
-      },
-    ]),
-  );
+  const applyingById = new Map(applying.map((l) => [l.def.id, l]));
+  const statesOf = (def: StepDef): readonly string[] =>
+    mayBeLive && !beforeProvedDead.has(def.id) ? provedDeadToo(def) : def.needs;
   const phases = [...new Set(pullSteps.map((s) => s.phase))];
   const key = JSON.stringify([role, [...steps], effects.map((e) => e.id), states]);
   const ordered: Ordered = remember(key, () =>
     orderSteps(
-      [...lines.values()].map(({ def, states: needs }) => ({
+      applying.map(({ def }) => ({
         id: def.id,
         rank: phases.indexOf(def.phase),
         after: [...def.after.filter((id) => !isCut(bare(id), def.id)), ...(firstBefore.get(def.id) ?? [])],
         before: def.before.filter((id) => !isCut(def.id, bare(id))),
-        needs,
+        needs: statesOf(def),
       })),
       states.map((s) => ({ ...s, lostBy: s.lostBy.filter((l) => l.unless === undefined).map((l) => l.step) })),
     ),
   );
   return {
-    lines: ordered.ids.map((id) => ({ ...lines.get(id)!, before: ordered.before.get(id)! })),
+    lines: ordered.ids.map((id): StepLine => {
+      const { def, because, needs } = applyingById.get(id)!;
+      const gates = def.gates ?? none;
+      return {
+        def,
+        because,
+        needs,
+        before: ordered.before.get(id)!,
+        gates: role === 'donor' ? gates.map(donorLine) : gates,
+        states: statesOf(def),
+      };
+    }),
     states,
     ways: waysOf(steps, new Set(effects.flatMap((e) => e.prefers ?? []))),
     contradictions: ordered.contradictions,

@@ -64,7 +64,8 @@ export interface Said {
  * at again when one of them changes, and each it missed, so that "Not measured" names what to take.
  */
 export class Evidence<C extends Askable<C>> {
-  private readonly books: Books;
+  /** What it reads; rules ask through the readings below, so that each is remembered. */
+  readonly books: Books;
   private readonly naming: Naming;
   private readonly known = new Set<string>();
   private readonly asked = new Map<string, FactRead>();
@@ -77,10 +78,15 @@ export class Evidence<C extends Askable<C>> {
     this.naming = naming;
   }
 
+  private remember(factId: string, book: FactRead['book']): void {
+    const key = book === 'job' ? factId : `${book}:${factId}`;
+    if (!this.asked.has(key)) this.asked.set(key, { factId, book });
+  }
+
   private look(factId: string, partKey: string, book: FactRead['book'] = 'job'): PartValue | undefined {
     const fact = this.books[book]?.get(factId);
     const value = fact?.parts[partKey];
-    this.asked.set(`${book}:${factId}`, { factId, book });
+    this.remember(factId, book);
     if (value !== undefined) {
       this.known.add(factId);
       this.weakest = weaker(this.weakest, fact!.source);
@@ -142,6 +148,31 @@ export class Evidence<C extends Askable<C>> {
     const row = { label, value, unit: this.naming.unit(factId, part), factId, partKey: part };
     this.readings.push({ sign: '', ...row });
     return Sum.of(row, this.books.job.get(factId)!.source);
+  }
+
+  /** A number that geometry makes from many readings at once: one row, with the readings below it. */
+  reckoned(label: string, value: number, unit: string, basis: string, from: readonly Need[]): Sum {
+    const parts = from.flatMap(({ factId, partKey }): Sum[] => {
+      const list = this.look(factId, partKey);
+      if (typeof list !== 'object') {
+        const read = this.reading(factId, partKey, 'job');
+        return read ? [read] : [];
+      }
+      const row = { label: `${this.naming.name(factId, partKey)}, stations`, value: list.length, unit: '' };
+      return [Sum.of({ ...row, factId, partKey }, this.books.job.get(factId)!.source)];
+    });
+    const [first, ...others] = parts;
+    return first ? first.through(label, unit, () => value, basis, ...others) : Sum.of({ label, value, unit, basis });
+  }
+
+  /** Values that a number was made from before, and is made from again: each counts as read. */
+  readAgain(from: readonly Need[]): void {
+    for (const { factId, partKey } of from) this.look(factId, partKey);
+  }
+
+  /** Facts that were asked, answered or not: the verdict is another once they say something else. */
+  lookedAt(reads: readonly FactRead[]): void {
+    for (const { factId, book } of reads) this.remember(factId, book);
   }
 
   /** A word that may be missing. */

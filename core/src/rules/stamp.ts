@@ -16,3 +16,13 @@ export const byTime = (a: Stamp, b: Stamp): number => (a.at ?? '').localeCompare
 
 /** The last of some records; nothing where there are none. */
 export const latest = <T extends Stamp>(records: readonly T[]): T | undefined => [...records].sort(byTime).at(-1);
+
+/** A record as it stands once something came apart that undid it: void from then on, unless it was written after that. */
+export function voidedSince<T extends Stamp & { voided?: Act<{ why: string }> | undefined }>(
+  record: T,
+  came: (Stamp & { why: string }) | undefined,
+): T {
+  if (came === undefined || record.voided || (record.at ?? '') >= (came.at ?? '')) return record;
+  const { why, ...stamp } = came;
+  return { ...record, voided: { why: `the engine came out again: ${why}`, ...stamp } };
+}

@@ -20,6 +20,8 @@ export interface Verdict {
   result?: { label: string; value: number; unit: string };
   /** What is left over the least wanted; negative is short. */
   margin?: { value: number; unit: string };
+  /** The gap itself where it is one, mm: what a tape would read. */
+  gapMm?: number;
   /** Every fact it asked for, known or not: when one of them changes, it is to be looked at again. */
   reads: readonly FactRead[];
   /** The weakest source among the facts it stands on. */

@@ -28,8 +28,11 @@ export interface Span {
 
 /** The eight corners of a box; of a flat one its four, of a line its two ends. */
 export function boxPoints({ x, y, z }: Span): Vec[] {
-  const ends = ([a, b]: readonly [number, number]): number[] => (a === b ? [a] : [a, b]);
-  return ends(x).flatMap((px) => ends(y).flatMap((py) => ends(z).map((pz): Vec => [px, py, pz])));
+  const points: Vec[] = [];
+  const [xs, ys, zs] = [x, y, z].map(([a, b]) => (a === b ? 1 : 2)) as [number, number, number];
+  for (let i = 0; i < xs; i += 1)
+    for (let j = 0; j < ys; j += 1) for (let k = 0; k < zs; k += 1) points.push([x[i]!, y[j]!, z[k]!]);
+  return points;
 }
 
 /** How far the farthest point of a solid is from the origin of its datum, mm. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { clearanceHoleMm, pipeCut, studLength, tapDrillMm } from './index.ts';
+import { clearanceHoleMm, pipeCut, sleevePiece, studLength, tapDrillMm } from './index.ts';
 
 describe('what is drilled and cut to fit', () => {
   it('M6 is drilled 5.0 for its thread and 6.6 for its bolt, M10 8.5 and 11 (ISO 273, memory; common practice)', () => {
@@ -28,5 +28,15 @@ describe('what is drilled and cut to fit', () => {
     expect(
       studLength({ clampedMm: 12, washerMm: 2, nutMm: 10, pitchMm: 1.5, coverMm: 25 }),
     ).toEqual({ lengthMm: 26.25, leftMm: -1.25 });
+  });
+});
+
+describe('a heat sleeve', () => {
+  const line = { nearMm: 240, overlapMm: 50, outsideMm: 19, layerMm: 3, layers: 1, gapMm: 40 };
+  it('is as long as the line near the heat and its overlaps, and takes its thickness from the gap (sums by hand)', () => {
+    expect(sleevePiece(line)).toEqual({ lengthMm: 340, boreMm: 19, leftMm: 37 });
+    expect(sleevePiece({ ...line, layers: 2 })).toEqual({ lengthMm: 340, boreMm: 25, leftMm: 34 });
+    expect(sleevePiece({ ...line, gapMm: 2 }).leftMm).toBe(-1);
+    expect(() => sleevePiece({ ...line, layerMm: 0 })).toThrow(RangeError);
   });
 });

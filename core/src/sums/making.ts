@@ -75,3 +75,33 @@ export function studLength(stud: {
   const lengthMm = clampedMm + washerMm + nutMm + 1.5 * pitchMm;
   return { lengthMm, leftMm: coverMm - lengthMm };
 }
+
+/** A sleeve or wrap over a line near something hot. */
+export interface SleevePiece {
+  lengthMm: number;
+  boreMm: number;
+  /** Left to what is hot once it is on. */
+  leftMm: number;
+}
+
+/**
+ * A sleeve over a line: as long as what lies near the heat and its overlap at both ends, as wide as the line and its joints, and what is
+ * left of the gap once each layer is on. Geometry. Refuses a line or a layer of nothing.
+ */
+export function sleevePiece(line: {
+  nearMm: number;
+  overlapMm: number;
+  outsideMm: number;
+  layerMm: number;
+  layers: number;
+  gapMm: number;
+}): SleevePiece {
+  const { nearMm, overlapMm, outsideMm, layerMm, layers, gapMm } = line;
+  if (!(outsideMm > 0) || !(layerMm > 0) || layers < 1) throw new RangeError('A line and a layer have a thickness.');
+  return {
+    lengthMm: nearMm + 2 * overlapMm,
+    // The outer layer goes over those below it.
+    boreMm: outsideMm + 2 * layerMm * (layers - 1),
+    leftMm: gapMm - layerMm * layers,
+  };
+}

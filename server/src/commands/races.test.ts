@@ -58,8 +58,12 @@ const book = async (job = jobId) =>
 describe('a record', () => {
   // A line may be written once only: what it is to begin with depends on no other.
   it.each(recordKinds.filter((k) => k !== 'photo'))('%s', async (kind) => {
-    const { key: sampleKey, data: plain, begins, ends } = samples[kind];
-    const data = { ...plain, ...begins };
+    const { key: sampleKey, data: plain, begins, ends, speaksOf, counts } = samples[kind];
+    if (speaksOf)
+      await shop.manager.good(putRecord, {
+        params: { jobId, kind: speaksOf.kind, key: speaksOf.key },
+        body: { commandId: commandId(), data: speaksOf.data, revision: 0 },
+      });
     const named = /^[0-9a-f-]{36}$/.test(sampleKey);
     for (const round of rounds) {
       const key = named ? randomUUID() : sampleKey;
@@ -67,6 +71,7 @@ describe('a record', () => {
         (r) => r.kind === kind && r.key === key,
       );
       const revision = now?.revision ?? 0;
+      const data = { ...plain, ...begins, ...(counts ? { [counts]: revision + 1 } : {}) };
       const answers = await Promise.all(
         writers.map((w) =>
           w.call(putRecord, {

@@ -14,6 +14,7 @@ import * as donorAccount from './migrations/0012-donor-account.ts';
 import * as waysOut from './migrations/0013-ways-out.ts';
 import * as tried from './migrations/0014-tried.ts';
 import * as stations from './migrations/0015-stations.ts';
+import * as forecasts from './migrations/0016-forecasts.ts';
 import * as returning from './migrations/0009-returning.ts';
 import * as sharedRecord from './migrations/0003-shared-record.ts';
 import * as recordsOnUnits from './migrations/0002-records-on-units.ts';
@@ -35,6 +36,7 @@ const migrations: readonly { name: string; up: string }[] = [
   { name: '0013-ways-out', up: waysOut.up },
   { name: '0014-tried', up: tried.up },
   { name: '0015-stations', up: stations.up },
+  { name: '0016-forecasts', up: forecasts.up },
 ];
 
 const lockNumber = 7_240_117;

@@ -1,16 +1,21 @@
 import {
+  againstStep,
   againstTacking,
   clearances,
+  forecastGap,
   interfaceOf,
   interfaces,
   liftNow,
   liftsInOrder,
+  makingState,
+  makingStepKey,
+  makingSteps,
   placeFields,
   shapeRules,
   sittingOf,
   stoodOn,
 } from '@bay/core/fit';
-import type { LiftRecord, TrialReading } from '@bay/core/fit';
+import type { LiftRecord, MakingStepRecord, TrialReading } from '@bay/core/fit';
 import { formatMeasure } from '@bay/core/units';
 import type { Tx } from '../db/connection.ts';
 import { sameValue } from '@bay/core/rules';
@@ -31,8 +36,12 @@ const fresh = <T extends { at?: string | undefined; stoodOn?: unknown }>(
   at: string | undefined,
 ): act is T => act !== undefined && act.at === at && act.stoodOn === undefined;
 
-const stoodOnNow = async (tx: Tx, jobId: string, interfaceId: string) =>
-  stoodOn(interfaceId, fitBooks(planInputOf(await jobMaterial(tx, jobId))));
+const stoodOnNow = async (tx: Tx, jobId: string, interfaceId: string, photo: string | undefined) => {
+  const material = await jobMaterial(tx, jobId);
+  if (photo !== undefined && !(photo in recordsOf(material, 'photo'))) throw notFound('This photo');
+  const books = fitBooks(planInputOf(material));
+  return { stood: stoodOn(interfaceId, books), forecastMm: forecastGap(interfaceId, books) };
+};
 
 const readWords = (title: string, { gapMm, place, condition, word }: TrialReading): string =>
   `trial fit, ${title}: ${gapMm === undefined ? '' : `${gapMm} mm, `}${place}, ${condition}. ${words[word]}`;
@@ -125,6 +134,33 @@ const placeWords = ({ read }: LiftRecord): string =>
     })
     .join(', ');
 
+const allSteps = Object.values(makingSteps).flat();
+const stepOf = (id: string) => allSteps.find((s) => s.id === id)!;
+
+/** A step is done after those before it, with what it asks for; who welded does not look it over. */
+async function stepMade(
+  tx: Tx,
+  data: MakingStepRecord,
+  { jobId, key, before, caller }: WriteContext<'making-step'>,
+): Promise<MakingStepRecord> {
+  if (key !== makingStepKey(data.making, data.step)) throw badInput({ step: 'A step of another part.' });
+  const material = await jobMaterial(tx, jobId);
+  const making = recordsOf(material, 'making')[data.making];
+  if (!making || making.dropped) throw notFound('What is made');
+  const state = makingState(data.making, making, recordsOf(material, 'making-step'));
+  if (data.voided) {
+    if (!before) throw notFound('This step');
+    return { ...before, voided: data.voided };
+  }
+  if (data.times !== (before?.times ?? 0) + 1)
+    throw new Refusal(409, 'Somebody wrote this step meanwhile: look again.');
+  const against = againstStep(state, data, caller.personId);
+  if (against)
+    throw new Refusal(409, against.sentence, against.field ? { fields: { [against.field]: against.sentence } } : {});
+  if (data.photo !== undefined && !(data.photo in recordsOf(material, 'photo'))) throw notFound('This photo');
+  return data;
+}
+
 export const fitKinds = [
   kindRule({
     kind: 'lift',
@@ -158,10 +194,10 @@ export const fitKinds = [
     // What a reading or a judgement stands on is kept with it, so that it is known to be stale when any of that changes.
     complete: async (tx, data, { jobId, key, at }) => {
       if (!fresh(data.trial, at) && !fresh(data.judged, at)) return data;
-      const stood = await stoodOnNow(tx, jobId, key);
+      const { stood, forecastMm } = await stoodOnNow(tx, jobId, key, data.trial?.photo);
       return {
         ...data,
-        ...(fresh(data.trial, at) ? { trial: { ...data.trial, stoodOn: stood } } : {}),
+        ...(fresh(data.trial, at) ? { trial: { ...data.trial, stoodOn: stood, forecastMm } } : {}),
         ...(fresh(data.judged, at) ? { judged: { ...data.judged, stoodOn: stood } } : {}),
       };
     },
@@ -190,10 +226,11 @@ export const fitKinds = [
       if (before && before.interfaceId !== data.interfaceId)
         throw badInput({ interfaceId: 'A reading stays at the place where it was read.' });
     },
-    complete: async (tx, data, { jobId, at }) =>
-      fresh(data.read, at)
-        ? { ...data, read: { ...data.read, stoodOn: await stoodOnNow(tx, jobId, data.interfaceId) } }
-        : data,
+    complete: async (tx, data, { jobId, at }) => {
+      if (!fresh(data.read, at)) return data;
+      const { stood, forecastMm } = await stoodOnNow(tx, jobId, data.interfaceId, data.read.photo);
+      return { ...data, read: { ...data.read, stoodOn: stood, forecastMm } };
+    },
     describe: (data) => {
       const { title } = interfaceOf(data.interfaceId);
       return data.withdrawn
@@ -201,6 +238,32 @@ export const fitKinds = [
         : readWords(title, data.read);
     },
     about: (data) => data.interfaceId,
+  }),
+  kindRule({
+    kind: 'making',
+    logKind: 'fit',
+    station: 'fit',
+    check: (data, { before }) => {
+      if (data.place !== undefined && !interfaces.some((i) => i.id === data.place)) throw notFound('This place');
+      if (before && before.sort !== data.sort)
+        throw badInput({ sort: 'What is begun stays what it is: leave it, and begin another.' });
+    },
+    describe: (data, { before }) =>
+      data.dropped && !before?.dropped
+        ? `not made after all, ${data.title}: ${data.dropped.why}`
+        : `${before ? 'being made, changed' : 'to be made'}: ${data.title}`,
+  }),
+  kindRule({
+    kind: 'making-step',
+    logKind: 'fit',
+    station: 'fit',
+    complete: stepMade,
+    describe: (data, { before }) => {
+      const { title } = stepOf(data.step);
+      if (data.voided && !before?.voided) return `does not stand any more, ${title.toLowerCase()}: ${data.voided.why}`;
+      return `made: ${title}${data.said ? `, ${data.said}` : ''}${data.mm === undefined ? '' : `, ${data.typed ?? formatMeasure(data.mm, 'mm')}`}`;
+    },
+    about: (data) => data.making,
   }),
   kindRule({
     kind: 'candidate',

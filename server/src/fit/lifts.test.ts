@@ -1,9 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { putFact } from '@bay/contract/facts';
 import * as jobs from '@bay/contract/jobs';
+import { readAgreement } from '@bay/contract/fit';
 import { findTried, writeLog } from '@bay/contract/logbook';
 import { putRecord } from '@bay/contract/records';
 import type { RecordKind } from '@bay/contract/records';
+import { makingStates } from '@bay/core/fit';
 import { computePlan, planInputOf } from '@bay/core/plan';
 import { commandId, freshDatabase, startServer } from '../testing/harness.ts';
 import { bookedJob, shopWithCrew } from '../testing/shop.ts';
@@ -202,5 +205,146 @@ describe('parts that were tried', () => {
     const tried = { part: 'Header', how: 'fits', back: false };
     expect((await put('tried', randomUUID(), { ...tried, kitLine: 'kit-wings' })).status).toBe(404);
     expect((await put('tried', randomUUID(), { ...tried, moneyBack: true })).status).toBe(422);
+  });
+});
+
+describe('forecast against tape', () => {
+  it('keeps the forecast with each gap that is read, whatever a client sends, and says how near it came', async () => {
+    const agreement = async () => (await shop.onlooker.good(readAgreement, {})).agreement;
+    expect(await agreement()).toBeUndefined();
+    const gap = (read: Data) => ({
+      interfaceId: 'fit-firewall',
+      read: { word: 'bolts-up', place: 'rear fitting', condition: 'cold', ...read },
+    });
+    const blind = randomUUID();
+    expect((await put('gap', blind, gap({ gapMm: 30, forecastMm: 30 }))).status).toBe(200);
+    // No fact of it is known, so there was no forecast: what a client says of it is not taken.
+    expect((await stored(blind)).data['read']).not.toHaveProperty('forecastMm', 30);
+    expect(await agreement()).toBeUndefined();
+    const fact = (factId: string, bearer: 'car' | 'job', typed: Record<string, string>) =>
+      shop.manager.good(putFact, {
+        params: { jobId, bearer, factId },
+        body: { commandId: commandId(), typed, source: 'measured', revision: 0 },
+      });
+    await fact('rec-bay-length', 'car', { 'firewall-recess-depth': '20 mm' });
+    await fact('cho-engine-place', 'job', { 'bell-face-ahead-of-firewall-x': '40 mm' });
+    const key = randomUUID();
+    expect((await put('gap', key, gap({ gapMm: 52, forecastMm: 1 }))).status).toBe(200);
+    expect((await stored(key)).data['read']).toMatchObject({ gapMm: 52, forecastMm: 60 });
+    expect(await agreement()).toEqual({ readings: 1, biasMm: -8, typicalMm: 8 });
+    const unseen = await put('gap', randomUUID(), gap({ gapMm: 50, photo: randomUUID() }));
+    expect(unseen.body).toMatchObject({ title: 'This photo is not here.' });
+    const { data, revision } = await stored(key);
+    const withdrawn = { ...data, withdrawn: { why: 'read at the wrong fitting' } };
+    expect((await put('gap', key, withdrawn, revision, shop.technician)).status).toBe(200);
+    // Who withdraws a reading did not read it, and what was forecast then stays.
+    expect((await stored(key)).data).toMatchObject({
+      read: { byId: shop.people.manager, at: (data['read'] as Data)['at'], forecastMm: 60 },
+      withdrawn: { byId: shop.people.technician },
+    });
+    expect(await agreement()).toBeUndefined();
+  });
+});
+
+describe('a step that is done anew', () => {
+  it('counts again with the same words, and who says that it does not stand did not do it', async () => {
+    const making = randomUUID();
+    expect((await put('making', making, { title: 'Mid pipe', sort: 'pipe' })).status).toBe(200);
+    const step = async (id: string, more: Data = {}, who = shop.manager) => {
+      const key = `${making}:${id}`;
+      const now = await stored(key);
+      return put('making-step', key, { making, step: id, ...more }, now?.revision ?? 0, who);
+    };
+    const next = async () => {
+      const { records } = await sheet();
+      const of = (kind: string) =>
+        Object.fromEntries(records.filter((r) => r.kind === kind).map((r) => [r.key, r.data]));
+      return makingStates(of('making') as never, of('making-step') as never).find(
+        (m) => m.key === making,
+      )!.next?.step.id;
+    };
+    expect((await step('length', { mm: 35, times: 1 })).status).toBe(200);
+    expect((await step('flanges', { mm: 0.5, times: 1 })).status).toBe(200);
+    expect((await step('cut', { times: 1 })).status).toBe(200);
+    const flanges = (await stored(`${making}:flanges`)).data;
+    const off = { ...flanges, voided: { why: 'knocked' } };
+    expect((await step('flanges', off, shop.technician)).status).toBe(200);
+    expect((await stored(`${making}:flanges`)).data).toMatchObject({
+      byId: shop.people.manager,
+      voided: { byId: shop.people.technician },
+    });
+    expect(await next()).toBe('flanges');
+    expect((await step('flanges', { mm: 0.5, times: 2 }, shop.technician)).status).toBe(200);
+    expect((await stored(`${making}:flanges`)).data).toMatchObject({
+      byId: shop.people.technician,
+    });
+    expect(await next()).toBe('cut');
+    // The same words as before, done once more.
+    expect((await step('cut', { times: 1 })).status).toBe(409);
+    expect((await step('cut', { times: 2 })).status).toBe(200);
+    expect(await next()).toBe('tack');
+  });
+});
+
+describe('a part that is made', () => {
+  const making = randomUUID();
+  const step = (id: string, more: Data = {}, who = shop.manager, revision = 0) =>
+    put('making-step', `${making}:${id}`, { making, step: id, times: 1, ...more }, revision, who);
+  const said = { said: 'bare steel, no coating' };
+  it('goes step by step, with what each asks for', async () => {
+    expect((await put('making', making, { title: 'Tower brace', sort: 'structure' })).status).toBe(
+      200,
+    );
+    const early = await step('weld-structure', { said: 'Osk, plate welder' });
+    expect(early.status).toBe(409);
+    expect(early.body).toMatchObject({ title: 'First: approved.' });
+    const bare = await step('approval');
+    expect(bare.body).toMatchObject({
+      fields: { said: expect.stringContaining('Who approved it') as string },
+    });
+    expect((await step('approval', { said: 'inspecting body, letter of Monday' })).status).toBe(
+      200,
+    );
+    expect((await step('metal', { said: '40 mm of the lip' })).body).toMatchObject({
+      fields: { mm: 'Wall that stays: read it.' },
+    });
+    expect((await step('metal', { said: '40 mm of the lip', mm: 3 })).status).toBe(200);
+    expect((await step('protect', { said: 'Tess' })).status).toBe(200);
+    expect((await step('bare', said)).status).toBe(200);
+    expect((await step('weld-structure', { said: 'plate welder' })).status).toBe(200);
+  });
+  it('is looked over by another than who welded it, whatever name a client sends', async () => {
+    const look = { said: 'seam and roots, by lamp' };
+    const own = await step('inspect', { ...look, byId: randomUUID() });
+    expect(own.status).toBe(409);
+    expect(own.body).toMatchObject({ title: expect.stringContaining('another person') as string });
+    expect((await step('inspect', look, shop.technician)).status).toBe(200);
+  });
+  it('stands open at the first crank until it is made, and a step that does not stand opens all after it', async () => {
+    const open = async () => JSON.stringify((await planNow()).gates);
+    expect(await open()).toContain('being made, Tower brace: guarded from rust');
+    const { data, revision } = await stored(`${making}:weld-structure`);
+    expect(
+      (
+        await step(
+          'weld-structure',
+          { ...data, voided: { why: 'cracked at the root' } },
+          shop.manager,
+          revision,
+        )
+      ).status,
+    ).toBe(200);
+    expect(await open()).toContain('being made, Tower brace: welded by a qualified person');
+    expect((await step('inspect', { said: 'looked at again' }, shop.technician, 1)).status).toBe(
+      409,
+    );
+    const dropped = {
+      title: 'Tower brace',
+      sort: 'structure',
+      dropped: { why: 'kit brace bought' },
+    };
+    expect((await put('making', making, dropped, 1)).status).toBe(200);
+    expect(await open()).not.toContain('Tower brace');
+    expect((await step('guard', { said: 'wax' })).status).toBe(404);
   });
 });

@@ -217,6 +217,7 @@ const calls: Record<string, (ids: Ids) => Input> = {
   readLog: (i) => ({ params: { jobId: i.jobId } }),
   searchLog: (i) => ({ query: { q: 'vehicle', jobId: i.jobId } }),
   findTried: () => ({ query: { kitLine: 'kit-sump' } }),
+  readAgreement: () => ({}),
   writeLog: (i) => ({
     params: { jobId: i.jobId },
     body: body({ line: 'hello', today: '2026-11-26' }),
@@ -279,6 +280,7 @@ const wholeShop = new Set([
   'readSchools',
   'searchLog',
   'findTried',
+  'readAgreement',
   'addPerson',
   'stopClock',
   'bookIn',

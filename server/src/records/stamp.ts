@@ -6,8 +6,10 @@ import type { Caller } from '../http/register.ts';
 
 type Data = Record<string, unknown>;
 
+/** What the server itself knew when an act was done, and keeps with it. */
+const knownThen = ['stoodOn', 'forecastMm'] as const;
 /** What the server puts on an act or on a whole record. */
-const stampKeys = new Set(['byId', 'by', 'at', 'stoodOn']);
+const stampKeys = new Set(['byId', 'by', 'at', ...knownThen]);
 
 /** What somebody said, without who and when. */
 function said(value: unknown): unknown {
@@ -15,8 +17,9 @@ function said(value: unknown): unknown {
   return Object.fromEntries(Object.entries(value).filter(([key]) => !stampKeys.has(key)));
 }
 
-const stampOf = (data: Data | undefined): Stamp =>
-  Object.fromEntries(['byId', 'at'].flatMap((k) => (data?.[k] === undefined ? [] : [[k, data[k]]])));
+const picked = (data: Data | undefined, keys: readonly string[]): Data =>
+  Object.fromEntries(keys.flatMap((k) => (data?.[k] === undefined ? [] : [[k, data[k]]])));
+const stampOf = (data: Data | undefined): Stamp => picked(data, ['byId', 'at']);
 
 /**
  * Puts names and times on what is written: the one place where that is done. An act that stands there already with the same
@@ -37,7 +40,7 @@ export function stamped(
     const was = before?.[act] as Data | undefined;
     out[act] =
       was !== undefined && sameValue(said(was), said(data[act]))
-        ? { ...(data[act] as Data), ...stampOf(was), ...('stoodOn' in was ? { stoodOn: was['stoodOn'] } : {}) }
+        ? { ...(data[act] as Data), ...stampOf(was), ...picked(was, knownThen) }
         : { ...(data[act] as Data), ...now };
   }
   const own = Object.keys({ ...before, ...data }).filter(

@@ -8,6 +8,7 @@ import * as clock from '@bay/contract/clock';
 import * as crew from '@bay/contract/crew';
 import type { Endpoint } from '@bay/contract/endpoint';
 import * as facts from '@bay/contract/facts';
+import { readAgreement } from '@bay/contract/fit';
 import * as handover from '@bay/contract/handover';
 import * as jobs from '@bay/contract/jobs';
 import * as logbook from '@bay/contract/logbook';
@@ -276,6 +277,7 @@ const calls: [Endpoint, (t: Things) => Input][] = [
   [logbook.readPhoto, () => ({ params: { photoId: commandId(), size: 'thumb' } })],
   [logbook.searchLog, () => ({ query: { q: 'bell loose' } })],
   [logbook.findTried, () => ({ query: { kitLine: 'kit-sump' } })],
+  [readAgreement, () => ({})],
   [
     logbook.writeLog,
     (t) => ({

@@ -6,6 +6,7 @@ type Data = Record<string, unknown>;
 /** The id that samples have as their key, and that those of them that speak of another speak of. */
 export const sampleId = randomUUID();
 const uuid = sampleId;
+const made = randomUUID();
 
 /** Something that may be written of each kind, with the key it is written under, and the acts that can be done on it. */
 export interface Sample {
@@ -16,6 +17,10 @@ export interface Sample {
   begins?: Data;
   /** What is written over it so that another may begin, where there is one at a time. */
   ends?: Data;
+  /** The field that counts for the which time it is written. */
+  counts?: string;
+  /** What it speaks of, which must be there before it is written. */
+  speaksOf?: { kind: RecordKind; key: string; data: Data };
   /** What is said beside an act, where the act wants it. */
   acted?: Data;
 }
@@ -26,6 +31,18 @@ export const samples: Record<RecordKind, Sample> = {
     data: { status: 'open' },
     acts: { deviation: { why: 'it hung on the crane of the last shop' } },
     acted: { status: 'done' },
+  },
+  making: {
+    key: uuid,
+    data: { title: 'Left mount arm', sort: 'bracket', place: 'fit-mount-pads' },
+    acts: { dropped: { why: 'the plate does it' } },
+  },
+  'making-step': {
+    key: `${made}:template`,
+    data: { making: made, step: 'template', times: 1 },
+    counts: 'times',
+    speaksOf: { kind: 'making', key: made, data: { title: 'Right mount arm', sort: 'bracket' } },
+    acts: { voided: { why: 'cut in the wrong place' } },
   },
   'own-shape': {
     key: '0c3d6f5a-6d0a-4f5b-8e41-5a2b8b1c7d22',

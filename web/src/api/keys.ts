@@ -24,6 +24,7 @@ export const keys = {
   clocks: (jobId?: string) => (jobId ? (['clocks', jobId] as const) : (['clocks'] as const)),
   links: (jobId: string) => ['links', jobId] as const,
   suppliers: ['suppliers'],
+  agreement: ['agreement'],
   tried: (of: { q?: string; kitLine?: string }) => ['tried', of.q ?? '', of.kitLine ?? ''] as const,
   part: (partId: string) => ['part', partId] as const,
   find: (q: string) => ['find', q] as const,

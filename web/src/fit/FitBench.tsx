@@ -7,6 +7,7 @@ import { TrialBench } from './trial/TrialBench.tsx';
 
 // What hangs on the place is loaded when somebody looks at it.
 const DrivelineBench = lazy(() => import('./sheets/DrivelineBench.tsx'));
+const MakingBench = lazy(() => import('./making/MakingBench.tsx'));
 const MountBench = lazy(() => import('./sheets/MountBench.tsx'));
 const StackBench = lazy(() => import('./sheets/StackBench.tsx'));
 const WayInBench = lazy(() => import('./sheets/WayInBench.tsx'));
@@ -19,6 +20,7 @@ const tabs = {
   stack: 'Behind the block',
   driveline: 'Driveline',
   'way-in': 'Way in',
+  making: 'Making',
 } as const;
 
 /** Does it go together: place by place, and where the unit sits between them. */
@@ -40,6 +42,7 @@ export default function FitBench() {
           {tab === 'stack' && <StackBench />}
           {tab === 'driveline' && <DrivelineBench />}
           {tab === 'way-in' && <WayInBench />}
+          {tab === 'making' && <MakingBench />}
         </Suspense>
       </Tabs>
     </>

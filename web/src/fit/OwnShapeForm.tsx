@@ -6,41 +6,66 @@ import { newId } from '../api/index.ts';
 import { useRecordForm } from '../sheet/index.ts';
 import { FormDialog, measured, MeasuredInput } from '../ui/index.ts';
 
-const faces = [
-  ['x0', 'Rear face, forward'],
-  ['x1', 'Front face, forward'],
-  ['y0', 'Right face, to the left'],
-  ['y1', 'Left face, to the left'],
-  ['z0', 'Lower face, up'],
-  ['z1', 'Upper face, up'],
-] as const;
+const keysOf = ['x0', 'x1', 'y0', 'y1', 'z0', 'z1'] as const;
+const labels = {
+  box: [
+    'Rear face, forward',
+    'Front face, forward',
+    'Right face, to the left',
+    'Left face, to the left',
+    'Lower face, up',
+    'Upper face, up',
+  ],
+  bar: [
+    'One end, forward',
+    'Other end, forward',
+    'One end, to the left',
+    'Other end, to the left',
+    'One end, up',
+    'Other end, up',
+  ],
+} as const;
+const forms = [
+  { value: 'box', label: 'A box, by its faces' },
+  { value: 'bar', label: 'A bar or a pipe, by its ends' },
+];
 const sides = [
   { value: 'bay', label: 'On the car' },
   { value: 'unit', label: 'On the engine' },
 ];
 const sureWords = { tape: 'With a tape (2 mm)', card: 'With a card template (5 mm)', eye: 'By eye (20 mm)' } as const;
 
-/** A thing that no fact covers, as a box by six numbers. */
-export function OwnShapeForm({ scene, close }: { scene: JobScene; close: () => void }) {
+/** Faces that were drawn, by axis, mm. */
+export type DrawnFaces = Partial<Record<'x' | 'y' | 'z', readonly [number, number]>>;
+
+const whole = (of: readonly [number, number] | undefined, end: 0 | 1): string =>
+  of ? `${Math.round(of[end])} mm` : '';
+
+/** A thing that no fact covers, as a box or a bar by six numbers; those of a box that was drawn stand in their fields. */
+export function OwnShapeForm({ scene, drawn = {}, close }: { scene: JobScene; drawn?: DrawnFaces; close: () => void }) {
   const [key] = useState(newId);
   const form = useRecordForm({
     kind: 'own-shape',
     key,
     initial: {
       name: '',
+      form: 'box',
+      across: '',
       side: 'bay',
-      x0: '',
-      x1: '',
-      y0: '',
-      y1: '',
-      z0: '',
-      z1: '',
-      sure: 'tape',
+      x0: whole(drawn.x, 0),
+      x1: whole(drawn.x, 1),
+      y0: whole(drawn.y, 0),
+      y1: whole(drawn.y, 1),
+      z0: whole(drawn.z, 0),
+      z1: whole(drawn.z, 1),
+      // What was pulled in a drawing is by eye until somebody reads it.
+      sure: Object.keys(drawn).length > 0 ? 'eye' : 'tape',
       against: [] as string[],
       clearance: 'cl-fixed',
     },
-    sent: ({ x0, x1, y0, y1, z0, z1, name, ...v }) => ({
+    sent: ({ x0, x1, y0, y1, z0, z1, name, form: shape, across, ...v }) => ({
       ...v,
+      ...(shape === 'bar' ? { across: measured(across, 'mm') ?? 0 } : {}),
       name: name.trim(),
       x: [measured(x0, 'mm'), measured(x1, 'mm')],
       y: [measured(y0, 'mm'), measured(y1, 'mm')],
@@ -49,6 +74,7 @@ export function OwnShapeForm({ scene, close }: { scene: JobScene; close: () => v
     }),
     names: { 'x.0': 'x0', 'x.1': 'x1', 'y.0': 'y0', 'y.1': 'y1', 'z.0': 'z0', 'z.1': 'z1', x: 'x1', y: 'y1', z: 'z1' },
   });
+  const shape = form.values.form === 'bar' ? 'bar' : 'box';
   const other = form.values.side === 'bay' ? 'unit' : 'bay';
   const against = [...new Map(scene.shapes.filter((s) => s.side === other).map((s) => [s.id, s.name]))];
   return (
@@ -65,10 +91,12 @@ export function OwnShapeForm({ scene, close }: { scene: JobScene; close: () => v
         allowDeselect={false}
         {...form.field('side')}
       />
+      <Select label="Its form" data={forms} allowDeselect={false} {...form.field('form')} />
       <div className="fields">
-        {faces.map(([field, label]) => (
-          <MeasuredInput key={field} label={label} unit="mm" {...form.field(field)} />
+        {keysOf.map((field, i) => (
+          <MeasuredInput key={field} label={labels[shape][i]!} unit="mm" {...form.field(field)} />
         ))}
+        {shape === 'bar' && <MeasuredInput label="Across" unit="mm" {...form.field('across')} />}
       </div>
       <Select
         label="How it was read"

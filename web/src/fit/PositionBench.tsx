@@ -1,10 +1,11 @@
 import { Button, Select } from '@mantine/core';
 import { useHotkeys, useMediaQuery } from '@mantine/hooks';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import {
   bayKinds,
   bayKindWords,
+  boxIn,
   hasUsualEngine,
   poseKeys,
   pulledIn,
@@ -15,6 +16,7 @@ import {
   viewOf,
   viewTitle,
 } from '@bay/core/fit';
+import type { Point } from '@bay/core/drawing';
 import type { Pose, PoseKey, ViewName } from '@bay/core/fit';
 import { FactEditor, useFactRow, usePutFact } from '../facts/index.ts';
 import { useJob } from '../sheet/index.ts';
@@ -23,8 +25,11 @@ import { Empty, Trouble } from '../ui/index.ts';
 import styles from './fit.module.css';
 import { Gaps } from './Gaps.tsx';
 import { LeastChange } from './LeastChange.tsx';
+import { OwnShapeForm } from './OwnShapeForm.tsx';
+import type { DrawnFaces } from './OwnShapeForm.tsx';
 import { MeasureNext } from './round/MeasureNext.tsx';
 import { TakeAlong } from './TakeAlong.tsx';
+import { ShopAgreement } from './trial/ShopAgreement.tsx';
 import { AgainstDrawing } from './trial/AgainstDrawing.tsx';
 import { usePosition } from './usePosition.ts';
 import type { PositionView } from './usePosition.ts';
@@ -131,6 +136,26 @@ function UsualSizes({ view }: { view: PositionView }) {
   );
 }
 
+/** Where it may go and how sure measures are: facts of the job, which the search and its chances stand on. */
+function HoldIt() {
+  const { mayWrite } = useJob();
+  const [open, setOpen] = useState<'cho-place-range' | 'cho-sureness'>();
+  if (!mayWrite) return null;
+  return (
+    <div className={`row-actions ${styles['on-screen']}`}>
+      <Button variant="subtle" size="compact-md" onClick={() => setOpen('cho-place-range')}>
+        Where it may go
+      </Button>
+      <Button variant="subtle" size="compact-md" onClick={() => setOpen('cho-sureness')}>
+        How sure measures are
+      </Button>
+      {open && (
+        <FactEditor factId={open} bearer="job" close={() => setOpen(undefined)} saved={() => setOpen(undefined)} />
+      )}
+    </div>
+  );
+}
+
 /** Nothing is drawn before somebody says how the engine lies. */
 function SayHowItLies({ sentence }: { sentence: string }) {
   const { mayWrite } = useJob();
@@ -157,7 +182,14 @@ export function PositionBench() {
   const narrow = useMediaQuery('(max-width: 700px)') ?? false;
   const [shown, setShown] = useState<ViewName>('side');
   const [cut, setCut] = useState<number>();
+  const [drawing, setDrawing] = useState(false);
+  const [drawn, setDrawn] = useState<DrawnFaces>();
+  const viewsAt = useRef<HTMLDivElement>(null);
   useHotkeys([['b', view.toBest]]);
+  // The views stand above the button that begins it.
+  useEffect(() => {
+    if (drawing) viewsAt.current?.scrollIntoView({ block: 'start' });
+  }, [drawing]);
   const { scene, pose, judged, at, best, share, move } = view;
   if (scene.notDrawn) return <SayHowItLies sentence={scene.notDrawn} />;
   if (scene.shapes.length < 3)
@@ -208,14 +240,29 @@ export function PositionBench() {
         }
         height={height}
         margin={26}
-        carry={(by) => move(pulledIn(name, scene, by))}
+        {...(drawing
+          ? {
+              box: (from: Point, to: Point) => {
+                setDrawing(false);
+                setDrawn(boxIn(name, scene, from, to));
+              },
+            }
+          : { carry: (by: Point) => move(pulledIn(name, scene, by)) })}
         listed={false}
       />
     </section>
   );
   return (
     <div className={styles['position']}>
-      <div className={styles['drawn']}>
+      <div className={styles['drawn']} ref={viewsAt}>
+        {drawing && (
+          <p className="notice ochre-notice" role="status">
+            Pull from corner to corner of the thing, in the view that shows it best; its third side is asked for then.{' '}
+            <Button variant="default" onClick={() => setDrawing(false)}>
+              Leave it
+            </Button>
+          </p>
+        )}
         {narrow && (
           <div className="counts">
             {views.map((v) => (
@@ -285,11 +332,13 @@ export function PositionBench() {
             )}
             <Keep pose={pose} usual={view.usual !== undefined} />
           </div>
+          <HoldIt />
         </section>
         <p className="caution">
           A forecast from measures. Read the gaps in the car, rocked and hot, before anything is tacked, cut or welded;
           structure and steering are a qualified person's, the maker's manual and local law go first.
         </p>
+        <ShopAgreement />
         <MeasureNext scene={scene} margins={view.atBest} />
         {(scene.missing.length > 0 || view.usual) && <UsualSizes view={view} />}
         {view.trial && <AgainstDrawing said={view.trial} scene={scene} draw={view.drawAt} />}
@@ -300,8 +349,9 @@ export function PositionBench() {
       </div>
       <div className={styles['below']}>
         <LeastChange view={view} reserve={reserve} setReserve={setReserve} />
-        <TakeAlong view={view} />
+        <TakeAlong view={view} drawBox={() => setDrawing(true)} />
       </div>
+      {drawn && <OwnShapeForm scene={scene} drawn={drawn} close={() => setDrawn(undefined)} />}
     </div>
   );
 }

@@ -11,7 +11,14 @@ import type { PositionView } from './usePosition.ts';
 const views = Object.keys(viewNames) as ViewName[];
 
 /** What people drew themselves, and the drawing for other programs. */
-export function TakeAlong({ view: { scene, pose, judged } }: { view: PositionView }) {
+export function TakeAlong({
+  view: { scene, pose, judged },
+  drawBox,
+}: {
+  view: PositionView;
+  /** Begins to draw a box in the views. */
+  drawBox: () => void;
+}) {
   const { sheet, mayWrite } = useJob();
   const [drawing, setDrawing] = useState(false);
   const own = useRecords('own-shape');
@@ -45,6 +52,11 @@ export function TakeAlong({ view: { scene, pose, judged } }: { view: PositionVie
         {mayWrite && (
           <Button variant="default" onClick={() => setDrawing(true)}>
             A shape of our own
+          </Button>
+        )}
+        {mayWrite && (
+          <Button variant="default" onClick={drawBox}>
+            Draw one in the views
           </Button>
         )}
         <Button

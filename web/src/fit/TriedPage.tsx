@@ -3,6 +3,7 @@ import { useDebouncedValue } from '@mantine/hooks';
 import { useSearchParams } from 'react-router';
 import { sentenceOf } from '../api/index.ts';
 import { Empty, Failed } from '../ui/index.ts';
+import { ShopAgreement } from './trial/ShopAgreement.tsx';
 import { TriedRows, useTried } from './trial/TriedRows.tsx';
 
 /** Every part that was tried on any car of the shop: how it fitted, on what, and whether it went back. */
@@ -24,6 +25,7 @@ export function TriedPage() {
         onChange={(e) => setParams(e.currentTarget.value ? { q: e.currentTarget.value } : {}, { replace: true })}
         autoFocus
       />
+      <ShopAgreement />
       {tried.isError && <Failed sentence={sentenceOf(tried.error)} again={() => void tried.refetch()} />}
       {tried.data &&
         (tried.data.parts.length > 0 ? (

@@ -112,7 +112,8 @@ export function usePosition(reserveMm: number): PositionView {
   const changing = useWork('leastChange', wish);
   const [moving, setMoving] = useState<Pose>();
   const { range } = scene.problem;
-  const pose = moved(moving ?? scene.chosen ?? searching.result?.pose ?? middleOf(range), {}, range);
+  // Where somebody chose it, it is drawn there, also outside of where it may go now.
+  const pose = moving ? moved(moving, {}, range) : (scene.chosen ?? searching.result?.pose ?? middleOf(range));
   const bench = useMemo(() => new Scene(scene.problem), [scene.problem]);
   const judged = useMemo(() => judgeAt(bench, pose), [bench, pose.x, pose.y, pose.z, pose.slopeDeg, pose.yawDeg]); // eslint-disable-line react-hooks/exhaustive-deps -- a pose is its five numbers
   const found = searching.result;

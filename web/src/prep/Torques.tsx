@@ -1,4 +1,4 @@
-import { Select, TextInput } from '@mantine/core';
+import { Checkbox, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import {
   boltedRoles,
@@ -9,7 +9,9 @@ import {
   readPlaces,
   tighteningOrder,
 } from '@bay/core/prep';
+import { torquesSinceOut } from '@bay/core/prep';
 import type { JointRecord, TorqueRecord } from '@bay/core/prep';
+import { lastOut, liftsInOrder } from '@bay/core/fit';
 import { latest } from '@bay/core/rules';
 import { formatMeasure, parseMeasure } from '@bay/core/units';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
@@ -123,12 +125,13 @@ const placesOf = (typed: string, bolts: number): { x: number; y: number }[] => {
 function JointForm() {
   const form = useRecordForm({
     kind: 'joint',
-    initial: { name: '', on: 'engine', bolts: '', layout: 'rows', order: '', places: '' },
+    initial: { name: '', on: 'engine', bolts: '', layout: 'rows', order: '', places: '', undone: false },
     sent: (v) => ({
       name: v.name.trim(),
       on: v.on,
       bolts: v.bolts === '' ? undefined : Number(v.bolts),
       layout: v.layout,
+      ...(v.undone ? { undoneByLift: true } : {}),
       order: v.order.split(/[\s,;]+/).filter(Boolean),
       ...(v.layout === 'typed' ? { places: placesOf(v.places, Number(v.bolts)) } : {}),
     }),
@@ -165,6 +168,12 @@ function JointForm() {
           />
         )}
         <Select label="Part of" data={boltedRoles.map((r) => ({ value: r, label: r }))} {...form.field('on')} />
+        <Checkbox
+          label="Comes undone when the engine comes out"
+          description="Mounts, bell, converter: their torques are void after each lift."
+          checked={form.values.undone}
+          onChange={(e) => form.set({ undone: e.currentTarget.checked })}
+        />
       </div>
     </Form>
   );
@@ -304,8 +313,12 @@ function Joint({
 /** Torque records by bolt; a part taken off again voids them. */
 export function Torques() {
   const { mayWrite } = useJob();
-  const torques = useRecords('torque');
   const joints = useRecords('joint');
+  const torques = torquesSinceOut(
+    useRecords('torque'),
+    Object.values(joints),
+    lastOut(liftsInOrder(useRecords('lift')))?.out,
+  );
   const named = new Map(Object.entries(joints).map(([key, j]) => [j.name, { key, j }]));
   const all = [...new Set([...named.keys(), ...Object.values(torques).map((t) => t.joint)])];
   return (

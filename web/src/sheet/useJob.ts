@@ -67,6 +67,8 @@ const kindNames: Partial<Record<RecordKind, string>> = {
   rig: 'slings',
   'way-out': 'way out',
   'own-shape': 'drawn shape',
+  making: 'part that is made',
+  'making-step': 'step of what is made',
   lift: 'lift of the engine',
   'donor-entry': 'entry of the account',
   'warm-up': 'warm-up reading',

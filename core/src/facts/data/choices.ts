@@ -108,14 +108,14 @@ export const choicesFacts = [
   },
   {
     id: 'cho-radiator', subject: 'choice', group: 'Choices', label: 'Radiator',
-    parts: [{ key: 'value', label: '', options: ['recipient', 'larger-bolt-in', 'universal'] }],
+    parts: [{ key: 'value', label: '', options: ['recipient', 'larger-bolt-in', 'universal'] }, { key: 'rear-face-back', label: 'Rear face behind that of the old one', unit: 'mm' }],
     howTo: 'Heat and space', neededBy: ['fit-cooling-capacity', 'fit-gearbox-cooler', 'kit-radiator'],
   },
   {
     id: 'cho-fan', subject: 'choice', group: 'Choices', label: 'Fan',
     parts: [
       { key: 'value', label: '', options: ['engine-driven', 'electric-puller', 'electric-pusher'] }, { key: 'count', label: 'Count', unit: '' }, { key: 'flow', label: 'Flow', unit: 'm³/h' },
-      { key: 'thickness', label: 'Thickness', unit: 'mm' }, { key: 'current', label: 'Current', unit: 'A' },
+      { key: 'thickness', label: 'Thickness', unit: 'mm' }, { key: 'current', label: 'Current', unit: 'A' }, { key: 'diameter', label: 'Diameter of each', unit: 'mm' },
     ],
     howTo: 'Space', neededBy: ['fit-radiator-fan', 'fit-cooling-capacity', 'fit-charging', 'kit-fan', 'kit-fan-relay', 'gate-fs-fan', 'f-fan-reversed', 'f-fan-not-running'],
   },
@@ -212,7 +212,37 @@ export const choicesFacts = [
     id: 'cho-mount-rating', subject: 'choice', group: 'Choices', label: 'Rating of the mounts',
     parts: [
       { key: 'load-each', label: 'Load on each', unit: 'kg' }, { key: 'lift-off-each', label: 'Pull upwards on each', unit: 'kg' },
+      { key: 'gives-at-that-load', label: 'Gives at that load', unit: 'mm' }, { key: 'rod-load', label: 'Pull on the torque rod', unit: 'kg' },
     ],
     howTo: 'Maker\'s figure for cushion and bolt; where none is given nobody knows', neededBy: ['fit-mount-pads'],
+  },
+  {
+    id: 'cho-wedge', subject: 'choice', group: 'Choices', label: 'Wedge under the axle',
+    parts: [{ key: 'value', label: '', unit: 'deg' }],
+    kindNote: 'nose of the pinion up positive; 0 where there is none',
+    howTo: 'Tapered shim between spring and axle seat, or turned seats; the pinion angle is read without it', neededBy: ['fit-driveline-angles', 'kit-axle-wedge'],
+  },
+  {
+    id: 'cho-masses-moved', subject: 'choice', group: 'Choices', label: 'What else comes in, goes out or moves',
+    parts: [{ key: 'list', label: 'Mass by mass', columns: [{ key: 'x', label: 'x', unit: 'mm' }, { key: 'kg', label: 'mass', unit: 'kg' }] }],
+    kindNote: 'battery, radiator, tank, transfer case: where it comes to stand with its mass, where it stood with minus its mass',
+    howTo: 'Kitchen scale; x ahead of the firewall, behind it negative', neededBy: ['fit-axle-load'],
+  },
+  {
+    id: 'cho-place-range', subject: 'choice', group: 'Choices', label: 'Where the engine may go',
+    parts: [
+      { key: 'along-from', label: 'Bell face ahead of the firewall, from', unit: 'mm' }, { key: 'along-to', label: 'Bell face ahead of the firewall, to', unit: 'mm' },
+      { key: 'sideways-from', label: 'Sideways, left positive, from', unit: 'mm' }, { key: 'sideways-to', label: 'Sideways, left positive, to', unit: 'mm' },
+      { key: 'height-from', label: 'Crank axis above the rail, from', unit: 'mm' }, { key: 'height-to', label: 'Crank axis above the rail, to', unit: 'mm' },
+      { key: 'slope-from', label: 'Slope, tail down, from', unit: 'deg' }, { key: 'slope-to', label: 'Slope, tail down, to', unit: 'deg' },
+    ],
+    howTo: 'What is decided beside the gaps: a gearbox that stays, a shifter in its hole, a rule about the axle. Twice the same number holds it there', neededBy: ['fit-hood', 'fit-firewall', 'fit-sump-crossmember'],
+  },
+  {
+    id: 'cho-sureness', subject: 'choice', group: 'Choices', label: 'How sure measures are',
+    parts: [
+      { key: 'tape', label: 'With a tape', unit: 'mm' }, { key: 'card', label: 'Looked up, or by a card', unit: 'mm' }, { key: 'by-eye', label: 'Assumed or by eye', unit: 'mm' },
+    ],
+    howTo: 'Take a few sizes twice on different days: two of three pairs differ by less than 1.4 times this. Common practice 2, 5 and 20 mm', neededBy: ['fit-hood', 'fit-firewall', 'fit-sump-crossmember'],
   },
 ] as const satisfies readonly FactDef[];

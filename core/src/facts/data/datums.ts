@@ -29,6 +29,7 @@ export const axisWords = 'x forward, y to the left of the car, z up';
 /** The datum of each fact that is a place or a reach, and which way its numbers count where no axis stands in their name. */
 export const datumOf: Readonly<Partial<Record<FactId, { datum: DatumId; counts?: string }>>> = {
   'cho-engine-place': { datum: 'body', counts: 'to the left and up are positive; a crank axis below the rail top is negative' },
+  'cho-place-range': { datum: 'body', counts: 'to the left and up are positive; a crank axis below the rail top is negative' },
   'rec-bay-length': { datum: 'body', counts: 'forward from the firewall' },
   'rec-bay-width': { datum: 'body' },
   'rec-hood-profile': { datum: 'body', counts: 'up from the rail top to the bracing' },
@@ -46,6 +47,8 @@ export const datumOf: Readonly<Partial<Record<FactId, { datum: DatumId; counts?:
   'eng-sump-depth': { datum: 'engine', counts: 'down from the crank axis, positive' },
   'eng-sump-bowl-place': { datum: 'engine', counts: 'forward from the bell face' },
   'eng-mount-bosses': { datum: 'engine', counts: 'the right side has a negative y; below the crank axis z is negative' },
+  'eng-belt-tensioner': { datum: 'engine', counts: 'the right side has a negative y; below the crank axis z is negative' },
+  'eng-filter-dipstick': { datum: 'engine', counts: 'the right side has a negative y; below the crank axis z is negative' },
   'eng-fan-reach': { datum: 'engine', counts: 'forward from the bell face' },
   'eng-coolant-high-point': { datum: 'engine', counts: 'up from the crank axis' },
   'eng-cg': { datum: 'engine' },
@@ -64,6 +67,9 @@ export const datumOf: Readonly<Partial<Record<FactId, { datum: DatumId; counts?:
   'gbx-input-shaft': { datum: 'gearbox', counts: 'forward from the bell face, positive' },
   'gbx-clutch-set': { datum: 'gearbox', counts: 'the bearing inside the bell, back from its face, positive' },
   'gbx-output': { datum: 'gearbox', counts: 'left of and below the input axis, positive' },
+  'rec-cross-pads': { datum: 'body', counts: 'the right side has a negative y; below the rail top z is negative' },
+  'eng-cross-bosses': { datum: 'engine', counts: 'x to the pulley end; behind the bell face and below the crank axis negative' },
+  'cho-masses-moved': { datum: 'body', counts: 'behind the firewall x is negative; what goes out has a negative mass' },
   'cho-carrier': { datum: 'body', counts: 'behind the firewall x is negative' },
   'rec-hub-places': { datum: 'body', counts: 'the right side has a negative y; up from the rail top, below it negative' },
   'cho-side-outputs': { datum: 'body', counts: 'the right side has a negative y; up from the rail top, below it negative' },

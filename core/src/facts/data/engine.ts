@@ -113,9 +113,19 @@ export const engineFacts = [
     howTo: 'Look for a tensioner, bracket or filter on the same bosses', neededBy: ['fit-mount-pads', 'fit-mount-boss'],
   },
   {
+    id: 'eng-cross-bosses', subject: 'engine', group: 'Envelope, mass, reach', label: 'Bosses of a unit that lies across',
+    parts: [
+      { key: 'engine-end-x', label: 'Engine end x', unit: 'mm' }, { key: 'engine-end-y', label: 'Engine end y', unit: 'mm' }, { key: 'engine-end-z', label: 'Engine end z', unit: 'mm' },
+      { key: 'gearbox-end-x', label: 'Gearbox end x', unit: 'mm' }, { key: 'gearbox-end-y', label: 'Gearbox end y', unit: 'mm' }, { key: 'gearbox-end-z', label: 'Gearbox end z', unit: 'mm' },
+      { key: 'rod-x', label: 'Torque rod x', unit: 'mm' }, { key: 'rod-y', label: 'Torque rod y', unit: 'mm' }, { key: 'rod-z', label: 'Torque rod z', unit: 'mm' },
+    ],
+    howTo: 'In engine datum, as if the engine lay along the car: x to its pulley, behind the bell face negative', neededBy: ['fit-mount-pads'],
+  },
+  {
     id: 'eng-filter-dipstick', subject: 'engine', group: 'Envelope, mass, reach', label: 'Filter dipstick',
     parts: [
-      { key: 'filter-side', label: 'Filter side', options: ['left', 'right', 'under', 'front'] }, { key: 'filter-x', label: 'Filter x', unit: 'mm' }, { key: 'removal-length', label: 'Removal length', unit: 'mm' },
+      { key: 'filter-side', label: 'Filter side', options: ['left', 'right', 'under', 'front'] }, { key: 'filter-x', label: 'Filter x', unit: 'mm' }, { key: 'filter-y', label: 'Filter y', unit: 'mm' }, { key: 'filter-z', label: 'Filter z', unit: 'mm' }, { key: 'filter-across', label: 'Filter diameter', unit: 'mm' },
+      { key: 'removal-length', label: 'Removal length', unit: 'mm' },
       { key: 'dipstick-side', label: 'Dipstick side', options: ['left', 'right'] }, { key: 'tube-route', label: 'Tube route', text: true },
     ],
     howTo: 'Look; thread of filter, port directions', neededBy: ['fit-oil-filter', 'kit-dipstick', 'kit-filter-relocation'],
@@ -177,6 +187,7 @@ export const engineFacts = [
     id: 'eng-fan-reach', subject: 'engine', group: 'Envelope, mass, reach', label: 'Fan reach',
     parts: [
       { key: 'pump-nose', label: 'Pump nose', unit: 'mm' }, { key: 'pulley-face', label: 'Pulley face', unit: 'mm' }, { key: 'fan-face', label: 'Fan face', unit: 'mm' },
+      { key: 'pulley-diameter', label: 'Pulley diameter', unit: 'mm' }, { key: 'fan-diameter', label: 'Fan diameter', unit: 'mm' },
       { key: 'pump-kind', label: 'Pump kind', options: ['belt', 'electric'] },
     ],
     howTo: 'As dressed with the accessory drive that stays', neededBy: ['fit-bay-length', 'fit-radiator-fan', 'fit-accessory-drive'],
@@ -344,6 +355,7 @@ export const engineFacts = [
     id: 'eng-belt-tensioner', subject: 'engine', group: 'Oil, coolant, accessories, condition', label: 'Belt tensioner',
     parts: [
       { key: 'value', label: '', options: ['automatic', 'manual', 'none-centres-fixed'] }, { key: 'bosses-used', label: 'Bosses used', text: true }, { key: 'travel', label: 'Travel', unit: 'mm' },
+      { key: 'x', label: 'Middle x', unit: 'mm' }, { key: 'y', label: 'Middle y', unit: 'mm' }, { key: 'z', label: 'Middle z', unit: 'mm' }, { key: 'across', label: 'Across, with its swing', unit: 'mm' },
     ],
     howTo: 'Look', neededBy: ['fit-mount-boss', 'fit-accessory-drive', 'kit-tensioner'],
   },

@@ -31,7 +31,7 @@ export const gearboxFacts = [
     id: 'gbx-envelope', subject: 'gearbox', group: 'Gearbox', label: 'Envelope',
     parts: [
       { key: 'widest-at-bell', label: 'Widest at bell', unit: 'mm' }, { key: 'highest-at-bell', label: 'Highest at bell', unit: 'mm' }, { key: 'widest-at-waist', label: 'Widest at waist', unit: 'mm' },
-      { key: 'widest-at-tail', label: 'Widest at tail', unit: 'mm' }, { key: 'pan-depth', label: 'Pan depth', unit: 'mm' },
+      { key: 'widest-at-tail', label: 'Widest at tail', unit: 'mm' }, { key: 'pan-depth', label: 'Pan depth', unit: 'mm' }, { key: 'pan-rear', label: 'Rear of the pan, behind the bell face', unit: 'mm' },
     ],
     howTo: 'Card templates', neededBy: ['fit-tunnel', 'fit-ground-clearance'],
   },

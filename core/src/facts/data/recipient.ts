@@ -123,6 +123,15 @@ export const recipientFacts = [
     howTo: 'From body datum; check left against right, bodies are not always symmetrical', neededBy: ['fit-mount-pads', 'fit-mount-boss', 'kit-mount-frame-brackets'],
   },
   {
+    id: 'rec-cross-pads', subject: 'recipient', group: 'Space and fixed points', label: 'Pads for a unit that lies across',
+    parts: [
+      { key: 'engine-end-x', label: 'Engine end x', unit: 'mm' }, { key: 'engine-end-y', label: 'Engine end y', unit: 'mm' }, { key: 'engine-end-z', label: 'Engine end z', unit: 'mm' },
+      { key: 'gearbox-end-x', label: 'Gearbox end x', unit: 'mm' }, { key: 'gearbox-end-y', label: 'Gearbox end y', unit: 'mm' }, { key: 'gearbox-end-z', label: 'Gearbox end z', unit: 'mm' },
+      { key: 'rod-x', label: 'Torque rod x', unit: 'mm' }, { key: 'rod-y', label: 'Torque rod y', unit: 'mm' }, { key: 'rod-z', label: 'Torque rod z', unit: 'mm' },
+    ],
+    howTo: 'Middle of each cushion on the body or cradle; the rod where its eye bolts on', neededBy: ['fit-mount-pads'],
+  },
+  {
     id: 'rec-tunnel-envelope', subject: 'recipient', group: 'Space and fixed points', label: 'Tunnel envelope',
     parts: [
       { key: 'width-at-bell', label: 'Width at bell', unit: 'mm' }, { key: 'height-at-bell', label: 'Height at bell', unit: 'mm' }, { key: 'width-at-waist', label: 'Width at waist', unit: 'mm' },
@@ -320,7 +329,10 @@ export const recipientFacts = [
   },
   {
     id: 'rec-ac-state', subject: 'recipient', group: 'Fuel, cooling, comfort', label: 'Air conditioning state',
-    parts: [{ key: 'value', label: '', options: ['none', 'fitted-charged', 'fitted-empty', 'fitted-not-known'] }],
+    parts: [
+      { key: 'value', label: '', options: ['none', 'fitted-charged', 'fitted-empty', 'fitted-not-known'] }, { key: 'plug-pins', label: 'Pins of its compressor plug', unit: '' },
+      { key: 'compressor-kind', label: 'Its compressor', options: ['clutch', 'variable'] },
+    ],
     howTo: 'Gauge reading by a certified person; an unknown circuit is treated as charged (local law)', neededBy: ['fit-ac', 'kit-ac-service'],
   },
   {

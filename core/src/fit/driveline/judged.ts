@@ -75,6 +75,12 @@ export const lineFacts = (e: FitEvidence) =>
       : []),
   ] as const;
 
+/** The angle of a pinion as a wedge under its axle leaves it, nose up. */
+export function onWedge(e: FitEvidence, read: Sum): Sum {
+  const wedge = e.maybe('cho-wedge');
+  return wedge && wedge.value !== 0 ? read.plus(wedge) : read;
+}
+
 /** The line at ride height, in full bump or in full droop; nothing while a place is not known. */
 export function shaftLine(e: FitEvidence, travel: Travel): ShaftLine | undefined {
   const bellX = e.maybe(place, 'bell-face-ahead-of-firewall-x');
@@ -83,10 +89,8 @@ export function shaftLine(e: FitEvidence, travel: Travel): ShaftLine | undefined
   const pinionX = e.maybe('rec-pinion-place', 'flange-x');
   const heights = { ride: 'z-at-ride-height', bump: 'z-at-bump', droop: 'z-at-droop' } as const;
   const pinionZ = e.maybe('rec-pinion-place', heights[travel]);
-  const up =
-    travel === 'ride'
-      ? e.maybe('rec-pinion-angle')
-      : e.maybe('rec-pinion-angle', travel === 'bump' ? 'at-bump' : 'at-droop');
+  const read = e.maybe('rec-pinion-angle', { ride: 'value', bump: 'at-bump', droop: 'at-droop' }[travel] as 'value');
+  const up = read && onWedge(e, read);
   const twoPieces = e.maybeWord('cho-carrier') === 'one';
   const carrierX = twoPieces ? e.maybe('cho-carrier', 'x') : undefined;
   const carrierZ = twoPieces ? e.maybe('cho-carrier', 'z') : undefined;

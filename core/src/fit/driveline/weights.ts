@@ -61,6 +61,7 @@ export function axleWeights(e: FitEvidence): AxleWeights | undefined {
       },
     );
   }
+  lines.push(...massesMoved(e));
   const onFront = lines.map(({ name, kg, x }) =>
     kg.through(
       `${name}, on the front axle`,
@@ -79,3 +80,14 @@ export function axleWeights(e: FitEvidence): AxleWeights | undefined {
 
 const half = (e: FitEvidence, length: Sum | undefined): Sum | undefined =>
   length?.times(e.assume('Half of it', 0.5, '', 'where engines balance'), 'Centre of gravity of the one that goes out');
+
+/** What else comes in, goes out or moves, as somebody wrote it: each a mass at its place. */
+export function massesMoved(e: FitEvidence): MassLine[] {
+  const list = e.books.job.get('cho-masses-moved')?.parts['list'];
+  const rows = typeof list === 'object' ? list : [];
+  return rows.flatMap(([x], i) => {
+    const name = `Mass ${i + 1}, ${Math.abs(x!).toFixed(0)} mm ${x! < 0 ? 'behind' : 'ahead of'} the firewall`;
+    const kg = e.ofStations('cho-masses-moved', 'list', name, (all) => all[i]![1]);
+    return kg ? [{ name, kg, x: e.limit('Its place', x!, 'mm', 'as it was written') }] : [];
+  });
+}

@@ -3,6 +3,9 @@ import { ifKnown } from '../../rules/evidence.ts';
 import type { Books } from '../../rules/evidence.ts';
 import { capital, formatMeasure } from '../../units/index.ts';
 import { FitEvidence } from '../evidence.ts';
+import { crossMountSheet } from './across-sheet.ts';
+import { frontMark, mountMark, rectangle } from './from-above.ts';
+import type { Put } from './from-above.ts';
 import { placed } from '../position/pose.ts';
 import { figure, notKnownOf } from '../sheet.ts';
 import type { Figure, FitSheet } from '../sheet.ts';
@@ -75,9 +78,11 @@ function schoolsFor(offsets: Readonly<Record<MountSide, Record<MountAxis, number
 
 /** Mounts from above with the front marked, left and right named, the vector of each and what it carries. */
 export function mountSheet(books: Books): MountSheet {
+  const lie = lieOf(books.job);
+  if (lie !== undefined && lie !== 'along') return { ...crossMountSheet(books), schools: [] };
   const e = new FitEvidence(books);
-  // One that lies across hangs on three or four mounts, of which nothing is drawn.
-  const along = lieOf(books.job) === 'along';
+  // How it lies nobody knows: nothing is drawn.
+  const along = lie === 'along';
   const toRear = pointsToRear(books.job);
   const known = along ? mountSides.filter((side) => sideKnown(e, side)) : [];
   const vector = (side: MountSide, axis: MountAxis) => bossFromPad(e, side, axis);
@@ -163,13 +168,6 @@ export function mountSheet(books: Books): MountSheet {
 const above =
   (toRear: boolean) =>
   (x: number, y: number): Point => ({ x, y: toRear ? -y : y });
-const square = ({ x, y }: Point, half: number): Point[] => [
-  { x: x - half, y: y - half },
-  { x: x + half, y: y - half },
-  { x: x + half, y: y + half },
-  { x: x - half, y: y + half },
-];
-
 function draw(books: Books, e: FitEvidence, known: readonly MountSide[], along: boolean): Drawing {
   const pose = along ? chosenPose(books.job) : undefined;
   const toRear = pointsToRear(books.job);
@@ -184,40 +182,19 @@ function draw(books: Books, e: FitEvidence, known: readonly MountSide[], along: 
   if (pose) {
     const long = e.maybe('eng-length')?.value ?? 560;
     const back = e.maybe('gbx-length')?.value;
-    const corners = (from: number, to: number, half: number): Point[] =>
-      (
-        [
-          [from, -half],
-          [to, -half],
-          [to, half],
-          [from, half],
-        ] as const
-      ).map(([x, y]) => {
-        const [px, py] = placed([x, y, 0], pose);
-        return at(px, py);
-      });
-    shapes.push({ id: 'engine', name: 'engine', ink: 'in', closed: true, points: corners(0, long, 120), named: true });
-    const ahead = pose.x + long + 60;
-    shapes.push({
-      id: 'front',
-      name: toRear ? 'rear' : 'front',
-      ink: 'gear',
-      closed: false,
-      points: [at(ahead, 0), at(ahead + 110, 0), at(ahead + 80, 22), at(ahead + 110, 0), at(ahead + 80, -22)],
-      named: true,
-    });
-    if (back)
-      shapes.push({
-        id: 'gearbox',
-        name: 'gearbox',
-        ink: 'in',
-        closed: true,
-        points: corners(-back, 0, 80),
-        named: true,
-      });
+    const put: Put = (x, y) => {
+      const [px, py] = placed([x, y, 0], pose);
+      return at(px, py);
+    };
+    const engine = rectangle(0, long, 120, put);
+    shapes.push({ id: 'engine', name: 'engine', ink: 'in', closed: true, points: engine, named: true });
+    shapes.push(frontMark(toRear ? 'rear' : 'front', pose.x + long + 60, at));
+    if (back) {
+      const points = rectangle(-back, 0, 80, put);
+      shapes.push({ id: 'gearbox', name: 'gearbox', ink: 'in', closed: true, points, named: true });
+    }
   }
   for (const side of known) {
-    const pad = at(number('rec-mount-pads', `${side}-x`), number('rec-mount-pads', `${side}-y`));
     const [bx, by] = placed(
       [
         number('eng-mount-bosses', `${side}-x`),
@@ -226,30 +203,17 @@ function draw(books: Books, e: FitEvidence, known: readonly MountSide[], along: 
       ],
       pose!,
     );
-    const boss = at(bx, by);
-    shapes.push(
-      { id: `pad-${side}`, name: `${side} pad`, ink: 'car', closed: true, points: square(pad, 32), named: true },
-      { id: `arm-${side}`, name: `${side} arm`, ink: 'gear', closed: false, points: [pad, boss] },
-    );
-    spots.push({ id: `boss-${side}`, name: `${side} boss`, ink: 'in', at: boss, mark: 'ring' });
-    const [along, across, up] = mountAxes.map((axis) => bossFromPad(e, side, axis).value) as [number, number, number];
-    const size = Math.hypot(along, across, up);
-    // The verdict looks along each axis.
-    const farthest = Math.max(Math.abs(along), Math.abs(across), Math.abs(up));
-    dimensions.push({
-      id: `arm-${side}`,
-      name: `${side}: boss from pad`,
-      said: formatMeasure(Math.round(size), 'mm'),
-      from: pad,
-      to: boss,
+    const mark = mountMark({
+      id: side,
+      pad: at(number('rec-mount-pads', `${side}-x`), number('rec-mount-pads', `${side}-y`)),
+      boss: at(bx, by),
+      names: { pad: `${side} pad`, arm: `${side} arm`, boss: `${side} boss`, dimension: `${side}: boss from pad` },
+      offsets: mountAxes.map((axis) => bossFromPad(e, side, axis)),
       aside: (side === 'left') !== toRear ? 26 : -26,
-      rows: mountAxes.flatMap((axis) => bossFromPad(e, side, axis).rows),
-      ...(farthest > mountReachMm
-        ? { word: 'stop' as const }
-        : farthest > mountMeetsMm
-          ? { word: 'look' as const }
-          : {}),
     });
+    shapes.push(...mark.shapes);
+    spots.push(mark.spot);
+    dimensions.push(mark.dimension);
   }
   const balance = pose && ifKnown(() => balanceOf(e));
   if (pose && balance) {

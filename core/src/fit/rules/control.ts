@@ -1,11 +1,43 @@
 import { counted } from '../../units/index.ts';
 import { cylindersOf, optionWords } from '../../facts/index.ts';
-import { marginIn } from '../../rules/evidence.ts';
+import { ifKnown, marginIn } from '../../rules/evidence.ts';
+import type { Sum } from '../../rules/sum.ts';
 import type { Verdict } from '../../rules/verdict.ts';
+import { circumferenceMm } from '../driveline/gears.ts';
 import { rule } from '../evidence.ts';
+import type { FitEvidence } from '../evidence.ts';
 
 const donorControl = ['donor-unit-trimmed-loom', 'donor-unit-new-loom'];
 const automatics = ['automatic-hydraulic', 'automatic-electronic', 'dual-clutch', 'transaxle-automatic'];
+
+/**
+ * What share of the true speed the speedometer reads: turns or pulses that the gearbox gives for each km by axle and tyre, over those
+ * its dial is made for; nothing while one of them is not known.
+ */
+function speedometerReads(e: FitEvidence): Sum | undefined {
+  const made = e.maybe('rec-speedo-constant');
+  const axle = e.maybe('rec-axle-ratio');
+  const perTurn = e.maybe('gbx-speed-signal', 'pulses-a-turn');
+  const rolled = e.maybe('rec-tyre-size', 'rolling-circumference');
+  const size = e.maybeWord('rec-tyre-size');
+  // A transaxle takes its signal where it likes: only behind a gearbox that drives a propshaft does it turn with that shaft.
+  if (!e.maybeWord('rec-drive-layout')?.startsWith('front-longitudinal')) return undefined;
+  if (!made || made.value <= 0 || !axle || !perTurn || (!rolled && !size)) return undefined;
+  const round = ifKnown(() => circumferenceMm(e));
+  return (
+    round &&
+    perTurn
+      .through(
+        'Turns or pulses for each km',
+        '',
+        (each, ratio, mm) => (each * ratio * 1e6) / mm,
+        'geometry',
+        axle,
+        round,
+      )
+      .over(made, 'Reads of the true speed')
+  );
+}
 
 export const controlRules = [
   rule('fit-throttle', 'common practice: by-wire throttle, pedal and unit are one set', (e) => {
@@ -231,7 +263,18 @@ export const controlRules = [
       signal === 'both' ||
       (drive === 'cable' && signal === 'cable-drive') ||
       (drive === 'pulse' && signal === 'pulse-sensor');
-    if (matches) return e.say('adapt', 'same kind of signal: constant to be proven at three speeds');
+    if (matches) {
+      const reads = speedometerReads(e);
+      const prove = 'constant to be proven at three speeds';
+      if (!reads) return e.say('adapt', `same kind of signal: ${prove}`);
+      const over = (reads.value - 1) * 100;
+      const says = `reads ${Math.abs(over).toFixed(0)} % ${over < 0 ? 'low' : 'high'}`;
+      return e.say('adapt', over < -0.5 ? `${says}: other drive gear or converter` : `${says}: ${prove}`, {
+        sum: reads,
+        label: 'Reads of the true speed',
+        margin: { value: reads.value - 1, unit: '' },
+      });
+    }
     if (signal === 'none')
       return e.word('cho-speedo') === 'satellite'
         ? e.say('adapt', 'satellite unit, where lawful')

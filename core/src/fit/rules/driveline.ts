@@ -14,6 +14,7 @@ import {
   shaftLine,
   slopesApart,
   travelVerdict,
+  onWedge,
 } from '../driveline/judged.ts';
 import {
   behindPlate,
@@ -28,7 +29,7 @@ import {
 } from '../stack/sums.ts';
 import { halfShaftsVerdict } from '../driveline/half-shafts.ts';
 import { circumferenceMm } from '../driveline/gears.ts';
-import { axleWeights } from '../driveline/weights.ts';
+import { axleWeights, massesMoved } from '../driveline/weights.ts';
 import type { AxleWeights } from '../driveline/weights.ts';
 import type { Face } from '../stack/sums.ts';
 import type { Verdict } from '../../rules/verdict.ts';
@@ -382,7 +383,7 @@ export const drivelineRules = [
       const elsewhere = slopesApart(e);
       if (elsewhere) return elsewhere;
       const out = outputSlope(e);
-      const pinion = e.fact('rec-pinion-angle');
+      const pinion = onWedge(e, e.fact('rec-pinion-angle'));
       const apart = endsApart(e, out, pinion);
       if (apart?.word === 'clash') return apart;
       const shaft = shaftLine(e, 'ride');
@@ -440,6 +441,15 @@ export const drivelineRules = [
       e.fact('rec-axle-ratio'),
     );
     const [low, high] = e.word('eng-fuel') === 'diesel' ? [1500, 2300] : [1700, 2700];
+    const stall = e.maybe('gbx-converter-seat', 'stall');
+    const lasts = stall && rpm.minus(stall);
+    // A converter that has not coupled at cruise slips there all day, unless a clutch locks it.
+    if (lasts && lasts.value < 0 && rpm.value >= low * 0.8 && rpm.value <= high * 1.2)
+      return e.say(
+        'adapt',
+        `converter stalls at ${stall.value} rpm, ${Math.round(rpm.value)} at 110 km/h: it slips and heats unless it locks`,
+        { sum: lasts, label: 'Cruise over the stall speed', margin: { value: lasts.value, unit: 'rpm' } },
+      );
     return e.judge(
       'Engine speed at 110 km/h',
       rpm,
@@ -459,7 +469,11 @@ export const drivelineRules = [
       const engine = e.fact('eng-mass').minus(e.outgoing('eng-mass'));
       const gearbox = e.maybe('gbx-mass');
       const ownGearbox = e.maybeOutgoing('gbx-mass');
-      const change = gearbox && ownGearbox ? engine.plus(gearbox.minus(ownGearbox)) : engine;
+      const units = gearbox && ownGearbox ? engine.plus(gearbox.minus(ownGearbox)) : engine;
+      const others = massesMoved(e);
+      // Where a mass of its own stands counts by its lever, which nobody knows without the wheelbase.
+      if (others.length > 0 && !levers) e.want(['rec-wheelbase'], ['rec-wheelbase', 'front-axle-x']);
+      const change = others.reduce((sum, { kg }) => sum.plus(kg), units);
       const after = before.plus(levers ? levers[end] : change);
       const spare = e.fact('rec-axle-limits', end).value - after.value;
       const total = e.fact('rec-axle-masses', 'front').value + e.fact('rec-axle-masses', 'rear').value;

@@ -18,6 +18,10 @@ import {
   overRating,
   sideKnown,
 } from '../mounts/judged.ts';
+import { drawnGaps } from '../shapes/drawn.ts';
+import type { DrawnGap } from '../shapes/drawn.ts';
+import { crossVerdict } from '../mounts/across.ts';
+import { besideArm, besideArms } from '../mounts/neighbours.ts';
 import { wayInVerdict } from '../way-in/judged.ts';
 import { beltOffset } from '../../sums/limits.ts';
 
@@ -61,8 +65,24 @@ const farther = (a: Sum | undefined, b: Sum | undefined): Sum | undefined =>
 /** Sideways from the centre line, without its sign; nothing where nobody moved it. */
 const sideways = (e: FitEvidence): Sum | undefined => e.maybe(place, 'sideways-from-centre-line-y');
 
+/** A unit is moved sideways by so much at the most, mm (common practice). */
+const mostSideways = 25;
+
+/** What each of them leaves over its least gap, by name. */
+const leftOf = (gaps: readonly DrawnGap[]): (readonly [string, Sum])[] =>
+  gaps.map(({ pair, gap, need }) => [pair.name, gap.minus(need)]);
+
+/** The tightest of the drawn gaps of a place over the least of its row; nothing where it is not drawn. */
+function drawnVerdict(e: FitEvidence, interfaceId: string, label: string, floorMm?: number): Verdict | undefined {
+  const gaps = drawnGaps(e, interfaceId);
+  if (!gaps) return undefined;
+  const { name, sum } = leastOf(leftOf(gaps));
+  return e.over(label, sum, gaps.find((g) => g.pair.name === name)!.need, floorMm);
+}
+
 /** A stretch of the car that the sump passes, and what the sump must keep of it. */
 interface Passing {
+  id: string;
   label: string;
   rear: Sum | undefined;
   front: Sum | undefined;
@@ -75,7 +95,9 @@ interface Passing {
  * Sump over something that crosses the car: the bowl where it stands over it, the shallower front part where that does, and along
  * the car where they pass beside each other.
  */
-function sumpOver(e: FitEvidence, { label, rear, front, top, clearance, floorMm }: Passing): Verdict {
+function sumpOver(e: FitEvidence, { id, label, rear, front, top, clearance, floorMm }: Passing): Verdict {
+  const drawn = drawnVerdict(e, id, `Left between sump and ${label}`, floorMm);
+  if (drawn) return drawn;
   e.want([place, 'crank-axis-above-body-datum-z'], ['eng-sump-depth', 'at-bowl']);
   const crankZ = e.fact(place, 'crank-axis-above-body-datum-z');
   const bell = e.maybe(place, 'bell-face-ahead-of-firewall-x');
@@ -102,6 +124,13 @@ function sumpOver(e: FitEvidence, { label, rear, front, top, clearance, floorMm 
   const over = e.gap(`Left between the front of the sump and ${label}`, shallow, clearance, floorMm);
   const rank: Record<FitWord, number> = { clash: 0, adapt: 1, 'not-measured': 2, 'bolts-up': 3 };
   return rank[over.word] < rank[along.word] ? over : along;
+}
+
+/** Rear face of the core ahead of the firewall: a thicker radiator stands farther back than the old one did. */
+function coreFace(e: FitEvidence): Sum {
+  const old = e.fact('rec-bay-length', 'to-core-rear-face');
+  const back = e.maybe('cho-radiator', 'rear-face-back');
+  return back && back.value !== 0 ? old.minus(back) : old;
 }
 
 /** How far the engine reaches ahead of its bell face, with the fan that belongs to it. */
@@ -146,11 +175,33 @@ function lowestOverEngine(e: FitEvidence): Sum | undefined {
   );
 }
 
+/** Fans that sweep less of a core than this leave corners that no air is drawn through. Common practice, no source. */
+const leastSwept = 0.4;
+
+/** What share of the core the fans sweep; nothing while a size is not known. */
+function sweptShare(e: FitEvidence): Sum | undefined {
+  const across = e.maybe('cho-fan', 'diameter');
+  const count = e.maybe('cho-fan', 'count');
+  const [height, width] = [e.maybe('rec-radiator-core', 'height'), e.maybe('rec-radiator-core', 'width')];
+  if (!across || !count || !height || !width) return undefined;
+  return across.through(
+    'Of the core that is swept',
+    '',
+    (d, n, h, w) => (n * Math.PI * (d / 2) ** 2) / (h * w),
+    'geometry',
+    count,
+    height,
+    width,
+  );
+}
+
 export const spaceRules = [
   rule('fit-bay-length', geo, (e) => {
     const nose = noseOf(e);
-    const core = e.fact('rec-bay-length', 'to-core-rear-face');
-    const left = across(e) ? acrossLeft(e, core, nose) : alongLeft(e, core, nose);
+    const core = coreFace(e);
+    const drawn = drawnGaps(e, 'fit-bay-length');
+    const simple = (): Sum => (across(e) ? acrossLeft(e, core, nose) : alongLeft(e, core, nose));
+    const left = drawn ? leastOf(leftOf(drawn)).sum : simple();
     const support = e.maybe('rec-bay-length', 'to-radiator-support');
     const deep = e.maybe('rec-radiator-core', 'overall-depth') ?? e.maybe('rec-radiator-core', 'core-depth');
     if (left.value < 0 && support && support.value > core.value && !deep)
@@ -163,7 +214,13 @@ export const spaceRules = [
     );
   }),
   rule('fit-bay-width', geo, (e) => {
+    const drawn = drawnGaps(e, 'fit-bay-width');
     if (across(e)) {
+      if (drawn)
+        return e.judge('Left to the sides', leastOf(leftOf(drawn)).sum, {
+          boltsUp: [0, Infinity],
+          adapt: [-mostSideways, Infinity],
+        });
       e.want(['rec-bay-width', 'between-rails-at-mounts'], ['eng-length'], ['gbx-length']);
       const left = e
         .fact('rec-bay-width', 'between-rails-at-mounts')
@@ -194,7 +251,9 @@ export const spaceRules = [
     };
     const high = e.clearance('cl-rock-upper');
     const low = e.clearance('cl-fixed');
+    const asDrawn = new Map(drawn?.map(({ pair, gap, need }) => [pair.id, gap.minus(need)]));
     const covers = (which: 'left' | 'right'): Sum =>
+      asDrawn.get(`covers-${which}`) ??
       moved(towers.minus(e.fact('eng-width', `${which}-at-covers-and-coils`)).minus(high), which);
     const [left, right] = [covers('left'), covers('right')];
     const deeper = (which: 'left' | 'right'): (readonly [string, Sum])[] => {
@@ -203,7 +262,8 @@ export const spaceRules = [
       return [
         [
           `${which}, accessories to rail`,
-          moved(half(rails, 'Half of the width between rails').minus(out).minus(low), which),
+          asDrawn.get(`accessories-${which}`) ??
+            moved(half(rails, 'Half of the width between rails').minus(out).minus(low), which),
         ],
       ];
     };
@@ -224,8 +284,8 @@ export const spaceRules = [
       ...deeper('right'),
       ...(boosted ? [[`booster, held against the ${wide} as the wider side`, boosted] as const] : []),
     ]);
-    // Moving the engine sideways by up to 25 mm may share out the room of both sides (common practice).
-    const shift = left.value + right.value >= 0 ? Math.min(25, Math.abs(left.value - right.value) / 2) : 0;
+    // Moving the engine sideways may share out the room of both sides.
+    const shift = left.value + right.value >= 0 ? Math.min(mostSideways, Math.abs(left.value - right.value) / 2) : 0;
     const verdict = e.judge(`Left over on the ${name}`, least, { boltsUp: [0, Infinity], adapt: [-shift, Infinity] });
     if (assist === undefined && !booster) return e.sure(verdict, ['rec-brake-assist']);
     return assist === 'vacuum' || assist === 'hydraulic'
@@ -233,6 +293,10 @@ export const spaceRules = [
       : verdict;
   }),
   rule('fit-hood', geo, (e) => {
+    const soft = (e.maybeWord('cho-mount-material') ?? 'rubber') === 'rubber';
+    const floorMm = soft ? 20 : 10;
+    const drawn = drawnVerdict(e, 'fit-hood', 'Left under the hood bracing', floorMm);
+    if (drawn) return drawn;
     const lowest = lowestOverEngine(e);
     e.want(
       ...(lowest ? [] : [['rec-hood-profile', 'lowest-z-over-the-engine'] as const]),
@@ -245,8 +309,7 @@ export const spaceRules = [
     const slope = crankSlope(e);
     const at = e.maybe('eng-height-up', 'highest-point-x') ?? e.maybe('eng-length');
     const raised = slope && at && slope.value !== 0 ? gap.minus(raisedBy(slope, at)) : gap;
-    const soft = (e.maybeWord('cho-mount-material') ?? 'rubber') === 'rubber';
-    const verdict = e.gap('Left under the hood bracing', raised, 'cl-hood', soft ? 20 : 10);
+    const verdict = e.gap('Left under the hood bracing', raised, 'cl-hood', floorMm);
     if (slope && (slope.value === 0 || at)) return verdict;
     // A slope of five degrees at a nose 700 mm ahead is more than any car has: what clears that needs no reading of it.
     const most = e.assume('Highest it could stand by its slope', 61, 'mm', '5 deg over 700 mm, nobody read it');
@@ -256,6 +319,7 @@ export const spaceRules = [
   }),
   rule('fit-sump-crossmember', geo, (e) => {
     return sumpOver(e, {
+      id: 'fit-sump-crossmember',
       label: 'crossmember',
       rear: e.maybe('rec-crossmember-place', 'rear-edge-x'),
       front: e.maybe('rec-crossmember-place', 'front-edge-x'),
@@ -266,6 +330,7 @@ export const spaceRules = [
   }),
   rule('fit-sump-steering', `${geo}; manual and local law first on steering`, (e) => {
     return sumpOver(e, {
+      id: 'fit-sump-steering',
       label: 'steering',
       rear: e.maybe('rec-steering-envelope', 'rear-x'),
       front: e.maybe('rec-steering-envelope', 'front-x'),
@@ -275,6 +340,11 @@ export const spaceRules = [
     });
   }),
   rule('fit-ground-clearance', `${geo}; local approval first`, (e) => {
+    const bands = { boltsUp: [0, Infinity], adapt: [-15, Infinity] } as const;
+    const sure = (verdict: Verdict): Verdict =>
+      e.sure(verdict, ['gbx-envelope', 'pan-depth'], ['rec-ground-at-crossmember', 'planned-ride-height-change']);
+    const drawn = drawnGaps(e, 'fit-ground-clearance');
+    if (drawn) return sure(e.judge('Left under the lowest part over the least', leastOf(leftOf(drawn)).sum, bands));
     e.want(
       [place, 'crank-axis-above-body-datum-z'],
       ['eng-sump-depth', 'at-bowl'],
@@ -285,24 +355,54 @@ export const spaceRules = [
     const lowest = (depth: Sum): Sum => crankZ.minus(depth);
     const bowl = lowest(farther(e.fact('eng-sump-depth', 'at-bowl'), e.maybe('eng-sump-depth', 'drain-plug'))!);
     const pan = e.maybe('gbx-envelope', 'pan-depth');
-    const { name, sum } = leastOf([['sump', bowl], ...(pan ? [['gearbox pan', lowest(pan)] as const] : [])]);
+    const slope = crankSlope(e);
+    const lowestPan = (depth: Sum): Sum => {
+      if (!slope || slope.value === 0) return lowest(depth);
+      const rear =
+        e.maybe('gbx-envelope', 'pan-rear') ??
+        e.maybe('gbx-length') ??
+        e.assume('As far as a gearbox reaches back', 800, 'mm', 'nobody measured it');
+      return lowest(depth).minus(raisedBy(slope, rear));
+    };
+    const { name, sum } = leastOf([['sump', bowl], ...(pan ? [['gearbox pan', lowestPan(pan)] as const] : [])]);
     // The road below the body datum: what stands between it and the crossmember, with the crossmember's own height.
     const springs = e.maybe('rec-ground-at-crossmember', 'planned-ride-height-change');
     const road = e.fact('rec-ground-at-crossmember', 'ground-to-crossmember');
     const above = sum.minus(e.fact('rec-crossmember-place', 'top-z')).plus(springs ? road.plus(springs) : road);
     const spare = above.minus(e.clearance('cl-ground'));
-    return e.sure(
-      e.judge(`Left under the ${name} over the least`, spare, { boltsUp: [0, Infinity], adapt: [-15, Infinity] }),
-      ['gbx-envelope', 'pan-depth'],
-      ['rec-ground-at-crossmember', 'planned-ride-height-change'],
-    );
+    return sure(e.judge(`Left under the ${name} over the least`, spare, bands));
   }),
   rule('fit-firewall', geo, (e) => {
+    const label = 'Left between engine and firewall';
+    const drawn = drawnVerdict(e, 'fit-firewall', label);
+    if (drawn) return drawn;
     e.want([place, 'bell-face-ahead-of-firewall-x'], ['rec-bay-length', 'firewall-recess-depth']);
     const room = e.fact(place, 'bell-face-ahead-of-firewall-x').plus(e.fact('rec-bay-length', 'firewall-recess-depth'));
-    return e.gap('Left between bell face and firewall', room, 'cl-firewall');
+    const slope = crankSlope(e);
+    if (!slope || slope.value <= 0) return e.gap('Left between bell face and firewall', room, 'cl-firewall');
+    // With its tail down, the rear of the heads leans back over the bell face.
+    const rear = e.maybe('eng-height-up', 'rear-cover');
+    if (rear) return e.gap(label, room.minus(raisedBy(slope, rear)), 'cl-firewall');
+    const most = e.maybe('eng-height-up', 'highest-point')?.value ?? 450;
+    const upright = e.gap('Left between bell face and firewall', room, 'cl-firewall');
+    const spare = upright.margin!.value - most * Math.tan(rad(slope.value));
+    // What clears it although its heads were as high as it is at all needs no reading of them.
+    return spare >= 0 ? upright : e.sure(upright, ['eng-height-up', 'rear-cover']);
   }),
   rule('fit-mount-boss', 'common practice: every boss has one user', (e) => {
+    const arms = besideArms(e);
+    if (arms.length > 0) {
+      const { name, sum } = leastOf(arms.map((a) => [a.name, a.gap]));
+      const spare = sum.minus(e.limit('Kept from an arm', besideArm, 'mm', 'common practice'));
+      const met = e.judge(
+        `Left between the arm and the ${name}`,
+        spare,
+        { boltsUp: [0, Infinity], adapt: [-besideArm, Infinity] },
+        (word) =>
+          word === 'clash' ? `${name}: its arm runs through it` : `${name}: ${sum.value.toFixed(0)} mm between them`,
+      );
+      if (met.word !== 'bolts-up') return met;
+    }
     const tensioner = e.word('eng-belt-tensioner');
     if (tensioner === 'none-centres-fixed') return e.say('bolts-up', 'no tensioner asks for a boss');
     const used = e.word('eng-belt-tensioner', 'bosses-used');
@@ -310,6 +410,25 @@ export const spaceRules = [
     if (['none', 'nothing', 'no', 'free', '-'].includes(shared))
       return e.say('bolts-up', `tensioner on ${used}, mount bosses free`);
     return e.say('adapt', `mount bosses shared with ${shared}: longer stud or a bracket that takes both`);
+  }),
+  rule('fit-sway-bar', geo, (e) => {
+    if (e.word('rec-sway-bar-place') === 'none') return e.say('bolts-up', 'no sway bar');
+    e.want(
+      ['rec-sway-bar-place', 'x'],
+      ['rec-sway-bar-place', 'z'],
+      [place, 'bell-face-ahead-of-firewall-x'],
+      [place, 'crank-axis-above-body-datum-z'],
+    );
+    const drawn = drawnVerdict(e, 'fit-sway-bar', 'Left between engine and sway bar');
+    // What nobody drew is the manifolds, and the bar in motion between its ends: that the rest is clear of it is no go.
+    if (drawn && drawn.word !== 'bolts-up') return drawn;
+    return drawn
+      ? {
+          ...drawn,
+          word: 'not-measured',
+          headline: 'sump and pulley clear it: look at manifolds and links through full travel',
+        }
+      : e.say('not-measured', 'a person judges this: sweep with wheels hung and loaded');
   }),
   rule(
     'fit-install-path',
@@ -351,7 +470,22 @@ export const spaceRules = [
   ),
   rule('fit-radiator-fan', geo, (e) => {
     const nose = noseOf(e);
-    const core = e.fact('rec-bay-length', 'to-core-rear-face');
+    const core = coreFace(e);
+    const drawn = drawnGaps(e, 'fit-bay-length');
+    const ofFans = (verdict: Verdict): Verdict =>
+      // Fans in front need room there too.
+      e.word('cho-fan') === 'electric-pusher'
+        ? e.sure(verdict, ['rec-radiator-core', 'free-depth-ahead'], ['cho-fan', 'thickness'])
+        : verdict;
+    if (drawn && !across(e)) {
+      const { gap, need } = drawn[0]!;
+      return ofFans(e.over('Left between nose and fan', gap.minus(need), need));
+    }
+    if (across(e) && drawn)
+      return e.judge('Left between engine and fan, over the least', leastOf(leftOf(drawn)).sum, {
+        boltsUp: [0, Infinity],
+        adapt: [-10, Infinity],
+      });
     if (across(e))
       return e.judge('Left between engine and fan, over the least', acrossLeft(e, core, nose), {
         boltsUp: [0, Infinity],
@@ -359,11 +493,7 @@ export const spaceRules = [
       });
     e.want([place, 'bell-face-ahead-of-firewall-x'], ['eng-fan-reach', nose.reach]);
     const gap = core.minus(e.fact(place, 'bell-face-ahead-of-firewall-x')).minus(e.fact('eng-fan-reach', nose.reach));
-    const verdict = e.gap('Left between nose and fan', withFan(e, gap), nose.clearance);
-    // Fans in front need room there too.
-    return e.word('cho-fan') === 'electric-pusher'
-      ? e.sure(verdict, ['rec-radiator-core', 'free-depth-ahead'], ['cho-fan', 'thickness'])
-      : verdict;
+    return ofFans(e.gap('Left between nose and fan', withFan(e, gap), nose.clearance));
   }),
   rule(
     'fit-cooling-capacity',
@@ -383,6 +513,13 @@ export const spaceRules = [
         fan === 'electric-pusher'
           ? all.times(e.limit('Of a fan that pushes', 0.8, '', 'common practice'), 'Air through the core')
           : all;
+      const swept = sweptShare(e);
+      if (swept && swept.value < leastSwept)
+        return e.say('adapt', `fans sweep ${(swept.value * 100).toFixed(0)} % of the core: a shroud, or larger ones`, {
+          sum: swept,
+          label: 'Of the core that is swept',
+          margin: { value: swept.value - leastSwept, unit: '' },
+        });
       const need = power.through('Air wanted at standstill', 'm³/h', (kw) => kw * 20, 'working estimate');
       const spare = air.minus(need);
       return e.sure(
@@ -416,11 +553,7 @@ export const spaceRules = [
     });
   }),
   rule('fit-mount-pads', 'geometry; offsets common practice', (e) => {
-    if (across(e))
-      return {
-        ...e.say('not-measured', 'a unit that lies across hangs on three or four mounts: a person judges them'),
-        needs: [{ factId: 'rec-mount-pads', partKey: 'bolt-pattern' }],
-      };
+    if (across(e)) return crossVerdict(e);
     if (e.word('rec-mount-pads', 'kind') === 'none')
       return e.say('adapt', 'no pads in the body: brackets to be made, approval where the law asks');
     e.want(
@@ -461,6 +594,8 @@ export const spaceRules = [
   }),
   rule('fit-tunnel', geo, (e) => {
     if (notInFront(e)) return e.say('bolts-up', 'no gearbox in a tunnel in this layout');
+    const drawn = drawnVerdict(e, 'fit-tunnel', 'Left between gearbox and floor');
+    if (drawn) return drawn;
     const stations = [
       ['at the bell', 'width-at-bell', 'widest-at-bell'],
       ['at the waist', 'width-at-waist', 'widest-at-waist'],

@@ -68,9 +68,29 @@ export const systemRules = [
     const choice = e.word('cho-ac');
     if (choice !== 'kept') return e.say('bolts-up', choice === 'later' ? 'room reserved for later' : 'deleted');
     if (e.word('rec-ac-state') === 'none') return e.say('clash', 'kept as a wish, but the car has no circuit');
-    return e.word('eng-ac-compressor') === 'none'
-      ? e.say('adapt', 'engine brings no compressor: bracket added')
-      : e.say('adapt', 'hose ends and plug pins to be matched');
+    if (e.word('eng-ac-compressor') === 'none') return e.say('adapt', 'engine brings no compressor: bracket added');
+    const [kind, own] = [e.maybeWord('eng-ac-compressor', 'kind'), e.maybeWord('rec-ac-state', 'compressor-kind')];
+    if (kind && own && kind !== own)
+      return e.say(
+        'adapt',
+        kind === 'variable'
+          ? 'its compressor is steered by a valve, the car switches a clutch: who sends that signal'
+          : 'its compressor has a clutch, the car steers a valve: relay and pressure switch of its own',
+      );
+    const [pins, wired] = [e.maybe('eng-ac-compressor', 'plug-pins'), e.maybe('rec-ac-state', 'plug-pins')];
+    if (pins && wired && pins.value !== wired.value)
+      return e.say(
+        'adapt',
+        `plug of ${pins.value} pins, the car has ${wired.value}: signals told apart before it is wired`,
+        {
+          sum: pins.minus(wired),
+          label: 'Pins more than the car has',
+        },
+      );
+    return e.say(
+      'adapt',
+      pins && wired ? 'plug pins agree, hose ends to be matched' : 'hose ends and plug pins to be matched',
+    );
   }),
   rule('fit-power-steering', 'common practice; the gear maker first', (e) => {
     const choice = e.word('cho-ps');

@@ -74,6 +74,10 @@ const above = 650;
 const aside = 480;
 const thick = 20;
 
+/** Rear face of the core: a thicker radiator stands farther back than the old one did. */
+const coreFace = (tape: Tape): number =>
+  tape.mm('rec-bay-length', 'to-core-rear-face') - (tape.maybe('cho-radiator', 'rear-face-back') ?? 0);
+
 /** The front end of the bay, or as far as one is drawn. */
 const frontOf = (tape: Tape): number =>
   tape.maybe('rec-bay-length', 'to-core-rear-face') ?? tape.maybe('rec-bay-length', 'to-radiator-support') ?? 850;
@@ -172,7 +176,7 @@ export const bayRules: readonly ShapeRule[] = [
     side: 'bay',
     name: 'Radiator core',
     make: (tape) => {
-      const x = tape.mm('rec-bay-length', 'to-core-rear-face');
+      const x = coreFace(tape);
       const deep =
         tape.maybe('rec-radiator-core', 'overall-depth') ?? tape.maybe('rec-radiator-core', 'core-depth') ?? 40;
       const wide = tape.maybe('rec-radiator-core', 'width') ?? 600;
@@ -185,7 +189,7 @@ export const bayRules: readonly ShapeRule[] = [
     name: 'Fan behind the core',
     make: (tape) => {
       if (tape.said('cho-fan', 'value') !== 'electric-puller') return undefined;
-      const x = tape.mm('rec-bay-length', 'to-core-rear-face');
+      const x = coreFace(tape);
       const deep = tape.mm('cho-fan', 'thickness');
       return [bound({ x: [x - deep, x], y: [-230, 230], z: [-20, 380] }, 'x', 1)];
     },

@@ -6,6 +6,7 @@ export * from './section.ts';
 export * from './views.ts';
 export * from './ways-out.ts';
 export * from './exports.ts';
+export * from './held-tape.ts';
 export * from './lie.ts';
 export * from './own.ts';
 export * from './round.ts';

@@ -1,7 +1,6 @@
 import { FitEvidence } from '../evidence.ts';
 import type { Books } from '../../rules/evidence.ts';
 import type { Lie } from './lie.ts';
-import type { Sum } from '../../rules/sum.ts';
 
 /** Shapes of unit and bay that are to keep a least gap, and the interface that speaks of it. */
 export interface PairRule {
@@ -179,26 +178,25 @@ const lyingAcross: readonly PairRule[] = [
   ]),
 ];
 
-/** A pair with its least gap for the planned cushions. */
-export function withNeed(pair: PairRule, books: Books): PairRule & { need: Sum } {
-  const evidence = new FitEvidence(books);
-  const least = evidence.clearance(pair.clearance);
-  const need = pair.spare
-    ? least.plus(evidence.limit(pair.spare.label, pair.spare.mm, 'mm', 'common practice'))
-    : least;
-  return { ...pair, need };
-}
+/** The pairs of an engine that lies along the car, by its fan, with and without a tunnel round its gearbox. */
+const alongOf = (driven: boolean) => {
+  const all: readonly PairRule[] = [...always, nose(driven), ...sides];
+  return { all, noTunnel: all.filter((pair) => pair.interfaceId !== 'fit-tunnel') };
+};
+const alongPairs = { driven: alongOf(true), electric: alongOf(false) };
 
-/** The pairs of a job, each with its least gap. */
-export function pairsOf(books: Books, lie: Lie = 'along'): (PairRule & { need: Sum })[] {
-  if (lie !== 'along') return lyingAcross.map((pair) => withNeed(pair, books));
+/** The pairs of a job. */
+export function pairRulesOf(books: Books, lie: Lie): readonly PairRule[] {
+  if (lie !== 'along') return lyingAcross;
   const driven = new FitEvidence(books).maybeWord('cho-fan') === 'engine-driven';
   // A gearbox behind or across before the firewall lies in no tunnel.
   const layout = new FitEvidence(books).maybeWord('rec-drive-layout');
   const tunnelled = layout === undefined || layout.startsWith('front-longitudinal');
-  return [...always, nose(driven), ...sides]
-    .filter((pair) => tunnelled || pair.interfaceId !== 'fit-tunnel')
-    .map((pair) => withNeed(pair, books));
+  return alongPairs[driven ? 'driven' : 'electric'][tunnelled ? 'all' : 'noTunnel'];
 }
 
-export const pairRules: readonly PairRule[] = [...always, nose(true), nose(false), ...sides, ...lyingAcross];
+export const pairRules: readonly PairRule[] = [
+  ...alongPairs.driven.all,
+  ...alongPairs.electric.all.filter((p) => !alongPairs.driven.all.includes(p)),
+  ...lyingAcross,
+];

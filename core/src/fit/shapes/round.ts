@@ -4,7 +4,7 @@ import type { FactBook } from '../../rules/book.ts';
 import type { Need } from '../../rules/verdict.ts';
 import { normalBelow } from '../position/chance.ts';
 import type { Margin } from '../position/scene.ts';
-import { sureMm } from './scene-of-job.ts';
+import { sureOf } from './sureness.ts';
 import type { JobScene } from './scene-of-job.ts';
 import type { FitShape } from './types.ts';
 
@@ -72,9 +72,12 @@ interface Carrier extends Need {
 function carriersOf(shape: FitShape, book: FactBook): Carrier[] {
   const weak = shape.parts.flatMap(({ factId, partKey }): Carrier[] => {
     const source = book.get(factId)?.source ?? 'measured';
-    return source === 'measured' ? [] : [{ factId, partKey, variance: sureMm[source] ** 2, why: 'unsure' }];
+    return source === 'measured' ? [] : [{ factId, partKey, variance: sureOf(book, source) ** 2, why: 'unsure' }];
   });
-  return [...weak, ...shape.takes.map((t): Carrier => ({ ...t, variance: sureMm.assumed ** 2, why: 'taken' }))];
+  return [
+    ...weak,
+    ...shape.takes.map((t): Carrier => ({ ...t, variance: sureOf(book, 'assumed') ** 2, why: 'taken' })),
+  ];
 }
 
 /** The readings that lessen the doubt at a place of the unit, by their gain; `margins` are those at that place. */
@@ -99,7 +102,7 @@ export function readingsByGain(scene: JobScene, book: FactBook, margins: readonl
     chances.set(pair.id, (chances.get(pair.id) ?? 1) * unknown);
     carriers.set(pair.id, [
       ...(carriers.get(pair.id) ?? []),
-      ...wants.map((w): Carrier => ({ ...w, variance: sureMm.assumed ** 2, why: 'not-known' })),
+      ...wants.map((w): Carrier => ({ ...w, variance: sureOf(book, 'assumed') ** 2, why: 'not-known' })),
     ]);
   }
   const whole = [...chances.values()].reduce((all, p) => all * p, 1);

@@ -1,4 +1,6 @@
 import { counted } from '../../units/index.ts';
+import { partName } from '../../facts/index.ts';
+import type { Pose } from '../position/pose.ts';
 import type { Buy } from '../position/prices.ts';
 import type { JobScene } from './scene-of-job.ts';
 
@@ -25,6 +27,7 @@ export const chanceWords = (chance: number): string =>
   chance > 0.99 ? 'over 99 in 100' : chance < 0.01 ? 'under 1 in 100' : `about ${Math.round(chance * 100)} in 100`;
 
 export interface PositionJudged {
+  pose: Pose;
   worstMm: number;
   margins: Readonly<Record<string, number>>;
   binding: readonly string[];
@@ -42,7 +45,16 @@ export function sayPosition(scene: JobScene, at: PositionJudged): PositionSaid {
   const shape = (id: string): string => (shapes.find((s) => s.id === id)?.name ?? id).toLowerCase();
   const fits = at.worstMm >= 0;
   const used = shapes.filter((s) => pairs.some((p) => p.unit.includes(s.id) || p.bay.includes(s.id)));
-  const assumed = [...new Set(used.flatMap((s) => s.assumed))];
+  // What was taken and decides nothing while the unit is level is a doubt once it slopes.
+  const tilted = at.pose.slopeDeg === 0 ? [] : used.flatMap((s) => s.tilted);
+  const assumed = [
+    ...new Set([
+      ...used.flatMap((s) => s.assumed),
+      ...tilted.map(
+        (t) => `${partName(t.factId, t.partKey)} taken as it usually is: nobody measured it, and the unit slopes`,
+      ),
+    ]),
+  ];
   const soft = [...new Set(used.filter((s) => s.source === 'assumed' && s.assumed.length === 0).map((s) => s.name))];
   const doubts = [
     ...(openPairs.length > 0

@@ -1,25 +1,25 @@
 import type { Books } from '../../rules/evidence.ts';
-import type { FactBook, FactSource } from '../../rules/book.ts';
-import type { Sum } from '../../rules/sum.ts';
+import type { FactBook } from '../../rules/book.ts';
+import type { FactRead, Sum } from '../../rules/sum.ts';
 import type { Need } from '../../rules/verdict.ts';
 import type { Pose, PoseRange } from '../position/pose.ts';
 import type { FitProblem } from '../position/problem.ts';
+import { FitEvidence } from '../evidence.ts';
 import { mountReachMm } from '../mounts/judged.ts';
 import { jointLimits } from '../driveline/line.ts';
+import { sureOf } from './sureness.ts';
+import { rangeSaid, typedRange } from './range.ts';
 import { bayRules } from './bay.ts';
 import { notKnown, Tape } from './tape.ts';
 import { lieOf, pointsToRear, turnedTo } from './lie.ts';
 import type { Lie } from './lie.ts';
-import { pairsOf } from './pairs.ts';
-import { withNeed } from './pairs.ts';
+import { needWithSpare } from './need.ts';
+import { pairRulesOf } from './pairs.ts';
 import type { PairRule } from './pairs.ts';
 import { ownShapes } from './own.ts';
 import type { OwnShapes } from './own.ts';
 import type { FitShape, MissingShape, ShapeRule } from './types.ts';
 import { unitRules } from './unit.ts';
-
-/** How sure a measure is by where it comes from, one standard deviation, mm: tape, card, by eye (common practice, no source). */
-export const sureMm: Readonly<Record<FactSource, number>> = { measured: 2, 'looked-up': 5, inferred: 20, assumed: 20 };
 
 /** The geometry of a job: what its facts draw, what they do not yet, and where the unit may go. */
 export interface JobScene {
@@ -34,7 +34,7 @@ export interface JobScene {
   problem: FitProblem;
   /** x counts to the rear of the car: the bay lies behind its partition, with the pulley to the rear. */
   toRear: boolean;
-  /** What driveline and mounts do to where it is sought. */
+  /** What driveline, mounts and people do to where it is sought. */
   held: readonly string[];
   /** Why nothing is drawn, where that is so. */
   notDrawn: string | undefined;
@@ -42,36 +42,44 @@ export interface JobScene {
 
 export const shapeRules: readonly ShapeRule[] = [...bayRules, ...unitRules];
 
+/** The pieces of a shape as facts give them (none where the car has no such thing), or what it waits for; and all that was looked at. */
+export function shapeOf(
+  { id, side, name, make }: ShapeRule,
+  book: FactBook,
+): { made: readonly FitShape[] | MissingShape; reads: readonly FactRead[] } {
+  const tape = new Tape(book);
+  try {
+    const made = (make(tape) ?? []).map(({ points, r = 0, drawn, bounds }) => ({
+      id,
+      side,
+      name,
+      label: name,
+      points,
+      r,
+      ...(drawn ? { drawn } : {}),
+      ...(bounds ? { bounds } : {}),
+      sigma: sureOf(book, tape.weakest ?? 'measured'),
+      reads: tape.reads,
+      parts: tape.parts,
+      takes: tape.takes,
+      tilted: tape.tilted,
+      assumed: tape.assumed,
+      source: tape.weakest,
+    }));
+    return { made, reads: tape.reads };
+  } catch (stop) {
+    if (stop !== notKnown) throw stop;
+    return { made: { id, side, name, wants: tape.wants }, reads: tape.reads };
+  }
+}
+
 /** The shapes that facts give, and those that wait. */
 export function shapesOf(book: FactBook): { shapes: FitShape[]; missing: MissingShape[] } {
-  const shapes: FitShape[] = [];
-  const missing: MissingShape[] = [];
-  for (const { id, side, name, make } of shapeRules) {
-    const tape = new Tape(book);
-    try {
-      for (const { points, r = 0, drawn, bounds } of make(tape) ?? [])
-        shapes.push({
-          id,
-          side,
-          name,
-          label: name,
-          points,
-          r,
-          ...(drawn ? { drawn } : {}),
-          ...(bounds ? { bounds } : {}),
-          sigma: sureMm[tape.weakest ?? 'measured'],
-          reads: tape.reads,
-          parts: tape.parts,
-          takes: tape.takes,
-          assumed: tape.assumed,
-          source: tape.weakest,
-        });
-    } catch (stop) {
-      if (stop !== notKnown) throw stop;
-      missing.push({ id, side, name, wants: tape.wants });
-    }
-  }
-  return { shapes, missing };
+  const made = shapeRules.map((rule) => shapeOf(rule, book).made);
+  return {
+    shapes: made.flatMap((m) => ('wants' in m ? [] : m)),
+    missing: made.flatMap((m) => ('wants' in m ? [m] : [])),
+  };
 }
 
 const place = 'cho-engine-place';
@@ -115,7 +123,8 @@ export function slopesForShaft(
   book: FactBook,
 ): { slopes: readonly [number, number] | undefined; pinionDeg: number } | undefined {
   const layout = book.get('rec-drive-layout')?.parts['value'];
-  const pinionDeg = part(book, 'rec-pinion-angle', 'value');
+  const read = part(book, 'rec-pinion-angle', 'value');
+  const pinionDeg = read === undefined ? undefined : read + (part(book, 'cho-wedge', 'value') ?? 0);
   const inOne = book.get('cho-carrier')?.parts['value'] !== 'one';
   if (typeof layout !== 'string' || !layout.startsWith('front-longitudinal') || pinionDeg === undefined || !inOne)
     return undefined;
@@ -195,8 +204,10 @@ function acrossRange(book: FactBook, at: Pose | undefined): PoseRange {
   };
 }
 
-/** Where the unit may go as engine, driveline and mounts stand it; what somebody chose is always within. */
-export function rangeOf(book: FactBook): PoseRange {
+/** Where the unit may go as engine, driveline and mounts stand it and as somebody holds it; what was chosen is within unless they say otherwise. */
+export const rangeOf = (book: FactBook): PoseRange => typedRange(book, standRange(book));
+
+function standRange(book: FactBook): PoseRange {
   const free = freeRange(book);
   const mounts = mountsHold(book);
   const at = chosenPose(book);
@@ -225,7 +236,7 @@ function freeRange(book: FactBook): PoseRange {
 }
 
 /** A shape of the unit, turned as the engine lies in the car. */
-const asItLies = (lie: Lie, shape: FitShape): FitShape =>
+export const asItLies = (lie: Lie, shape: FitShape): FitShape =>
   lie === 'along' || shape.side === 'bay'
     ? shape
     : {
@@ -240,12 +251,17 @@ export function sceneOfJob(books: Books, own: OwnShapes = {}): JobScene {
   const lie = lieOf(book);
   const fromFacts = lie ? shapesOf(book) : { shapes: [], missing: [] };
   const { missing } = fromFacts;
-  const added = lie ? ownShapes(own) : [];
+  const added = lie ? ownShapes(own, book) : [];
   const shapes = [...fromFacts.shapes, ...added.map((a) => a.shape)].map((s) => asItLies(lie ?? 'along', s));
   const there = new Set(shapes.map((s) => s.id));
   const waits = (ids: readonly string[]): Need[] => missing.filter((m) => ids.includes(m.id)).flatMap((m) => m.wants);
-  const all = !lie ? [] : [...pairsOf(books, lie), ...added.map(({ pair }) => withNeed(pair, books))];
-  const ready = all.filter((p) => p.unit.some((id) => there.has(id)) && p.bay.some((id) => there.has(id)));
+  const all = !lie ? [] : [...pairRulesOf(books, lie), ...added.map(({ pair }) => pair)];
+  const ready = all
+    .filter((p) => p.unit.some((id) => there.has(id)) && p.bay.some((id) => there.has(id)))
+    .map((pair) => {
+      const unit = [...fromFacts.shapes, ...added.map((a) => a.shape)].filter((s) => pair.unit.includes(s.id));
+      return { ...pair, need: needWithSpare(new FitEvidence(books), pair, unit) };
+    });
   const open = all.flatMap((pair) => {
     // Where the car has no such thing on one side there is no gap, whatever is missing on the other.
     if (![pair.unit, pair.bay].every((ids) => ids.some((id) => there.has(id) || missing.some((m) => m.id === id))))
@@ -268,7 +284,7 @@ export function sceneOfJob(books: Books, own: OwnShapes = {}): JobScene {
       range: rangeOf(book),
     },
     toRear: pointsToRear(book),
-    held: [slopeHeld(book), mountsHeld(book)].filter((said) => said !== undefined),
+    held: [...[slopeHeld(book), mountsHeld(book)].filter((said) => said !== undefined), ...rangeSaid(book)],
     notDrawn: lie ? undefined : 'Say which way the pulley end of the engine points, and it is drawn.',
   };
 }

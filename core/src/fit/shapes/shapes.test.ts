@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
 import type { PartValue } from '../../facts/index.ts';
 import type { FactBook, FactSource } from '../../rules/book.ts';
-import { judgeAll } from '../judge.ts';
+import { judgeAll, leastGap } from '../judge.ts';
 import { bestPosition, byPair, describePose, judgeAt, Scene } from '../position/index.ts';
 import {
   cutAt,
@@ -57,7 +57,7 @@ const measured: Record<string, Parts> = {
     'width-at-gearbox-mount': 390,
   },
   'eng-length': { value: 802 },
-  'eng-fan-reach': { 'pulley-face': 815, 'fan-face': 850 },
+  'eng-fan-reach': { 'pulley-face': 815, 'fan-face': 850, 'pulley-diameter': 140 },
   'eng-width': {
     'left-at-covers-and-coils': 205,
     'right-at-covers-and-coils': 248,
@@ -76,6 +76,7 @@ const measured: Record<string, Parts> = {
     'widest-at-waist': 322,
     'widest-at-tail': 300,
     'pan-depth': 90,
+    'pan-rear': 480,
     'highest-at-bell': 190,
   },
   'cho-fan': { value: 'electric-puller', thickness: 60 },
@@ -135,6 +136,7 @@ describe('the shapes of a job', () => {
     expect(said.doubts.join(' ')).toContain('1 gap cannot be judged yet: highest point to hood');
     expect(
       sayPosition(sceneOfJob({ job: new Map() }), {
+        pose: { x: 0, y: 0, z: 0, slopeDeg: 0, yawDeg: 0 },
         worstMm: Infinity,
         margins: {},
         binding: [],
@@ -293,8 +295,11 @@ describe('the gaps between shapes', () => {
             },
           });
           const margins = marginsAt(facts);
+          // Where nobody knows the slope the verdicts are reckoned by the simpler sums.
+          const simple = { ...facts };
+          delete simple['eng-slope-design'];
           const sums = new Map(
-            judgeAll({ job: bookOf(facts) }, {}).map((l) => [l.def.id, l.verdict.margin?.value]),
+            judgeAll({ job: bookOf(simple) }, {}).map((l) => [l.def.id, l.verdict.margin?.value]),
           );
           // A crossmember overlaps forward and back too, where the sum only knows up and down: it holds where they are apart.
           const apart = (id: string): boolean => margins[id]! > -15;
@@ -317,6 +322,218 @@ describe('the gaps between shapes', () => {
       ),
       { numRuns: 100, seed: 31 },
     );
+  });
+
+  it('are the margins of the verdicts wherever all of them is known, slope and sideways counted in (property)', () => {
+    const mm = (min: number, max: number) => fc.integer({ min, max });
+    const worst = (margins: Record<string, number>, ids: (id: string) => boolean): number =>
+      Math.min(...Object.entries(margins).flatMap(([id, m]) => (ids(id) ? [m] : [])));
+    fc.assert(
+      fc.property(mm(0, 80), mm(-20, 120), mm(-20, 20), mm(-20, 50), (x, z, y, tenths) => {
+        const facts = with_({
+          'eng-fan-reach': { 'pulley-face': 815, 'pulley-diameter': 150 },
+          'gbx-envelope': { ...measured['gbx-envelope'], 'pan-rear': 480 },
+          'eng-sump-depth': { 'at-bowl': 232, 'at-front': 165, 'drain-plug': 240 },
+          'rec-sway-bar-place': { value: 'under-sump', x: 700, z: -140 },
+          'rec-brake-assist': { value: 'none' },
+          'rec-radiator-core': { 'overall-depth': 50 },
+          'cho-engine-place': {
+            'bell-face-ahead-of-firewall-x': x,
+            'sideways-from-centre-line-y': y,
+            'crank-axis-above-body-datum-z': z,
+            'slope-tail-down': tenths / 10,
+          },
+        });
+        const margins = marginsAt(facts);
+        const lines = new Map(
+          judgeAll({ job: bookOf(facts) }, {}).map((l) => [l.def.id, l.verdict]),
+        );
+        const of = (id: string): number => lines.get(id)!.margin!.value;
+        for (const [place, ids] of [
+          ['fit-hood', (id) => id === 'hood'],
+          ['fit-firewall', (id) => id === 'firewall'],
+          ['fit-sump-crossmember', (id) => id === 'crossmember'],
+          ['fit-sump-steering', (id) => id === 'steering'],
+          ['fit-ground-clearance', (id) => id === 'ground'],
+          ['fit-bay-length', (id) => id === 'nose'],
+          ['fit-bay-width', (id) => /^(covers|accessories)-/.test(id)],
+          ['fit-tunnel', (id) => id.startsWith('tunnel-')],
+          ['fit-sway-bar', (id) => id === 'sway-bar'],
+        ] as [string, (id: string) => boolean][])
+          expect(of(place), place).toBeCloseTo(worst(margins, ids), 6);
+      }),
+      { numRuns: 60, seed: 12 },
+    );
+  });
+
+  it('a slope leans the heads back to the firewall and sinks the pan of the gearbox (closed forms)', () => {
+    const sloped = (deg: number) =>
+      with_({
+        'eng-height-up': { 'highest-point': 380, 'highest-point-x': 310, 'rear-cover': 352 },
+        'gbx-envelope': { ...measured['gbx-envelope'], 'pan-depth': 200, 'pan-rear': 480 },
+        'eng-slope-design': { value: deg },
+      });
+    const at = (deg: number, id: string) =>
+      judgeAll({ job: bookOf(sloped(deg)) }, {}).find((l) => l.def.id === id)!.verdict.result!
+        .value;
+    const [sin, cos] = [Math.sin(Math.PI / 45), Math.cos(Math.PI / 45)];
+    expect(at(0, 'fit-firewall') - at(4, 'fit-firewall')).toBeCloseTo(352 * sin, 6);
+    // The pan hangs 200 mm down, 32 mm less than the sump, and 480 mm behind the bell face.
+    expect(at(0, 'fit-ground-clearance') - at(4, 'fit-ground-clearance')).toBeCloseTo(
+      480 * sin + 200 * cos - 232,
+      6,
+    );
+  });
+
+  it('a bar that somebody drew keeps its gap along all its length, whichever way it runs (distance of a point from a line)', () => {
+    const bar = {
+      name: 'Strut brace',
+      side: 'bay' as const,
+      x: [330, 330] as const,
+      y: [-300, 300] as const,
+      z: [560, 500] as const,
+      across: 40,
+      sure: 'tape' as const,
+      against: ['top'],
+      clearance: 'cl-fixed',
+      typed: {},
+    };
+    const scene = sceneOfJob({ job: bookOf(measured) }, { brace: bar });
+    const pair = scene.pairs.findIndex((p) => p.id === 'own-brace');
+    const { margins } = judgeAt(new Scene(scene.problem), scene.chosen!);
+    const gap = margins.find((m) => m.meeting.pair === pair)!.gap;
+    // The highest point stands at (330, 0, 440), 90 mm under the middle of a bar that falls 60 in 600.
+    expect(gap).toBeCloseTo(90 * Math.cos(Math.atan(0.1)) - 20, 3);
+    const turned = { ...bar, y: [300, -300] as const, z: [500, 560] as const };
+    const again = sceneOfJob({ job: bookOf(measured) }, { brace: turned });
+    const other = judgeAt(new Scene(again.problem), again.chosen!).margins;
+    expect(other.find((m) => m.meeting.pair === pair)!.gap).toBeCloseTo(gap, 6);
+  });
+
+  it('a place of which nobody said how far off the middle it is stands on something assumed, where that counts', () => {
+    const weakest = (place: Parts, id: string) =>
+      judgeAll(
+        {
+          job: bookOf(with_({ 'cho-engine-place': place, 'rec-brake-assist': { value: 'none' } })),
+        },
+        {},
+      ).find((l) => l.def.id === id)!.verdict.weakest;
+    const { 'sideways-from-centre-line-y': y, ...place } = measured['cho-engine-place']!;
+    expect([weakest(place, 'fit-bay-width'), weakest(place, 'fit-hood')]).toEqual([
+      'assumed',
+      'measured',
+    ]);
+    expect(weakest({ ...place, 'sideways-from-centre-line-y': y! }, 'fit-bay-width')).toBe(
+      'measured',
+    );
+  });
+
+  it('a thicker radiator takes its room from the nose', () => {
+    const nose = (back: number) =>
+      judgeAll(
+        { job: bookOf(with_({ 'cho-radiator': { value: 'universal', 'rear-face-back': back } })) },
+        {},
+      ).find((l) => l.def.id === 'fit-radiator-fan')!.verdict.result!.value;
+    expect(nose(0) - nose(22)).toBeCloseTo(22, 6);
+    const { 'eng-slope-design': _, ...simple } = with_({
+      'cho-radiator': { value: 'universal', 'rear-face-back': 22 },
+    });
+    expect(_).toBeDefined();
+    const said = judgeAll({ job: bookOf(simple) }, {}).find(
+      (l) => l.def.id === 'fit-radiator-fan',
+    )!;
+    expect(said.verdict.result!.value).toBeCloseTo(nose(22), 6);
+  });
+
+  it('heads whose rear nobody read are no go on a slope, unless there is room for any', () => {
+    const firewall = (ahead: string, more: Record<string, Parts> = {}) =>
+      judgeAll(
+        {
+          job: bookOf({
+            'rec-bay-length': { 'firewall-recess-depth': 0 },
+            'eng-height-up': { 'highest-point': 400 },
+            'eng-slope-design': { value: 3 },
+            'cho-engine-place': { 'bell-face-ahead-of-firewall-x': Number(ahead) },
+            ...more,
+          }),
+        },
+        {},
+      ).find((l) => l.def.id === 'fit-firewall')!.verdict;
+    // 25 mm are kept on rubber; heads 400 mm up lean back by 21 mm.
+    expect(firewall('30')).toMatchObject({
+      word: 'not-measured',
+      needs: [{ partKey: 'rear-cover' }],
+    });
+    expect(firewall('50').word).toBe('bolts-up');
+    expect(firewall('10').word).toBe('clash');
+    const read = { 'eng-height-up': { 'highest-point': 400, 'rear-cover': 300 } };
+    expect(firewall('30', read).result!.value).toBeCloseTo(
+      30 - 300 * Math.tan(Math.PI / 60) - 25,
+      6,
+    );
+  });
+
+  it('what was not measured and decides something only on a slope is said where there is one', () => {
+    const nose = (deg: number) =>
+      judgeAll(
+        {
+          job: bookOf(
+            with_({ 'eng-slope-design': { value: deg }, 'eng-fan-reach': { 'pulley-face': 815 } }),
+          ),
+        },
+        {},
+      ).find((l) => l.def.id === 'fit-bay-length')!.verdict;
+    expect(nose(0).weakest).toBe('measured');
+    // The sum opens to where the unit sits and to every size of both solids.
+    const below = nose(0).sum[0]!.of!.map((r) => `${r.factId} ${r.partKey}`);
+    expect(below).toEqual(
+      expect.arrayContaining([
+        'cho-engine-place bell-face-ahead-of-firewall-x',
+        'eng-slope-design value',
+        'eng-fan-reach pulley-face',
+        'rec-bay-length to-core-rear-face',
+      ]),
+    );
+    expect(nose(3).weakest).toBe('assumed');
+    expect(
+      nose(3)
+        .sum.map((r) => r.label)
+        .join(),
+    ).toContain('as it usually is');
+  });
+
+  it('keep the rock that the cushions give, by torque over their springs; the table has it where nobody knows (closed form)', () => {
+    const mounts = {
+      'eng-mount-bosses': {
+        'left-x': 300,
+        'left-y': 220,
+        'left-z': -40,
+        'right-x': 300,
+        'right-y': -220,
+        'right-z': -40,
+      },
+      'eng-torque': { value: 400 },
+      'gbx-ratios': { first: 4 },
+    };
+    const need = (facts: Record<string, Parts>, id: string): number =>
+      sceneOfJob({ job: bookOf(with_(facts)) }).pairs.find((p) => p.id === id)!.need.value;
+    const rated = { ...mounts, 'cho-mount-rating': { 'load-each': 150, 'gives-at-that-load': 4 } };
+    // 1600 N·m over two springs of 150 kg on 4 mm, 220 mm off the middle; the highest point stands 420 mm over the bosses.
+    const spring = (150 * 9.80665) / 4;
+    const turn = (400 * 4 * 1000) / (2 * spring * 220 ** 2);
+    expect(need(rated, 'hood')).toBeCloseTo(20 + turn * 420, 6);
+    expect(need(mounts, 'hood')).toBe(20 + 15);
+    // The road is no part of the car's body: it keeps its own.
+    expect(need(rated, 'ground')).toBe(need(mounts, 'ground'));
+    // A softer cushion asks for more, and the verdict of the place says so.
+    const hood = (facts: Record<string, Parts>) =>
+      judgeAll({ job: bookOf(with_(facts)) }, {}).find((l) => l.def.id === 'fit-hood')!.verdict;
+    const soft = { ...rated, 'cho-mount-rating': { 'load-each': 150, 'gives-at-that-load': 8 } };
+    expect(hood(rated).margin!.value - hood(soft).margin!.value).toBeCloseTo(turn * 420, 6);
+    expect(hood(soft).because).toContain('cho-mount-rating');
+    // A gap that was read is held against the same least.
+    expect(leastGap('fit-hood', { job: bookOf(with_(rated)) })).toBeCloseTo(20 + turn * 420, 6);
+    expect(leastGap('fit-hood', { job: bookOf(with_(mounts)) })).toBe(35);
   });
 
   it('of a long engine between hood and crossmember: it does not fit, and what is bought where', () => {
@@ -355,6 +572,37 @@ describe('what bounds on one side', () => {
 });
 
 describe('what somebody chose', () => {
+  it('is sought where somebody holds it, and what is typed the wrong way round holds nothing', () => {
+    const held = (parts: Parts) => sceneOfJob({ job: bookOf(with_({ 'cho-place-range': parts })) });
+    const scene = held({
+      'height-from': 30,
+      'height-to': 40,
+      'slope-from': 1,
+      'slope-to': 1,
+      'along-to': 10,
+    });
+    const { range } = scene.problem;
+    expect(range.z).toEqual([30, 40]);
+    expect(range.slopeDeg).toEqual([1, 1]);
+    expect(range.x[1]).toBe(10);
+    expect(scene.held.join(' ')).toContain('in height from 30 mm to 40 mm');
+    expect(scene.held.join(' ')).toContain('by its slope at 1°');
+    const best = bestPosition(scene.problem);
+    expect(best.pose.z).toBeGreaterThanOrEqual(30);
+    expect(best.pose.z).toBeLessThanOrEqual(40);
+    const turned = held({ 'height-from': 90, 'height-to': 40 });
+    expect(turned.problem.range.z).toEqual(held({}).problem.range.z);
+    expect(turned.held.join(' ')).toContain('the wrong way round');
+  });
+
+  it('is as sure as the shop says that its measures are', () => {
+    const sigma = (facts: Record<string, Parts>, source: FactSource = 'measured') =>
+      sceneOfJob({ job: bookOf(with_(facts), source) }).shapes.find((s) => s.id === 'hood')!.sigma;
+    expect([sigma({}), sigma({}, 'looked-up'), sigma({}, 'assumed')]).toEqual([2, 5, 20]);
+    const own = { 'cho-sureness': { tape: 3, 'by-eye': 30 } };
+    expect([sigma(own), sigma(own, 'looked-up'), sigma(own, 'assumed')]).toEqual([3, 5, 30]);
+  });
+
   it('is where the unit is drawn; the slope is what was chosen, else what the engine was made for', () => {
     const facts = with_({ 'eng-slope-design': { value: 3 } });
     expect(chosenPose(bookOf(facts))).toEqual({ x: 20, y: 0, z: 60, slopeDeg: 3, yawDeg: 0 });
@@ -632,10 +880,14 @@ describe('shapes that were read station by station', () => {
   it('the sum takes the hood between the stations over that point, and the lowest where it is not known', () => {
     const hood = (facts: Record<string, Parts>) =>
       judgeAll({ job: bookOf(facts) }, {}).find((l) => l.def.id === 'fit-hood')!.verdict;
-    expect(hood(at(20, 20)).sum[0]).toMatchObject({ value: 446, factId: 'rec-hood-profile' });
-    expect(hood({ ...at(20, 20), 'eng-height-up': { 'highest-point': 380 } }).sum[0]).toMatchObject(
-      { value: 440 },
-    );
+    const noSlope = at(20, 20);
+    delete noSlope['eng-slope-design'];
+    expect(hood(noSlope).sum[0]).toMatchObject({ value: 446, factId: 'rec-hood-profile' });
+    expect(hood({ ...noSlope, 'eng-height-up': { 'highest-point': 380 } }).sum[0]).toMatchObject({
+      value: 440,
+    });
+    // Once the slope is known it is the true distance to the line between the two stations: 46 mm of height under a rise of 1 in 5.
+    expect(hood(at(20, 20)).result!.value).toBeCloseTo(46 * Math.cos(Math.atan(0.2)) - 35, 3);
   });
   it('a firewall that stands back where the heads are keeps what the step leaves', () => {
     const stepped = with_({

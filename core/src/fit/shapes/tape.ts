@@ -13,11 +13,14 @@ type PartOf<F extends keyof FactParts, Kind extends 'number' | 'word' | 'station
 /** What a shape is made from: facts are read through it, so that none goes unnamed, and what is taken for want of one is said. */
 export class Tape {
   private readonly book: FactBook;
+  private readonly asked = new Set<string>();
   readonly reads: FactRead[] = [];
   /** The values that it is made from, and those that were taken for want of a reading. */
   readonly parts: Need[] = [];
   readonly takes: Need[] = [];
   readonly wants: Need[] = [];
+  /** Values that were taken and decide nothing while the unit sits level. */
+  readonly tilted: Need[] = [];
   /** Sentences: what was taken although nobody measured it. */
   readonly assumed: string[] = [];
   weakest: FactSource | undefined;
@@ -29,7 +32,10 @@ export class Tape {
   private look(factId: string, partKey: string): PartValue | undefined {
     const fact = this.book.get(factId);
     const value = fact?.parts[partKey];
-    if (!this.reads.some((r) => r.factId === factId)) this.reads.push({ factId, book: 'job' });
+    if (!this.asked.has(factId)) {
+      this.asked.add(factId);
+      this.reads.push({ factId, book: 'job' });
+    }
     if (value !== undefined) {
       this.weakest = weaker(this.weakest, fact!.source);
       this.parts.push({ factId, partKey });
@@ -87,5 +93,12 @@ export class Tape {
     this.weakest = 'assumed';
     this.takes.push({ factId, partKey: part });
     return taken;
+  }
+
+  /** A number that is taken where nobody measured one, and decides a gap only where the unit does not sit level. */
+  tiltedOrTake<F extends keyof FactParts & string>(factId: F, part: PartOf<F, 'number'>, taken: number): number {
+    const value = this.maybe(factId, part);
+    if (value === undefined) this.tilted.push({ factId, partKey: part });
+    return value ?? taken;
   }
 }

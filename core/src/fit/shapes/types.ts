@@ -38,6 +38,8 @@ export interface FitShape extends Placed {
   /** The values it was made from, and those that were taken for want of a reading. */
   parts: readonly Need[];
   takes: readonly Need[];
+  /** Values that were taken and decide nothing while the unit sits level. */
+  tilted: readonly Need[];
   /** Sentences: what was taken although nobody measured it. */
   assumed: readonly string[];
   source: FactSource | undefined;

@@ -33,7 +33,8 @@ const accessories = (side: 'left' | 'right') => (tape: Tape) => {
 function nose(tape: Tape): Piece[] {
   const driven = tape.said('cho-fan', 'value') === 'engine-driven';
   const x = tape.mm('eng-fan-reach', driven ? 'fan-face' : 'pulley-face');
-  const r = driven ? 190 : 70;
+  // How wide it is decides nothing while the crank is level: its face is flat.
+  const r = tape.tiltedOrTake('eng-fan-reach', driven ? 'fan-diameter' : 'pulley-diameter', driven ? 380 : 140) / 2;
   const z = driven ? 90 : 0;
   return [{ points: disc(x - 30, x, r, z) }];
 }
@@ -162,7 +163,12 @@ export const unitRules: readonly ShapeRule[] = [
       return [piece({ x: [from, long], y: [-110, 110], z: [-deep, -40] })];
     },
   },
-  { id: 'bell', side: 'unit', name: 'Bell face', make: () => [{ points: disc(0, 0, 170, 0) }] },
+  {
+    id: 'bell',
+    side: 'unit',
+    name: 'Bell face',
+    make: (tape) => [{ points: disc(0, 0, tape.tiltedOrTake('gbx-envelope', 'widest-at-bell', 340) / 2, 0) }],
+  },
   ...gearboxRules,
   {
     id: 'gearbox-pan',
@@ -171,8 +177,9 @@ export const unitRules: readonly ShapeRule[] = [
     make: (tape) => {
       const deep = tape.mm('gbx-envelope', 'pan-depth');
       const long = tape.orTake('gbx-length', 'value', 700, 'as long as many are');
+      const rear = tape.tiltedOrTake('gbx-envelope', 'pan-rear', 0.65 * long);
       const plate = plateThick(tape);
-      return [piece({ x: [-0.65 * long - plate, -0.25 * long - plate], y: [-110, 110], z: [-deep, 0] })];
+      return [piece({ x: [-rear - plate, -Math.min(0.25 * long, rear) - plate], y: [-110, 110], z: [-deep, 0] })];
     },
   },
 ];

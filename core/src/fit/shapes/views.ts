@@ -48,6 +48,22 @@ export const pulledIn = (
   return toRear && moves.y !== undefined ? { ...moves, y: -moves.y } : moves;
 };
 
+/** The faces of a box that somebody draws on a view of this bay, mm in body datum: of two axes, the third lies along the sight. */
+export function boxIn(
+  view: ViewName,
+  scene: Pick<JobScene, 'toRear'>,
+  from: Point,
+  to: Point,
+): Partial<Record<'x' | 'y' | 'z', readonly [number, number]>> {
+  const [a, b] = [pulledIn(view, scene, from), pulledIn(view, scene, to)];
+  return Object.fromEntries(
+    (['x', 'y', 'z'] as const).flatMap((axis) => {
+      const [one, other] = [a[axis], b[axis]];
+      return one === undefined || other === undefined ? [] : [[axis, [Math.min(one, other), Math.max(one, other)]]];
+    }),
+  );
+}
+
 /** Along which axis one looks. */
 const sight: Readonly<Record<ViewName, 'x' | 'y' | 'z'>> = { side: 'y', top: 'z', front: 'x' };
 

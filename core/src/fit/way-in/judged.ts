@@ -3,7 +3,7 @@ import type { Sum } from '../../rules/sum.ts';
 import type { Verdict } from '../../rules/verdict.ts';
 import type { FitEvidence } from '../evidence.ts';
 import { balanceOf } from '../mounts/judged.ts';
-import { bestTilt, heightOf, leastTilt, longestCut, tilted } from './outline.ts';
+import { heightOf, longestCut, tilted, tiltFor } from './outline.ts';
 import type { SideBox } from './outline.ts';
 
 /** The way of the unit into the car: through the opening, over the front panel, under the hook. */
@@ -68,7 +68,7 @@ export function hangFor(e: FitEvidence, unit: HungUnit | undefined): Hang | unde
   const room = opening.value - 2 * around;
   // From below it is lifted as it stands on its table.
   const upright = e.maybeWord('rec-install-path') === 'from-below';
-  const tiltDeg = upright ? 0 : (leastTilt(unit.boxes, room) ?? bestTilt(unit.boxes));
+  const tiltDeg = upright ? 0 : tiltFor(unit.boxes, room);
   const cut = ofUnit(unit, `Longest level cut of the unit, tail down by ${tiltDeg} deg`, () =>
     longestCut(tilted(unit.boxes, tiltDeg)),
   );
@@ -100,6 +100,27 @@ export function reachSpare(e: FitEvidence): Sum | undefined {
   const alone = e.maybeWord('cho-unit-lift') === 'engine-alone';
   const centre = alone ? e.maybe('eng-cg', 'x-ahead-of-bell-face') : balanceOf(e)?.x;
   return centre && reach.minus(edge.minus(bell).minus(centre));
+}
+
+/** What the unit is dressed with beside its heads, by the fact that says how far it stands out. */
+const dressed = [
+  ['covers-and-coils', 'Covers and coils'],
+  ['accessories', 'Accessories'],
+  ['manifolds', 'Manifolds'],
+] as const;
+
+/** By how much what the unit is dressed with is too wide or too long for the opening: that comes off first. */
+export function offFirst(e: FitEvidence, hang: Hang | undefined): { name: string; over: Sum }[] {
+  const opening = e.maybe('rec-install-path', 'opening-width');
+  const air = e.limit('50 mm on each side', 2 * around, 'mm', 'common practice');
+  const wide = dressed.flatMap(([at, name]) => {
+    const [left, right] = [e.maybe('eng-width', `left-at-${at}`), e.maybe('eng-width', `right-at-${at}`)];
+    return opening && left && right ? [{ name, over: left.plus(right).plus(air).minus(opening) }] : [];
+  });
+  const fan = e.maybeWord('cho-fan') === 'engine-driven' ? e.maybe('eng-fan-reach', 'fan-face') : undefined;
+  const long = e.maybe('eng-length');
+  const ahead = fan && long && hang ? fan.minus(long).minus(hang.spare) : undefined;
+  return [...wide, ...(ahead ? [{ name: 'Fan', over: ahead }] : [])].filter(({ over }) => over.value > 0);
 }
 
 /** Openings, lift, hook and reach, the worst of them; the hoist's rating holds already. */

@@ -31,46 +31,53 @@ export function heightOf(corners: readonly Point[][]): { low: number; high: numb
   return { low: Math.min(...heights), high: Math.max(...heights) };
 }
 
-/** Where a level line cuts the edges of a box, mm along. */
-function cutAt(corners: readonly Point[], level: number): number[] {
-  return corners.flatMap((a, i) => {
-    const b = corners[(i + 1) % corners.length]!;
-    const [lo, hi] = [Math.min(a.y, b.y), Math.max(a.y, b.y)];
-    if (level < lo - 1e-9 || level > hi + 1e-9) return [];
-    if (hi - lo < 1e-9) return [a.x, b.x];
-    return [a.x + ((level - a.y) / (b.y - a.y)) * (b.x - a.x)];
-  });
-}
-
 /**
  * The longest level cut through the unit, mm: what an opening must let pass while the unit is lowered through it and moved along as
- * room allows. The cut is longest at a level of some corner.
+ * room allows. The cut is longest at a level of some corner. Runs for each tilt that is tried, so it makes no lists.
  */
 export function longestCut(corners: readonly Point[][]): number {
-  const levels = new Set(corners.flat().map((p) => p.y));
   let longest = 0;
-  for (const level of levels)
-    // Where boxes touch, the cut just above and just below a corner are not the same.
-    for (const at of [level - 1e-6, level + 1e-6]) {
-      const cuts = corners.flatMap((box) => cutAt(box, at));
-      if (cuts.length > 1) longest = Math.max(longest, Math.max(...cuts) - Math.min(...cuts));
-    }
+  for (const box of corners)
+    for (const { y } of box)
+      // Where boxes touch, the cut just above and just below a corner are not the same.
+      longest = Math.max(longest, cutAt(corners, y - 1e-6), cutAt(corners, y + 1e-6));
   return longest;
+}
+
+/** How long a level line is from its first edge of a box to its last, mm; none where it passes them all. */
+function cutAt(corners: readonly Point[][], level: number): number {
+  let first = Infinity;
+  let last = -Infinity;
+  for (const box of corners) {
+    let a = box[box.length - 1]!;
+    for (const b of box) {
+      const below = a.y < b.y ? a : b;
+      const above = a.y < b.y ? b : a;
+      a = b;
+      if (level < below.y - 1e-9 || level > above.y + 1e-9) continue;
+      const rise = above.y - below.y;
+      const x = rise < 1e-9 ? below.x : below.x + ((level - below.y) / rise) * (above.x - below.x);
+      const other = rise < 1e-9 ? above.x : x;
+      first = Math.min(first, x, other);
+      last = Math.max(last, x, other);
+    }
+  }
+  return last > first ? last - first : 0;
 }
 
 /** A unit hangs tail down by no more than this: beyond, slings slip and fluids run. Common practice, no source. */
 export const mostTiltDeg = 45;
 
-/** The least tilt, degrees, at which the unit passes an opening of `roomMm`; nothing where none up to 45° does. Tried in steps of half a degree. */
-export function leastTilt(boxes: readonly SideBox[], roomMm: number): number | undefined {
-  for (let tilt = 0; tilt <= mostTiltDeg; tilt += 0.5) if (longestCut(tilted(boxes, tilt)) <= roomMm) return tilt;
-  return undefined;
-}
-
-/** The tilt up to 45° at which the longest level cut is shortest, degrees. */
-export function bestTilt(boxes: readonly SideBox[]): number {
-  let best = 0;
-  for (let tilt = 0.5; tilt <= mostTiltDeg; tilt += 0.5)
-    if (longestCut(tilted(boxes, tilt)) < longestCut(tilted(boxes, best)) - 1e-9) best = tilt;
+/**
+ * How a unit is to hang for an opening of `roomMm`: the least tilt, degrees, at which it passes, and where none up to 45° does the
+ * one at which its longest level cut is shortest. Tried in steps of half a degree.
+ */
+export function tiltFor(boxes: readonly SideBox[], roomMm: number): number {
+  let [best, shortest] = [0, Infinity];
+  for (let tilt = 0; tilt <= mostTiltDeg; tilt += 0.5) {
+    const cut = longestCut(tilted(boxes, tilt));
+    if (cut <= roomMm) return tilt;
+    if (cut < shortest - 1e-9) [best, shortest] = [tilt, cut];
+  }
   return best;
 }

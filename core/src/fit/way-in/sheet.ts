@@ -6,7 +6,7 @@ import { FitEvidence } from '../evidence.ts';
 import { balanceOf } from '../mounts/judged.ts';
 import { figure, notKnownOf } from '../sheet.ts';
 import type { FitSheet } from '../sheet.ts';
-import { around, hangFor, hookSpare, hungUnit, reachSpare, slingMm } from './judged.ts';
+import { around, hangFor, hookSpare, hungUnit, offFirst, reachSpare, slingMm } from './judged.ts';
 import type { Hang } from './judged.ts';
 import { heightOf, tilted } from './outline.ts';
 
@@ -61,6 +61,12 @@ export function wayInSheet(books: Books): WayInSheet {
           ...figure('hook', 'Of the height of the hook', hook, negative(hook?.value)),
           ...figure('reach', 'Of the reach of the boom', reach, negative(reach?.value)),
         ],
+      },
+      {
+        title: 'Comes off before it goes in',
+        figures: offFirst(e, hang).flatMap(({ name, over }, i) =>
+          figure(`off-${i}`, `${name}, too far out by`, over, 'look'),
+        ),
       },
     ].filter((g) => g.figures.length > 0),
     wants,

@@ -210,6 +210,10 @@ export const kitLines: readonly KitLineDef[] = [
     behind: true, options: 'length at ride height after final position, tube, speed', optionsFrom: ['rec-pinion-place'], leftOut: 'ordered early, wrong length', price: [120, 350, 900],
   },
   {
+    id: 'kit-axle-wedge', system: 'driveline', title: 'Wedges under the axle seats, longer spring bolts', when: when('rec-drive-layout in {front-longitudinal-rear-drive, front-longitudinal-all-drive} and cho-wedge > 0 or rec-drive-layout in {front-longitudinal-rear-drive, front-longitudinal-all-drive} and cho-wedge < 0'), options: 'angle, width of the spring, length of the centre bolt; one pair, both sides alike', optionsFrom: ['cho-wedge'],
+    leftOut: 'shaft made to an angle that nobody can set; old bolts too short over the wedge', price: [15, 40, 90],
+  },
+  {
     id: 'kit-shaft-joints', system: 'driveline', title: 'Slip yoke or flange, joints, straps, bolts', when: when('rec-drive-layout in {front-longitudinal-rear-drive, front-longitudinal-all-drive}'), behind: true, options: 'spline, seal size, series at both ends, adapter joint',
     leftOut: 'old yoke leaks at the tail seal; joint of two series ordered singly', price: [45, 150, 400],
   },
@@ -501,6 +505,10 @@ export const kitLines: readonly KitLineDef[] = [
   {
     id: 'kit-brake-upgrade', touches: 'brakes', system: 'brakes', title: 'Discs, pads, callipers, master', when: when('fit-brakes-power says Adapt'), options: 'bias, wheel size, bedding', optionsFrom: ['rec-brake-kind'],
     leftOut: 'power without brakes', price: [150, 600, 2500],
+  },
+  {
+    id: 'kit-coat-made', system: 'finish', title: 'Coating of made parts: mounts, brackets, headers', toPlace: true, when: when('cho-mount-school = fabricated or cho-exhaust = fabricated'), options: 'raw at the first trial, holes drilled and threads cut first; wrap or coating thickness taken off the gaps',
+    leftOut: 'coated twice: the first coat goes with the first cut', price: [40, 140, 400],
   },
   {
     id: 'kit-clean-paint', system: 'finish', title: 'Degreaser, primer, engine enamel, masking, 30 % for a redo', when: when('always'), options: 'agreed finish, flash times, bare faces list',

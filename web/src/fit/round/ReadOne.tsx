@@ -3,9 +3,10 @@ import { useState } from 'react';
 import { factDef, factPart, optionWords, partName, readFact, readPart } from '@bay/core/facts';
 import type { FactSource } from '@bay/core/facts';
 import type { RoundReading } from '@bay/core/fit';
-import { DatumDrawing, StationsInput, usePutFact, usualBearer, useFactRow } from '../../facts/index.ts';
+import { StationsInput, usePutFact, usualBearer, useFactRow } from '../../facts/index.ts';
 import { ItIsSo, Trouble, useItIsSo } from '../../ui/index.ts';
 import styles from '../fit.module.css';
+import { HeldTape } from './HeldTape.tsx';
 import { Keypad } from './Keypad.tsx';
 
 /** One reading: where the tape is held, a field, big keys; what hardly can be is asked about at once. */
@@ -50,7 +51,7 @@ export function ReadOne({ reading, saved, skip }: { reading: RoundReading; saved
       }}
     >
       <p className="quiet">{def.howTo}</p>
-      <DatumDrawing factId={factId} />
+      <HeldTape factId={factId} partKey={partKey} />
       {part.options ? (
         <div className="counts" role="group" aria-label={partName(factId, partKey)}>
           {part.options.map((o) => (

@@ -14,7 +14,7 @@ const CurveChart = lazy(() => import('../../ui/CurveChart.tsx'));
 const common: readonly TryField[] = [
   { factId: 'cho-engine-place', partKey: 'slope-tail-down', step: 0.1 },
   { factId: 'cho-engine-place', partKey: 'crank-axis-above-body-datum-z', step: 1 },
-  { factId: 'rec-pinion-angle', partKey: 'value', step: 0.1 },
+  { factId: 'cho-wedge', partKey: 'value', step: 0.1 },
   { factId: 'rec-axle-ratio', partKey: 'value', step: 0.05 },
 ];
 const atTheSides: readonly TryField[] = [
@@ -52,9 +52,7 @@ function triesOf({ by }: Cure, tries: TriesView): Tries {
           [tryKey('cho-engine-place', 'slope-tail-down')]: slope + by.slopeDeg,
           ...(output === undefined ? {} : { [tryKey('gbx-output', 'output-slope-tail-down')]: output + by.slopeDeg }),
         }),
-    ...(by.wedgeDeg === 0
-      ? {}
-      : { [tryKey('rec-pinion-angle', 'value')]: (known('rec-pinion-angle', 'value') ?? 0) + by.wedgeDeg }),
+    ...(by.wedgeDeg === 0 ? {} : { [tryKey('cho-wedge', 'value')]: (known('cho-wedge', 'value') ?? 0) + by.wedgeDeg }),
     ...(by.carrierUpMm === 0
       ? {}
       : { [tryKey('cho-carrier', 'z')]: (known('cho-carrier', 'z') ?? 0) + by.carrierUpMm }),

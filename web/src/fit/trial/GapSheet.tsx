@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { gapPlaces, gapsToRead, leastGap, liftAt, wordOfGap } from '@bay/core/fit';
 import type { FitLine, Lift, TrialReading } from '@bay/core/fit';
 import { formatMeasure } from '@bay/core/units';
+import { PhotoPicker } from '../../logbook/index.ts';
 import { useJob, useRecordForm, useRecords } from '../../sheet/index.ts';
 import { Form, measured, MeasuredInput, VerdictMark, verdictWords } from '../../ui/index.ts';
 import styles from '../fit.module.css';
@@ -23,11 +24,12 @@ function ReadGap({
   next: () => void;
   close: () => void;
 }) {
+  const [photos, setPhotos] = useState<readonly string[]>([]);
   const form = useRecordForm({
     kind: 'gap',
     about: `gap sheet ${line.def.id}`,
-    initial: { gap: '', place: line.def.title, touches: false },
-    sent: ({ gap, place, touches }) => {
+    initial: { gap: '', place: line.def.title, touches: false, shown: false },
+    sent: ({ gap, place, touches, shown }) => {
       const gapMm = measured(gap, 'mm');
       const byGap = typeof gapMm === 'number' ? wordOfGap(gapMm, least) : undefined;
       return {
@@ -37,6 +39,7 @@ function ReadGap({
           condition,
           gapMm: typeof gapMm === 'number' ? Number(gapMm.toFixed(3)) : gapMm,
           word: touches ? 'clash' : byGap,
+          ...(shown && photos[0] ? { photo: photos[0] } : {}),
         },
       };
     },
@@ -63,12 +66,19 @@ function ReadGap({
         checked={form.values.touches}
         onChange={(e) => form.set({ touches: e.currentTarget.checked })}
       />
+      <Checkbox
+        mt="sm"
+        label="A photo shows it, with a ruler in view"
+        checked={form.values.shown}
+        onChange={(e) => form.set({ shown: e.currentTarget.checked })}
+      />
+      {form.values.shown && <PhotoPicker about={line.def.id} chosen={photos} set={(ids) => setPhotos(ids.slice(-1))} />}
     </Form>
   );
 }
 
-const inWords = ({ gapMm, place, condition, word }: TrialReading): string =>
-  `${gapMm === undefined ? verdictWords[word].toLowerCase() : formatMeasure(gapMm, 'mm')}, ${place}, ${condition}`;
+const inWords = ({ gapMm, place, condition, word, photo }: TrialReading): string =>
+  `${gapMm === undefined ? verdictWords[word].toLowerCase() : formatMeasure(gapMm, 'mm')}, ${place}, ${condition}${photo ? ', with its photo' : ''}`;
 
 /** Every gap that moves with the engine: least, forecast, what each lift read, and the next to read. */
 export function GapSheet({ lift, lifts }: { lift: Lift | undefined; lifts: readonly Lift[] }) {

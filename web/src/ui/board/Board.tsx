@@ -4,6 +4,7 @@ import { onBoard, underneath } from '@bay/core/drawing';
 import type { Drawing, Point } from '@bay/core/drawing';
 import { Sum } from '../Sum.tsx';
 import { Marks } from './Marks.tsx';
+import { useBox } from './useBox.ts';
 import { useCarry } from './useCarry.ts';
 import { useView } from './useView.ts';
 import styles from './board.module.css';
@@ -35,6 +36,7 @@ export function Board({
   pickPin,
   place,
   carry,
+  box,
   listed = true,
 }: {
   drawing: Drawing;
@@ -48,6 +50,8 @@ export function Board({
   place?: (at: Point) => void;
   /** Told by how much somebody pulls what can be carried, in units of the drawing; by arrow keys one at a time, with Shift ten. */
   carry?: (by: Point) => void;
+  /** Told the two corners of a box that somebody draws, in units of the drawing: by pulling, by two taps, by Enter twice. */
+  box?: (from: Point, to: Point) => void;
   /** Its numbers stand under it as a list; not where they stand beside it anyway. */
   listed?: boolean;
 }) {
@@ -62,7 +66,7 @@ export function Board({
     if (e.target !== e.currentTarget) return;
     const way = arrows[e.key];
     const at = cross ?? { x: frame.width / 2, y: frame.height / 2 };
-    if (way && place) {
+    if (way && (place || box)) {
       const far = e.shiftKey ? 40 : 8;
       setCross({
         x: Math.min(frame.width, Math.max(0, at.x + way[0] * far)),
@@ -75,31 +79,39 @@ export function Board({
     else if (e.key === '+' || e.key === '=') board.nearer(cross);
     else if (e.key === '-') board.farther(cross);
     else if (e.key === '0') board.whole();
+    else if (e.key === 'Enter' && box) boxing.tapped(at);
     else if (e.key === 'Enter' && place) place(underneath(at, view, frame));
     else return;
     e.preventDefault();
     e.stopPropagation();
   };
   const carrying = useCarry(carry, view.scale);
-  const does = place
-    ? 'move the cross, Enter marks its place'
-    : carry
-      ? 'move the unit by 1 mm, with Shift by 10'
-      : 'move it';
+  const boxing = useBox(box, board);
+  const { corner } = boxing;
+  const end = corner && (boxing.end ?? cross);
+  const does = box
+    ? 'move the cross, Enter sets one corner of the box and then the other'
+    : place
+      ? 'move the cross, Enter marks its place'
+      : carry
+        ? 'move the unit by 1 mm, with Shift by 10'
+        : 'move it';
   return (
     <figure className={styles['board']} ref={board.container} aria-label={drawing.name}>
       <svg
         ref={board.surface}
         viewBox={`0 0 ${frame.width} ${frame.height}`}
         height={frame.height}
-        className={`${styles['surface']} ${board.near ? styles['near'] : ''} ${place ? styles['marks'] : ''}`}
+        className={`${styles['surface']} ${board.near ? styles['near'] : ''} ${place || box ? styles['marks'] : ''}`}
         role="group"
         aria-label={`${drawing.name}. ${drawing.summary} Keys: plus and minus nearer and farther, 0 the whole, arrows ${does}.`}
         tabIndex={0}
         onKeyDown={keys}
-        onFocus={(e) => e.target === e.currentTarget && place && setCross({ x: frame.width / 2, y: frame.height / 2 })}
+        onFocus={(e) =>
+          e.target === e.currentTarget && (place || box) && setCross({ x: frame.width / 2, y: frame.height / 2 })
+        }
         onBlur={() => setCross(undefined)}
-        {...carrying(board.pointer)}
+        {...boxing.pointer(carrying(board.pointer))}
       >
         <defs>
           <pattern id={hatch} width="7" height="7" patternTransform="rotate(45)" patternUnits="userSpaceOnUse">
@@ -107,6 +119,15 @@ export function Board({
           </pattern>
         </defs>
         <Marks drawing={drawing} view={view} frame={frame} hatch={hatch} />
+        {corner && end && (
+          <rect
+            className={styles['box']}
+            x={Math.min(corner.x, end.x)}
+            y={Math.min(corner.y, end.y)}
+            width={Math.abs(end.x - corner.x)}
+            height={Math.abs(end.y - corner.y)}
+          />
+        )}
         {cross && (
           <path
             className={styles['cross']}

@@ -41,7 +41,12 @@ const square: Drawing = {
 };
 
 function show(
-  more: { pins?: BoardPin[]; pickPin?: (id: string) => void; place?: (at: Point) => void } = {},
+  more: {
+    pins?: BoardPin[];
+    pickPin?: (id: string) => void;
+    place?: (at: Point) => void;
+    box?: (from: Point, to: Point) => void;
+  } = {},
 ) {
   render(
     <MantineProvider env="test">
@@ -93,6 +98,20 @@ describe('a board', () => {
     expect(places[0]).toEqual({ x: 50, y: 50 });
     expect(places[1]!.x).toBeGreaterThan(50);
     expect(places[1]!.y).toBeGreaterThan(50);
+  });
+  it('draws a box by Enter at one corner and at the other', () => {
+    const boxes: [Point, Point][] = [];
+    const { surface } = show({ box: (from, to) => boxes.push([from, to]) });
+    fireEvent.focus(surface);
+    fireEvent.keyDown(surface, { key: 'Enter' });
+    fireEvent.keyDown(surface, { key: 'ArrowRight' });
+    fireEvent.keyDown(surface, { key: 'ArrowDown' });
+    expect(surface.querySelector('rect[width]')).toBeTruthy();
+    fireEvent.keyDown(surface, { key: 'Enter' });
+    expect(boxes).toHaveLength(1);
+    const [from, to] = boxes[0]!;
+    expect(from).toEqual({ x: 50, y: 50 });
+    expect([to.x > 50, to.y < 50]).toEqual([true, true]);
   });
   it('gives a pin to who presses it, and sets no new one by that', () => {
     const picked: string[] = [];
