@@ -45,7 +45,8 @@ const holds = (words: readonly string[], text: string): boolean => words.every((
 /** Finds everything that has a name, and does everything that has a button on the page under it; by keyboard alone. */
 export default function Finder({ close }: { close: () => void }) {
   const [typed, setTyped] = useState('');
-  const [at, setAt] = useState(0);
+  /** What Enter goes to. It stays the same thing while more is found, so that nothing slides under a finger. */
+  const [chosen, setChosen] = useState<string | null>(null);
   const [q] = useDebouncedValue(typed.trim(), 120);
   // Of the page as it was when this was opened over it.
   const [here] = useState(pressableHere);
@@ -62,14 +63,27 @@ export default function Finder({ close }: { close: () => void }) {
   const some = (all: readonly Hit[]): Hit[] =>
     words.length === 0 ? [] : all.filter((h) => holds(words, `${h.kind} ${h.title} ${h.detail}`)).slice(0, most);
   const hits: Hit[] = [
-    ...(q === '' ? [] : (found.data?.hits ?? []).map(leadTo)),
     ...some(known.map(leadTo)),
+    // What was found for other words is not what is typed now.
+    ...(q === '' || q !== typed.trim() ? [] : (found.data?.hits ?? []).map(leadTo)),
     ...some(here.map(({ name, press }) => ({ kind: 'do', title: name, detail: 'on this page', go: press }))),
     ...[
       leadTo({ kind: 'do', title: 'Book in a car', detail: 'new job', to: '/book-in' }),
       ...places.map((p) => leadTo({ kind: 'go', title: p.name, detail: `g ${p.key}`, to: p.to })),
     ].filter((h) => holds(words, h.title)),
   ];
+  const idOf = ({ kind, title, detail }: Hit): string => `${kind} ${title} ${detail}`;
+  const at = Math.max(
+    0,
+    hits.findIndex((h) => idOf(h) === chosen),
+  );
+  const first = hits[0];
+  // A button of the page gives way to what the server finds; whatever else was shown first stays chosen.
+  if (chosen === null && first && words.length > 0 && first.kind !== 'do') setChosen(idOf(first));
+  const choose = (index: number): void => {
+    const hit = hits[Math.min(Math.max(0, index), hits.length - 1)];
+    if (hit) setChosen(idOf(hit));
+  };
   const open = (hit: Hit): void => {
     close();
     // The dialog gives the focus back first.
@@ -88,11 +102,11 @@ export default function Finder({ close }: { close: () => void }) {
         data-autofocus
         onChange={(e) => {
           setTyped(e.currentTarget.value);
-          setAt(0);
+          setChosen(null);
         }}
         onKeyDown={(e) => {
-          if (e.key === 'ArrowDown') setAt(Math.min(at + 1, hits.length - 1));
-          else if (e.key === 'ArrowUp') setAt(Math.max(0, at - 1));
+          if (e.key === 'ArrowDown') choose(at + 1);
+          else if (e.key === 'ArrowUp') choose(at - 1);
           else if (e.key === 'Enter' && hits[at]) open(hits[at]);
           else return;
           e.preventDefault();
