@@ -948,6 +948,22 @@ const wrongOnce: readonly (readonly [
     'adapt',
   ],
   [
+    'joints of which nobody read bump and droop',
+    'fit-driveline-angles',
+    {
+      'rec-drive-layout': 'front-longitudinal-rear-drive',
+      'gbx-output': { 'output-slope-tail-down': '3' },
+      'rec-pinion-angle': '2.4',
+      'gbx-length': '625',
+      'cho-engine-place': {
+        'bell-face-ahead-of-firewall-x': '25',
+        'crank-axis-above-body-datum-z': '100',
+      },
+      'rec-pinion-place': { 'flange-x': '-2000', 'z-at-ride-height': '45' },
+    },
+    'not-measured',
+  ],
+  [
     'a fan nobody chose',
     'fit-charging',
     {
@@ -1289,7 +1305,12 @@ const rest: Record<string, Typed> = {
       'bell-face-ahead-of-firewall-x': '25',
       'crank-axis-above-body-datum-z': '100',
     },
-    'rec-pinion-place': { 'flange-x': '-2000', 'z-at-ride-height': '45' },
+    'rec-pinion-place': {
+      'flange-x': '-2000',
+      'z-at-ride-height': '45',
+      'z-at-bump': '95',
+      'z-at-droop': '15',
+    },
   },
   'fit-torque-chain': { 'rec-axle-rating': '2500', 'gbx-ratios': { first: '3.5' } },
   'fit-axle-load': { 'rec-axle-limits': { gross: '2200' } },

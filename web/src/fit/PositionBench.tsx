@@ -24,6 +24,7 @@ import { Board } from '../ui/board/index.ts';
 import { Empty, Trouble } from '../ui/index.ts';
 import styles from './fit.module.css';
 import { Gaps } from './Gaps.tsx';
+import { MadeFrom } from './MadeFrom.tsx';
 import { LeastChange } from './LeastChange.tsx';
 import { OwnShapeForm } from './OwnShapeForm.tsx';
 import type { DrawnFaces } from './OwnShapeForm.tsx';
@@ -350,6 +351,7 @@ export function PositionBench() {
       <div className={styles['below']}>
         <LeastChange view={view} reserve={reserve} setReserve={setReserve} />
         <TakeAlong view={view} drawBox={() => setDrawing(true)} />
+        <MadeFrom scene={scene} />
       </div>
       {drawn && <OwnShapeForm scene={scene} drawn={drawn} close={() => setDrawn(undefined)} />}
     </div>

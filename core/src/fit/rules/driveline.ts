@@ -393,10 +393,12 @@ export const drivelineRules = [
         jointsVerdict(e, shaft),
         ...(['bump', 'droop'] as const).flatMap((at) => travelVerdict(e, at) ?? []),
       ];
-      return found.reduce(
-        (worst, one) => (severity.indexOf(one.word) > severity.indexOf(worst.word) ? one : worst),
+      const worst = found.reduce(
+        (hardest, one) => (severity.indexOf(one.word) > severity.indexOf(hardest.word) ? one : hardest),
         found[1]!,
       );
+      // At ride height is where it stands, not where it goes: what nobody read at the ends of its travel is no yes.
+      return e.sure(worst, ['rec-pinion-place', 'z-at-bump'], ['rec-pinion-place', 'z-at-droop']);
     },
   ),
   rule('fit-halfshafts', "geometry; plunge and angle are the maker's, 2 mm kept at each end common practice", (e) => {

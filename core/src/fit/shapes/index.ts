@@ -8,6 +8,7 @@ export * from './ways-out.ts';
 export * from './exports.ts';
 export * from './held-tape.ts';
 export * from './lie.ts';
+export * from './made-from.ts';
 export * from './own.ts';
 export * from './round.ts';
 export * from './trial.ts';

@@ -11,6 +11,7 @@ import {
   chosenPose,
   csvOf,
   dxfOf,
+  madeFrom,
   optionsOf,
   outlineOf,
   pairRules,
@@ -112,6 +113,21 @@ describe('the shapes of a job', () => {
     expect(sump.sigma).toBe(2);
     expect(sceneOfJob({ job: bookOf(measured, 'looked-up') }).shapes[0]!.sigma).toBe(5);
     expect(sceneOfJob({ job: bookOf(measured, 'assumed') }).shapes[0]!.sigma).toBe(20);
+  });
+
+  it('say once for each name who wrote the last of what it stands on, and when', () => {
+    const book = new Map(bookOf(measured));
+    const sump = book.get('eng-sump-depth')!;
+    const place = book.get('eng-sump-bowl-place')!;
+    book.set('eng-sump-depth', { ...sump, by: 'Della Pruitt', at: '2026-11-02T08:00:00Z' });
+    book.set('eng-sump-bowl-place', { ...place, by: 'Jun Varga', at: '2026-11-01T08:00:00Z' });
+    const rows = madeFrom(sceneOfJob({ job: book }).shapes, book);
+    expect(new Set(rows.map((r) => r.id)).size).toBe(rows.length);
+    const bowl = rows.find((r) => r.id === 'sump-bowl')!;
+    expect(bowl).toMatchObject({ by: 'Della Pruitt', at: '2026-11-02T08:00:00Z', sigmaMm: 2 });
+    expect(bowl.from).toContain('Sump depth');
+    // Nobody signed what nobody signed.
+    expect(rows.find((r) => r.id === 'firewall')).not.toHaveProperty('by');
   });
 
   it('name every shape and pair once, and every pair has shapes there are rules for', () => {
