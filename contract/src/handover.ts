@@ -1,7 +1,8 @@
 import { z } from 'zod';
-import { command, endpoint, id, isoDate } from './endpoint.ts';
+import { command, endpoint, fileReply, id, isoDate } from './endpoint.ts';
 import { amount, kind, text } from './kind.ts';
 import { logEntry } from './logbook.ts';
+import { quote } from './money.ts';
 
 export const handoverKinds = {
   'follow-up': kind<'follow-up'>(
@@ -90,6 +91,8 @@ export const customerView = z.object({
       answer: z.object({ yes: z.boolean(), text: z.string(), at: z.string() }).nullable(),
     }),
   ),
+  /** The quote that stands; null where none was made or it was taken back. */
+  quote: quote.nullable(),
 });
 export type CustomerView = z.infer<typeof customerView>;
 const token = z.string().regex(/^[\w-]{20,80}$/, 'This link is not whole.');
@@ -115,4 +118,38 @@ export const answerAsCustomer = endpoint({
     revision: z.number().int().optional(),
   }),
   reply: customerView,
+});
+
+export const answerQuote = endpoint({
+  method: 'post',
+  path: '/api/customer/:token/quote',
+  summary: 'The customer accepts a quote, with or without its optional lines, declines it, or asks about it',
+  access: 'open',
+  params: z.object({ token }),
+  body: z
+    .object({
+      ...command,
+      number: z.number().int().min(1),
+      say: z.enum(['yes', 'no', 'ask']),
+      /** Optional lines that are not wanted. */
+      declined: z.array(z.string().max(120)).max(400).default([]),
+      /** The name under it. */
+      name: z.string().trim().max(80).default(''),
+      text: z.string().trim().max(400).default(''),
+    })
+    .refine((b) => b.say !== 'yes' || b.name.length >= 3, {
+      path: ['name'],
+      message: 'Write your name under it.',
+    })
+    .refine((b) => b.say !== 'ask' || b.text.length > 0, { path: ['text'], message: 'Write what you want to know.' }),
+  reply: customerView,
+});
+export const customerQuotePdf = endpoint({
+  method: 'get',
+  path: '/api/customer/:token/quote/:number/pdf',
+  summary: 'A quote as PDF, for the customer',
+  access: 'open',
+  gives: ['application/pdf'],
+  params: z.object({ token, number: z.coerce.number().int().min(1) }),
+  reply: fileReply,
 });

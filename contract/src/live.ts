@@ -20,6 +20,8 @@ export const change = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('schools') }),
   z.object({ kind: z.literal('crew') }),
   z.object({ kind: z.literal('suppliers') }),
+  /** Quotes, payments, the account of a job. */
+  z.object({ kind: z.literal('money') }),
   /** What is set for the whole shop. */
   z.object({ kind: z.literal('shop') }),
   z.object({ kind: z.literal('sessions') }),

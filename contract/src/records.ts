@@ -12,6 +12,7 @@ import { storedSchema } from './kind.ts';
 import type { KindSchema, RecordInput } from './kind.ts';
 import { kitKinds } from './kit.ts';
 import { logbookKinds } from './logbook.ts';
+import { moneyKinds } from './money.ts';
 import { partsKinds } from './parts.ts';
 import { prepKinds } from './prep.ts';
 import { pullKinds } from './pull.ts';
@@ -37,6 +38,7 @@ export const kinds: { readonly [K in RecordKind]: KindSchema<K> } = {
   ...handoverKinds,
   ...kitKinds,
   ...logbookKinds,
+  ...moneyKinds,
   ...partsKinds,
   ...prepKinds,
   ...pullKinds,

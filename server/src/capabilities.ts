@@ -30,6 +30,7 @@ import { supplierRoutes } from './kit/suppliers.ts';
 import { logbookKinds } from './logbook/kinds.ts';
 import type { PhotoStore } from './logbook/photo-store.ts';
 import { logbookRoutes } from './logbook/routes.ts';
+import { moneyKinds } from './money/kinds.ts';
 import { moneyRoutes } from './money/routes.ts';
 import { partsKinds } from './parts/kinds.ts';
 import { partRoutes } from './parts/routes.ts';
@@ -53,6 +54,7 @@ for (const kinds of [
   handoverKinds,
   kitKinds,
   logbookKinds,
+  moneyKinds,
   partsKinds,
   prepKinds,
   pullKinds,

@@ -1,1 +1,3 @@
 export * from './hours.ts';
+export * from './estimate.ts';
+export type * from './types.ts';

@@ -1,3 +1,4 @@
+import { clockContent } from '../clock/content.ts';
 import { commissioningContent } from '../commissioning/content.ts';
 import { crewContent } from '../crew/content.ts';
 import { diagnosisContent } from '../diagnosis/content.ts';
@@ -15,6 +16,7 @@ import { factCatalogue } from '../facts/index.ts';
 
 /** What every capability brings to the content. */
 export const allContent: readonly CapabilityContent[] = [
+  clockContent,
   commissioningContent,
   crewContent,
   diagnosisContent,

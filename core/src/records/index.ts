@@ -9,6 +9,7 @@ import type { UnitRole } from '../jobs/units.ts';
 import { stayingRoles } from '../jobs/units.ts';
 import type { KitRecords } from '../kit/records.ts';
 import type { LogbookRecords } from '../logbook/records.ts';
+import type { MoneyRecords } from '../money/records.ts';
 import type { PartsRecords } from '../parts/records.ts';
 import type { PrepRecords } from '../prep/records.ts';
 import type { PullRecords } from '../pull/records.ts';
@@ -27,6 +28,7 @@ export interface StoredRecords
     HandoverRecords,
     KitRecords,
     LogbookRecords,
+    MoneyRecords,
     PartsRecords,
     PrepRecords,
     PullRecords,

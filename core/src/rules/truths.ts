@@ -62,3 +62,10 @@ export class Truths {
       if (asksOf(condition).some((id) => changed.has(id))) this.kept.delete(condition);
   }
 }
+
+/** Truths of conditions of one scope that does not move. */
+export function truthIn(scope: Scope): TruthOf {
+  const truths = new Truths();
+  truths.moveTo(scope);
+  return truths.of;
+}

@@ -4,11 +4,18 @@ import type { Role } from '@bay/contract/crew';
 import type { RecordKind } from '@bay/contract/records';
 import type { ClockRow } from '@bay/contract/clock';
 import type { UnitRole } from '@bay/contract/jobs';
+import type { OwnQuote, paymentSorts, Quote } from '@bay/contract/money';
 import type { WorkKind } from '@bay/core/clock';
 import type { StationId } from '@bay/core/jobs';
 
 type Stamp = ColumnType<Date, Date | string | undefined, Date | string>;
 type Json<T extends object> = JSONColumnType<T>;
+
+/** What of a quote is kept as it was made. */
+export type QuoteContent = Pick<
+  OwnQuote,
+  'lines' | 'taxes' | 'exclusions' | 'note' | 'waits' | 'open' | 'despite'
+>;
 
 export interface Database {
   shop: {
@@ -31,6 +38,50 @@ export interface Database {
     active: Generated<boolean>;
     left_at: Date | null;
     created_at: Stamp;
+  };
+  shop_terms: {
+    shop_id: string;
+    hour_rate: number | null;
+    hour_cost: number | null;
+    price_unit: number | null;
+    markup: number;
+    sundries: number;
+    tax: number;
+    deposit: number;
+    valid_days: number;
+    revision: number;
+    by_id: string;
+    at: Stamp;
+  };
+  quote: {
+    shop_id: string;
+    job_id: string;
+    number: number;
+    content: Json<QuoteContent>;
+    net: number;
+    gross: number;
+    deposit: number;
+    valid_until: string;
+    state: Quote['state'];
+    made_by: string;
+    made_at: Stamp;
+    answered_by: string | null;
+    answered_at: Stamp | null;
+    declined: Json<string[]>;
+    answer_text: Generated<string>;
+    answered_gross: number | null;
+    answered_net: number | null;
+  };
+  payment: {
+    shop_id: string;
+    id: string;
+    job_id: string;
+    sort: (typeof paymentSorts)[number];
+    amount: number;
+    on_day: string;
+    note: string;
+    by_id: string;
+    at: Stamp;
   };
   customer: { id: string; shop_id: string; name: string; phone: string | null };
   unit: {

@@ -4,6 +4,7 @@ import type { Request } from 'express';
 import { sql } from 'kysely';
 import * as contract from '@bay/contract/handover';
 import type { CustomerView } from '@bay/contract/handover';
+import type { OwnQuote, Quote } from '@bay/contract/money';
 import { noteChange, runCommand, writeLogEntry } from '../commands/run.ts';
 import { inShop } from '../db/connection.ts';
 import type { Db, Tx } from '../db/connection.ts';
@@ -13,6 +14,8 @@ import type { Registry } from '../http/register.ts';
 import { readHead } from '../jobs/store.ts';
 import { withMoney } from '../db/sees-money.ts';
 import { announce } from '../live/events.ts';
+import { answerQuoteAs, quoteOf, standingQuote } from '../money/quotes.ts';
+import { quoteHeadOf } from '../money/routes.ts';
 
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 
@@ -38,6 +41,14 @@ interface AskData {
   to: string;
   amount?: number;
   answer?: { yes?: boolean; text: string; at: string };
+}
+
+/** What of a quote its customer reads: not who made it, nor what was open when it went out. */
+const asCustomerReads = ({ madeBy: _by, open: _open, despite: _despite, ...quote }: OwnQuote): Quote => quote;
+
+async function quoteForCustomer(tx: Tx, jobId: string): Promise<Quote | null> {
+  const quote = await withMoney(tx, () => standingQuote(tx, jobId));
+  return quote ? asCustomerReads(quote) : null;
 }
 
 /** A job as its customer sees it. */
@@ -78,6 +89,7 @@ async function viewOf(tx: Tx, jobId: string): Promise<CustomerView> {
         revision: a.revision,
         answer: a.answer ? { yes: a.answer.yes ?? false, text: a.answer.text, at: a.answer.at } : null,
       })),
+    quote: await quoteForCustomer(tx, jobId),
   };
 }
 
@@ -208,6 +220,58 @@ export function linkRoutes(on: Registry, db: Db, tries: Tries): void {
           { kind: 'log', entryId },
         ],
       });
+      return viewOf(tx, jobId);
+    }),
+  );
+
+  on.open(contract.customerQuotePdf, ({ params, req }) =>
+    inLink(params.token, req, async (tx, jobId) => {
+      const quote = await withMoney(tx, () => quoteOf(tx, jobId, params.number));
+      if (quote.state === 'withdrawn' || quote.state === 'replaced') throw notFound('This quote');
+      const { quotePdfOf } = await import('../money/quote-pdf.ts');
+      return quotePdfOf(asCustomerReads(quote), await quoteHeadOf(tx, jobId));
+    }),
+  );
+
+  on.open(contract.answerQuote, ({ params, body, req }) =>
+    inLink(params.token, req, async (tx, jobId, shopId) => {
+      const asked = await withMoney(tx, async () => {
+        const quote = await quoteOf(tx, jobId, body.number);
+        if (body.say !== 'ask') await answerQuoteAs(tx, jobId, { ...body, yes: body.say === 'yes' }, new Date());
+        return tx
+          .selectFrom('quote')
+          .innerJoin('person', 'person.id', 'quote.made_by')
+          .select(['person.id', 'person.name', 'person.initials', 'person.role'])
+          .where('job_id', '=', jobId)
+          .where('number', '=', quote.number)
+          .executeTakeFirstOrThrow();
+      });
+      const words = {
+        yes: `the customer accepts quote ${body.number}, signed ${body.name}${body.declined.length > 0 ? `, ${counted(body.declined.length, 'optional line')} left out` : ''}`,
+        no: `the customer declines quote ${body.number}`,
+        ask: `the customer asks about quote ${body.number}`,
+      }[body.say];
+      // A tap that came twice is one.
+      const before = await tx
+        .selectFrom('log_entry')
+        .select('id')
+        .where('job_id', '=', jobId)
+        .where('kind', '=', 'approval')
+        .where(sql<string>`data->>'sent'`, '=', body.commandId)
+        .executeTakeFirst();
+      if (before) return viewOf(tx, jobId);
+      const entryId = await writeLogEntry(
+        tx,
+        { shopId, personId: asked.id, ...asked },
+        {
+          jobId,
+          kind: 'approval',
+          station: 'scope',
+          text: body.text === '' ? words : `${words}. ${body.text}`,
+          data: { byCustomer: true, sent: body.commandId },
+        },
+      );
+      await announce(tx, { shopId, jobId, by: 'customer', changes: [{ kind: 'money' }, { kind: 'log', entryId }] });
       return viewOf(tx, jobId);
     }),
   );

@@ -44,6 +44,10 @@ export const samples: Record<RecordKind, Sample> = {
     speaksOf: { kind: 'making', key: made, data: { title: 'Right mount arm', sort: 'bracket' } },
     acts: { voided: { why: 'cut in the wrong place' } },
   },
+  'quote-line': {
+    key: 'dur-wash',
+    data: { take: 'in', who: 'customer', optional: true },
+  },
   'own-shape': {
     key: '0c3d6f5a-6d0a-4f5b-8e41-5a2b8b1c7d22',
     data: {

@@ -245,4 +245,25 @@ export const choicesFacts = [
     ],
     howTo: 'Take a few sizes twice on different days: two of three pairs differ by less than 1.4 times this. Common practice 2, 5 and 20 mm', neededBy: ['fit-hood', 'fit-firewall', 'fit-sump-crossmember'],
   },
+  {
+    id: 'cho-pairing', subject: 'choice', group: 'Choices', label: 'This pair in this shop',
+    parts: [{ key: 'value', label: '', options: ['first-here', 'near-pair', 'done-here'] }],
+    kindNote: 'engine, gearbox and body together: two of three known is a near pair',
+    howTo: 'Look over the finished jobs', neededBy: ['factor-first-pair', 'factor-repeat', 'dur-redrop'],
+  },
+  {
+    id: 'cho-finish', subject: 'choice', group: 'Choices', label: 'Finish',
+    parts: [{ key: 'value', label: '', options: ['as-found', 'clean', 'show'] }],
+    howTo: 'Ask, with a photo of each beside it: later choices are held against it', neededBy: ['factor-show', 'dur-bay-paint', 'wait-paint-hard'],
+  },
+  {
+    id: 'cho-work-place', subject: 'choice', group: 'Choices', label: 'Where it is worked on',
+    parts: [{ key: 'value', label: '', options: ['lift', 'stands'] }],
+    howTo: 'Which bay is free', neededBy: ['factor-floor'],
+  },
+  {
+    id: 'cho-control-known', subject: 'choice', group: 'Choices', label: 'Electronics known to the shop',
+    parts: [{ key: 'value', label: '', options: ['known-here', 'new-here'] }],
+    howTo: 'Has anybody here wired and programmed this unit before', neededBy: ['factor-new-device'],
+  },
 ] as const satisfies readonly FactDef[];

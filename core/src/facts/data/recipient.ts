@@ -19,6 +19,17 @@ export const recipientFacts = [
     howTo: 'Parts catalogue of the body: every engine it was ever sold with. A vee engine on that list often means bolt-in frame mounts', neededBy: ['fit-mount-pads', 'fit-firewall', 'kit-mount-frame-brackets'],
   },
   {
+    id: 'rec-rust', subject: 'recipient', group: 'Identity, rules, state', label: 'Rust and seized hardware',
+    parts: [{ key: 'value', label: '', options: ['none', 'light', 'seized'] }],
+    howTo: 'Exhaust nuts, subframe bolts, brake unions, seen on the lift and tried with a spanner', neededBy: ['factor-rust'],
+  },
+  {
+    id: 'rec-bay-room', subject: 'recipient', group: 'Identity, rules, state', label: 'Room to work in the bay',
+    parts: [{ key: 'value', label: '', options: ['roomy', 'tight'] }],
+    kindNote: 'with the new engine in: tight where work goes by feel',
+    howTo: 'Envelope against bay, and a look', neededBy: ['factor-tight'],
+  },
+  {
     id: 'rec-inspection-regime', subject: 'recipient', group: 'Identity, rules, state', label: 'Inspection regime',
     parts: [{ key: 'value', label: '', options: ['none', 'safety', 'safety-and-tailpipe', 'safety-and-plug-in', 'individual-approval'] }],
     howTo: 'Ask the inspecting body before the quote; write down name, date and answer (local law)', neededBy: ['fit-emission-parts', 'kit-inspection', 'kit-catalyst', 'kit-evap', 'gate-ho-papers'],

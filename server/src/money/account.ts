@@ -1,0 +1,193 @@
+import { sql } from 'kysely';
+import Papa from 'papaparse';
+import { hoursOf } from '@bay/core/clock';
+import { decimalsOf } from '@bay/core/money';
+import * as contract from '@bay/contract/money';
+import type { Account } from '@bay/contract/money';
+import { noteChange, runCommand, writeLogEntry } from '../commands/run.ts';
+import type { Tx } from '../db/connection.ts';
+import { Refusal } from '../http/problem.ts';
+import type { Registry } from '../http/register.ts';
+import { readHead } from '../jobs/store.ts';
+import { termsNow } from './terms.ts';
+import { quotesOf } from './quotes.ts';
+
+/** Hours of all people on a job until now. */
+async function hoursOn(tx: Tx, jobId: string, now: string): Promise<number> {
+  const stints = await tx.selectFrom('clock').select(['started_at', 'ended_at']).where('job_id', '=', jobId).execute();
+  return stints.reduce(
+    (sum, s) =>
+      sum + hoursOf({ startedAt: s.started_at.toISOString(), endedAt: s.ended_at?.toISOString() ?? null }, now),
+    0,
+  );
+}
+
+interface AskRow {
+  key: string;
+  what: string;
+  amount: number | null;
+  yes: boolean | null;
+}
+
+/** Extra work that was put to the customer with a price. */
+async function extrasOf(tx: Tx, jobId: string): Promise<Account['extras']> {
+  const { rows } = await sql<AskRow>`
+    select r.key, r.data->>'what' as what, m.amount, case when r.data ? 'answer' then coalesce((r.data->'answer'->>'yes')::boolean, false) end as yes
+    from record r join money m on m.shop_id = r.shop_id and m.job_id = r.job_id and m.kind = 'ask' and m.key = r.key
+    where r.bearer_id = ${jobId} and r.job_id = ${jobId} and r.kind = 'ask' and r.data->>'ask' = 'approval' and r.data->>'to' = 'customer' order by r.at`.execute(
+    tx,
+  );
+  return rows.flatMap((r) => (r.amount === null ? [] : [{ key: r.key, what: r.what, amount: r.amount, yes: r.yes }]));
+}
+
+async function paymentsOf(tx: Tx, jobId: string): Promise<Account['payments']> {
+  const rows = await tx
+    .selectFrom('payment')
+    .innerJoin('person', 'person.id', 'payment.by_id')
+    .select(['payment.id', 'sort', 'amount', 'on_day', 'note', 'person.name'])
+    .where('job_id', '=', jobId)
+    .orderBy('on_day')
+    .orderBy('payment.at')
+    .execute();
+  return rows.map((r) => ({ id: r.id, sort: r.sort, amount: r.amount, on: r.on_day, note: r.note, by: r.name }));
+}
+
+/** Paid for parts and for the donor, as far as it stands with them. */
+async function partsPaid(tx: Tx, jobId: string): Promise<number> {
+  const { rows } = await sql<{ paid: number | null }>`
+    select sum(amount)::bigint as paid from money where job_id = ${jobId} and kind = 'kit'`.execute(tx);
+  return rows[0]?.paid ?? 0;
+}
+
+/** Where the money of a job stands. Read by somebody who sees money. */
+export async function accountOf(tx: Tx, jobId: string, now: string): Promise<Account> {
+  const accepted = (await quotesOf(tx, jobId)).find((q) => q.state === 'accepted');
+  const row = accepted
+    ? await tx
+        .selectFrom('quote')
+        .select('answered_net')
+        .where('job_id', '=', jobId)
+        .where('number', '=', accepted.number)
+        .executeTakeFirst()
+    : undefined;
+  const quoted =
+    accepted?.answer === undefined || accepted.answer === null
+      ? null
+      : {
+          number: accepted.number,
+          net: row?.answered_net ?? accepted.net,
+          gross: accepted.answer.gross,
+          deposit: accepted.deposit,
+        };
+  const extras = await extrasOf(tx, jobId);
+  const more = extras.filter((x) => x.yes === true).reduce((sum, x) => sum + x.amount, 0);
+  const { hourCost } = await termsNow(tx);
+  const hours = await hoursOn(tx, jobId, now);
+  const hoursCost = hourCost === undefined ? null : Math.floor(hours * hourCost + 0.5);
+  const parts = await partsPaid(tx, jobId);
+  const payments = await paymentsOf(tx, jobId);
+  const paid = payments.reduce((sum, p) => sum + (p.sort === 'back' ? -p.amount : p.amount), 0);
+  const agreed = (quoted?.net ?? 0) + more;
+  const anything = quoted !== null || more > 0;
+  return {
+    quoted,
+    extras,
+    hours: Math.round(hours * 10) / 10,
+    hoursCost,
+    parts,
+    payments,
+    agreed,
+    left: anything && hoursCost !== null ? agreed - hoursCost - parts : null,
+    due: anything ? (quoted?.gross ?? 0) + more - paid : null,
+  };
+}
+
+export function accountRoutes(on: Registry): void {
+  on.shop(contract.readAccount, async (tx, { params }) => {
+    await readHead(tx, params.jobId);
+    return accountOf(tx, params.jobId, new Date().toISOString());
+  });
+
+  on.shop(contract.addPayment, (tx, { params: { jobId }, body }, caller) =>
+    runCommand(tx, caller, 'add-payment', body, async () => {
+      await tx.selectFrom('job').select('id').where('id', '=', jobId).forUpdate().execute();
+      await readHead(tx, jobId);
+      if (body.sort === 'back') {
+        const paid = (await paymentsOf(tx, jobId)).reduce(
+          (sum, p) => sum + (p.sort === 'back' ? -p.amount : p.amount),
+          0,
+        );
+        if (body.amount > paid) throw new Refusal(409, 'More cannot be given back than was paid.');
+      }
+      const written = await tx
+        .insertInto('payment')
+        .values({
+          shop_id: caller.shopId,
+          id: body.id,
+          job_id: jobId,
+          sort: body.sort,
+          amount: body.amount,
+          on_day: body.on,
+          note: body.note,
+          by_id: caller.personId,
+        })
+        .onConflict((c) => c.doNothing())
+        .returning('id')
+        .executeTakeFirst();
+      if (!written) throw new Refusal(409, 'This payment is in the account already.');
+      const words = {
+        deposit: 'deposit received',
+        part: 'part payment received',
+        final: 'final payment received',
+        back: 'money given back',
+      };
+      await writeLogEntry(tx, caller, {
+        jobId,
+        kind: 'decision',
+        station: 'scope',
+        text: `${words[body.sort]}, ${body.on}`,
+      });
+      noteChange(caller, { kind: 'money' });
+      return { reply: { id: body.id }, jobId };
+    }),
+  );
+
+  on.shop(contract.moneyLines, async (tx, { params: { jobId } }) => {
+    const job = await readHead(tx, jobId);
+    const { currency } = await tx.selectFrom('shop').select('currency').executeTakeFirstOrThrow();
+    const decimals = decimalsOf(currency);
+    const figure = (amount: number): string => (amount / 10 ** decimals).toFixed(decimals);
+    const quotes = await quotesOf(tx, jobId);
+    const { extras, payments } = await accountOf(tx, jobId, new Date().toISOString());
+    const standing = quotes.find((q) => q.state === 'accepted');
+    const rows = [
+      ...(standing?.lines ?? [])
+        .filter((l) => !standing!.answer!.declined.includes(l.id))
+        .map((l) => ({
+          sort: 'quote',
+          number: `${job.number}-${standing!.number}`,
+          day: standing!.answer!.at.slice(0, 10),
+          what: l.title,
+          net: figure(l.amount),
+          'tax %': String(l.tax),
+        })),
+      ...extras
+        .filter((x) => x.yes === true)
+        .map((x) => ({ sort: 'extra', number: job.number, day: '', what: x.what, net: figure(x.amount), 'tax %': '' })),
+      ...payments.map((p) => ({
+        sort: p.sort,
+        number: job.number,
+        day: p.on,
+        what: p.note,
+        net: figure(p.sort === 'back' ? -p.amount : p.amount),
+        'tax %': '',
+      })),
+    ];
+    // A cell that a spreadsheet would run as a formula is made plain.
+    const csv = Papa.unparse(
+      { fields: ['sort', 'number', 'day', 'what', 'net', 'tax %'], data: rows },
+      { escapeFormulae: /^[=@\t\r]|^[+-](?![\d.])/ },
+    );
+    return { name: `money-${job.number}.csv`, type: 'text/csv', bytes: `${csv}\r\n`, keep: 'never' as const };
+  });
+}

@@ -1,0 +1,89 @@
+import { offerSections, moneyFigures, noCurrency, showMoney } from '@bay/core/money';
+import type { OfferedQuoteLine, Quote } from '@bay/contract/money';
+import type { FileReply } from '@bay/contract/endpoint';
+import { stationName, stationIds } from '@bay/core/jobs';
+import type { StationId } from '@bay/core/jobs';
+import { ink, Sheet } from '../pdf/sheet.ts';
+
+/** Whose quote it is. */
+export interface QuoteHead {
+  shop: string;
+  currency: string;
+  jobNumber: string;
+  carName: string;
+  engineName: string | null;
+  customer: string;
+}
+
+const isStation = (group: string): group is StationId => (stationIds as readonly string[]).includes(group);
+
+/** Groups of a section, in order, each with its lines. */
+function groupsOf(lines: readonly OfferedQuoteLine[]): Map<string, OfferedQuoteLine[]> {
+  const groups = new Map<string, OfferedQuoteLine[]>();
+  for (const line of lines) {
+    const name = isStation(line.group) ? stationName(line.group) : line.group;
+    groups.set(name, [...(groups.get(name) ?? []), line]);
+  }
+  return groups;
+}
+
+/** A quote on paper, in the name of the shop: lines by section, sums, what is not in it, how long it is good. */
+export async function quotePdfOf(quote: Quote, head: QuoteHead): Promise<FileReply> {
+  const figures = (amount: number): string => moneyFigures(amount, head.currency);
+  const title = `Quote ${head.jobNumber}-${quote.number}`;
+  const sheet = await Sheet.begin(title);
+  sheet
+    .say(head.shop, { face: 'strong', size: 18, colour: ink.teal, after: 2 })
+    .say(title, { face: 'strong', size: 14 })
+    .say(`For ${head.customer}: ${head.carName}${head.engineName ? `, gets ${head.engineName}` : ''}`)
+    .say(
+      `Made on ${quote.madeAt.slice(0, 10)}, good until ${quote.validUntil}.${head.currency === noCurrency ? '' : ` Amounts in ${head.currency}, tax as stated below.`}`,
+      { colour: ink.grey, after: 8 },
+    );
+  for (const [section, name] of Object.entries(offerSections)) {
+    const lines = quote.lines.filter((l) => l.section === section);
+    if (lines.length === 0) continue;
+    sheet.rule().row(name, figures(lines.reduce((sum, l) => sum + l.amount, 0)), { face: 'strong', size: 12 });
+    for (const [group, own] of groupsOf(lines)) {
+      if (group !== '') sheet.say(group, { size: 9, colour: ink.grey, after: 0 });
+      for (const line of own)
+        sheet.row(line.title, line.who === 'customer' ? 'yours' : figures(line.amount), {
+          note: [
+            ...(line.hours === undefined ? [] : [`about ${line.hours} h`]),
+            ...(line.optional ? ['optional: you may leave it out'] : []),
+            ...(line.who === 'customer' ? ['done or brought by you'] : []),
+          ].join(', '),
+        });
+    }
+  }
+  sheet.rule().row('Before tax', figures(quote.net));
+  for (const tax of quote.taxes) sheet.row(`Tax ${tax.rate} % on ${figures(tax.on)}`, figures(tax.amount));
+  sheet
+    .row('Total', showMoney(quote.gross, head.currency), { face: 'strong', size: 13 })
+    .row('Deposit before work begins', figures(quote.deposit))
+    .gap(6);
+  if (quote.exclusions.length > 0) {
+    sheet.say('Not in this quote', { face: 'strong', size: 12 });
+    for (const one of quote.exclusions) sheet.say(`– ${one}`, { after: 0 });
+    sheet.gap(6);
+  }
+  if (quote.waits.length > 0)
+    sheet.say(`Waiting that belongs to the job: ${quote.waits.join('; ')}.`, { size: 9, colour: ink.grey });
+  if (quote.note !== '') sheet.say(quote.note);
+  sheet.say(
+    'What is found later and costs more is asked first, with its price and what happens without it. Work on brakes, steering, structure and fuel follows the makers’ manuals and local law.',
+    { size: 9, colour: ink.grey },
+  );
+  if (quote.answer)
+    sheet
+      .gap(6)
+      .say(
+        quote.state === 'accepted'
+          ? `Accepted by ${quote.answer.by}, ${quote.answer.at.slice(0, 10)}: ${showMoney(quote.answer.gross, head.currency)}${quote.answer.declined.length > 0 ? ', without the optional lines left out' : ''}.`
+          : `Declined by ${quote.answer.by}, ${quote.answer.at.slice(0, 10)}.`,
+        { face: 'strong' },
+      );
+  else sheet.gap(24).say('Date, name, signature: ______________________________________________');
+  const bytes = await sheet.end(`${head.shop}, ${title}`);
+  return { name: `quote-${head.jobNumber}-${quote.number}.pdf`, type: 'application/pdf', bytes, keep: 'never' };
+}
