@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import '../server/src/capabilities.ts';
 import { provedLines } from '@bay/core/commissioning';
 import { computePlan, planInputOf } from '@bay/core/plan';
@@ -19,6 +20,8 @@ import { readHead } from '../server/src/jobs/store.ts';
 import { develop, keepPhoto } from '../server/src/logbook/photos.ts';
 import { writeLine } from '../server/src/logbook/lines.ts';
 import { findRecord, writeRecord } from '../server/src/records/store.ts';
+import { answerQuoteAs, makeQuoteNow } from '../server/src/money/quotes.ts';
+import { withMoney } from '../server/src/db/sees-money.ts';
 import { passGate } from './gates.ts';
 import { camper } from './camper.ts';
 import { flatbed } from './flatbed.ts';
@@ -127,6 +130,34 @@ async function act(tx: Tx, callers: ReadonlyMap<string, Caller>, jobId: string, 
     await passGate(tx, people, jobId, { gate: a.passGate, photoId: a.photoId }, at);
   } else if ('line' in a) {
     await writeLine(tx, caller, jobId, a.line, at.toISOString().slice(0, 10), { at });
+  } else if ('quote' in a) {
+    await withMoney(tx, async () => {
+      const { signed, exclusions, ...wish } = a.quote;
+      const number = await makeQuoteNow(
+        tx,
+        caller,
+        jobId,
+        { ...wish, exclusions: [...exclusions], after: 0, openAsExtra: true },
+        at,
+      );
+      if (signed !== undefined)
+        await answerQuoteAs(tx, jobId, { number, yes: true, declined: [], name: signed, text: '' }, at);
+    });
+  } else if ('paid' in a) {
+    await withMoney(tx, () =>
+      tx
+        .insertInto('payment')
+        .values({
+          ...a.paid,
+          shop_id: caller.shopId,
+          id: randomUUID(),
+          job_id: jobId,
+          on_day: at.toISOString().slice(0, 10),
+          by_id: caller.personId,
+          at,
+        })
+        .execute(),
+    );
   } else {
     const head = await readHead(tx, jobId);
     await updateJob(
@@ -165,6 +196,12 @@ export async function loadDemo(db: Db, now: Date): Promise<boolean> {
       const person = await insertPerson(tx, shopId, p);
       callers.set(p.initials, { shopId, personId: person.id, name: p.name, initials: p.initials, role: p.role });
     }
+    await withMoney(tx, () =>
+      tx
+        .insertInto('shop_terms')
+        .values({ ...demoShop.terms, shop_id: shopId, revision: 1, by_id: personId })
+        .execute(),
+    );
     for (const [question, side] of Object.entries(demoShop.schools))
       await tx.insertInto('shop_school').values({ shop_id: shopId, question, side, by_id: personId }).execute();
   });

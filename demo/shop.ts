@@ -3,6 +3,17 @@ export const demoShop = {
   shopName: 'Quarry Road Engine Works',
   bays: ['1', '2', '3'],
   currency: 'EUR',
+  /** In cents. */
+  terms: {
+    hour_rate: 78_00,
+    hour_cost: 47_00,
+    price_unit: 100,
+    markup: 12,
+    sundries: 5,
+    tax: 20,
+    deposit: 30,
+    valid_days: 30,
+  },
   manager: {
     name: 'Maren Holt',
     initials: 'MH',

@@ -16,6 +16,13 @@ export type Act =
     }
   | { when: When; by: string; record: readonly [kind: RecordKind, key: string, data: Record<string, unknown>] }
   | { when: When; by: string; line: string }
+  /** A quote from what stands, so much before tax; signed by the customer where a name is given. */
+  | {
+      when: When;
+      by: string;
+      quote: { net: number; exclusions: readonly string[]; note: string; despite?: string; signed?: string };
+    }
+  | { when: When; by: string; paid: { sort: 'deposit' | 'part'; amount: number; note: string } }
   /** Does the steps of the pull that lead to this one, in the order of the plan, each so many minutes on the clock. */
   | { when: When; by: string; pullUpTo: string; minutes: number }
   /** Passes a gate, a second person signing where two are wanted; one photo of the job shows what is to be seen. */

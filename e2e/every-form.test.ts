@@ -211,6 +211,31 @@ const forms: readonly AForm[] = [
     press: ['A shape of our own'],
     submit: 'Draw it',
   },
+  {
+    form: 'TermsForm',
+    view: 'Corvane/quote',
+    press: ['What the shop counts with'],
+    submit: 'Count with this',
+  },
+  {
+    form: 'LineForm',
+    view: 'Corvane/quote',
+    press: ['Scrape, degrease, wash, dry the bay'],
+    submit: 'Keep',
+  },
+  {
+    form: 'OwnLineForm',
+    view: 'Corvane/quote',
+    press: ['A line of our own'],
+    submit: 'Add it',
+  },
+  { form: 'MakeQuoteForm', view: 'Corvane/quote', press: ['Make quote 1'], submit: 'Make it' },
+  {
+    form: 'PaymentForm',
+    view: 'Corvane/quote',
+    press: ['Money received'],
+    submit: 'Write it down',
+  },
   { form: 'AddPerson', view: '/crew', submit: 'Add' },
   { form: 'ShopCurrency', view: '/crew', submit: 'Count in this' },
   {

@@ -35,6 +35,7 @@ export const viewsOf = (
   ['hand over', `/jobs/${job('Wendling')}/hand-over`, 'Open ends'],
   ['facts', `/jobs/${job('Wendling')}/facts`, 'known about the car'],
   ['kit', `/jobs/${job('Wendling')}/kit`, 'wait for facts'],
+  ['quote', `/jobs/${job('Larkfield')}/quote`, 'Left of what was agreed'],
   ['takeover', `/jobs/${job('Brockhurst')}/takeover`, 'In the middle'],
   [
     'photos',

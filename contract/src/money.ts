@@ -97,13 +97,22 @@ export const quote = z.object({
   deposit: z.number(),
   exclusions: z.array(z.string()),
   note: z.string(),
+  /** What was open and is asked as extra work if it turns out to be wanted. */
+  asExtra: z.array(z.string()),
   /** What is waited for, in words. */
   waits: z.array(z.string()),
   validUntil: z.string(),
   madeAt: z.string(),
   state: z.enum(quoteStates),
   answer: z
-    .object({ by: z.string(), at: z.string(), declined: z.array(z.string()), text: z.string(), gross: z.number() })
+    .object({
+      by: z.string(),
+      at: z.string(),
+      declined: z.array(z.string()),
+      text: z.string(),
+      net: z.number(),
+      gross: z.number(),
+    })
     .nullable(),
 });
 export type Quote = z.infer<typeof quote>;
@@ -138,11 +147,13 @@ export const makeQuote = endpoint({
     /** What is asked before tax, where it is more or less than the lines come to. */
     net: amountOfMoney.optional(),
     /** What the lines came to as they were shown; refused when they have moved since. */
-    shown: z.number().int(),
+    shown: z.number().int().optional(),
     exclusions: z.array(line(200)).max(40, 'At most 40.').default([]),
     note: text(1000).default(''),
     /** Why it goes out with lines of which nobody knows yet whether they are wanted. */
     despite: line(300).min(10, 'Say it in a sentence.').optional(),
+    /** Open lines are asked as extra work once they turn out to be wanted; the shop carries them where this is not said. */
+    openAsExtra: z.boolean().default(false),
     /** The last one that whoever makes it saw; 0 where there was none. */
     after: z.number().int().min(0),
   }),

@@ -65,8 +65,15 @@ describe('what a job takes', () => {
     expect(line(estimate({ 'cho-goal': 'running' }), 'either-loom')!.state).toBe('open');
   });
   it('counts three further lifts unless this pair was done here, and the people at each', () => {
-    expect(line(estimate({}), 'dur-redrop')).toMatchObject({ times: 3, people: 2, hours: [9, 18, 36] });
-    expect(line(estimate({ 'cho-pairing': 'done-here' }), 'dur-redrop')).toMatchObject({ times: 1, hours: [3, 6, 12] });
+    expect(line(estimate({}), 'dur-redrop')).toMatchObject({
+      times: 3,
+      people: 2,
+      hours: [9, 18, 36],
+    });
+    expect(line(estimate({ 'cho-pairing': 'done-here' }), 'dur-redrop')).toMatchObject({
+      times: 1,
+      hours: [3, 6, 12],
+    });
   });
   it('a common cause touches what it speaks of, and is open while nobody said', () => {
     const e = estimate({ 'rec-rust': 'seized', 'cho-unit-lift': 'engine-alone' });
@@ -74,7 +81,9 @@ describe('what a job takes', () => {
     expect(e.causes.find((c) => c.def.id === 'factor-show')!.state).toBe('open');
     expect(line(e, 'dur-pull-alone')!.causes).toContain('factor-rust');
     expect(line(e, 'dur-wash')!.causes).not.toContain('factor-rust');
-    expect(estimate({ 'rec-rust': 'light' }).causes.map((c) => c.def.id)).not.toContain('factor-rust');
+    expect(estimate({ 'rec-rust': 'light' }).causes.map((c) => c.def.id)).not.toContain(
+      'factor-rust',
+    );
   });
   it('has what a donor takes only where one is on the job', () => {
     expect(line(estimate({}), 'dur-donor-strip')).toBeUndefined();

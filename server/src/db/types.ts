@@ -14,7 +14,7 @@ type Json<T extends object> = JSONColumnType<T>;
 /** What of a quote is kept as it was made. */
 export type QuoteContent = Pick<
   OwnQuote,
-  'lines' | 'taxes' | 'exclusions' | 'note' | 'waits' | 'open' | 'despite'
+  'lines' | 'taxes' | 'exclusions' | 'note' | 'waits' | 'open' | 'asExtra' | 'despite'
 >;
 
 export interface Database {

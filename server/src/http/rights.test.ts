@@ -6,6 +6,7 @@ import * as handover from '@bay/contract/handover';
 import * as jobs from '@bay/contract/jobs';
 import { addSupplier } from '@bay/contract/kit';
 import { readLog, writeLog } from '@bay/contract/logbook';
+import { makeQuote, readTerms, setTerms } from '@bay/contract/money';
 import { putRecord } from '@bay/contract/records';
 import { Client, commandId, freshDatabase, startServer } from '../testing/harness.ts';
 import type { TestServer } from '../testing/harness.ts';
@@ -48,6 +49,7 @@ interface Ids {
   clockId: string;
   command: string;
   supplierId: string;
+  termsRevision: number;
 }
 
 /** A job with something in it that every endpoint can be asked about; made anew for each call, so that calls do not meet. */
@@ -108,8 +110,18 @@ async function material(shop: TestShop, by: Client): Promise<Ids> {
   const { supplier } = await shop.manager.good(addSupplier, {
     body: body({ supplierId: commandId(), name: `Supplier of ${jobId}` }) as never,
   });
+  const { revision } = await shop.manager.good(readTerms, {});
+  const { revision: termsRevision } =
+    revision > 0
+      ? { revision }
+      : await shop.manager.good(setTerms, { body: body({ terms, revision }) as never });
+  await shop.manager.good(makeQuote, {
+    params: { jobId },
+    body: body({ after: 0, despite: 'nothing is settled yet' }) as never,
+  });
   return {
     supplierId: supplier.id,
+    termsRevision,
     jobId,
     carId: sheet.units.find((u) => u.role === 'car')!.id,
     person,
@@ -124,6 +136,16 @@ async function material(shop: TestShop, by: Client): Promise<Ids> {
   };
 }
 
+const terms = {
+  hourRate: 8000,
+  hourCost: 5000,
+  priceUnit: 100,
+  markup: 10,
+  sundries: 5,
+  tax: 20,
+  deposit: 30,
+  validDays: 30,
+};
 const body = (extra: Record<string, unknown> = {}) => ({ commandId: commandId(), ...extra });
 const anHourAgo = () => new Date(Date.now() - 3_600_000).toISOString();
 
@@ -204,6 +226,21 @@ const calls: Record<string, (ids: Ids) => Input> = {
     body: body({ name: `Renamed ${i.supplierId}`, revision: 1 }),
   }),
   setCurrency: () => ({ body: body({ currency: 'XXX' }) }),
+  readTerms: () => ({}),
+  setTerms: (i) => ({ body: body({ terms, revision: i.termsRevision }) }),
+  listQuotes: (i) => ({ params: { jobId: i.jobId } }),
+  makeQuote: (i) => ({
+    params: { jobId: i.jobId },
+    body: body({ after: 1, despite: 'nothing is settled yet' }),
+  }),
+  withdrawQuote: (i) => ({ params: { jobId: i.jobId, number: 1 }, body: body() }),
+  quotePdf: (i) => ({ params: { jobId: i.jobId, number: 1 } }),
+  readAccount: (i) => ({ params: { jobId: i.jobId } }),
+  addPayment: (i) => ({
+    params: { jobId: i.jobId },
+    body: body({ id: commandId(), sort: 'deposit', amount: 1000, on: '2026-11-26' }),
+  }),
+  moneyLines: (i) => ({ params: { jobId: i.jobId } }),
   readPart: (i) => ({ params: { partId: i.partId } }),
   putFact: (i) => ({
     params: { jobId: i.jobId, bearer: 'car', factId: 'rec-hv-system' },
@@ -288,6 +325,8 @@ const wholeShop = new Set([
   'listSuppliers',
   'addSupplier',
   'setCurrency',
+  'readTerms',
+  'setTerms',
   'solvePosition',
 ]);
 
@@ -330,7 +369,8 @@ describe('every endpoint', () => {
     it.each(inShop)('%s', async (name, e) => {
       const answer = await two.manager.call(e, calls[name]!(ids));
       if (wholeShop.has(name)) {
-        expect(answer.status).toBe(200);
+        // Terms that the other shop never set have another revision there.
+        expect(answer.status).toBe(name === 'setTerms' ? 409 : 200);
         const said = JSON.stringify(answer.body);
         for (const id of [ids.jobId, ids.carId, ids.partId, ids.person, ids.supplierId])
           expect(said).not.toContain(id);

@@ -4,7 +4,7 @@ import type { RequestHandler, Response } from 'express';
 import { runCalculator } from '@bay/contract/calc';
 import { setUpShop, signIn } from '@bay/contract/crew';
 import type { Endpoint } from '@bay/contract/endpoint';
-import { answerAsCustomer } from '@bay/contract/handover';
+import { answerAsCustomer, answerQuote } from '@bay/contract/handover';
 import helmet from 'helmet';
 import { Refusal } from './problem.ts';
 
@@ -77,7 +77,7 @@ export function pageWithNonce(html: string): RequestHandler {
 const noncePlace = '%STYLE_NONCE%';
 
 /** Endpoints that somebody without a session asks. */
-const beforeSession: readonly Endpoint[] = [setUpShop, signIn, runCalculator, answerAsCustomer];
+const beforeSession: readonly Endpoint[] = [setUpShop, signIn, runCalculator, answerAsCustomer, answerQuote];
 
 /**
  * Stands in every route, so that no spelling of a path is routed and not guarded: a change comes from our own pages, by what the

@@ -62,20 +62,12 @@ async function partsPaid(tx: Tx, jobId: string): Promise<number> {
 /** Where the money of a job stands. Read by somebody who sees money. */
 export async function accountOf(tx: Tx, jobId: string, now: string): Promise<Account> {
   const accepted = (await quotesOf(tx, jobId)).find((q) => q.state === 'accepted');
-  const row = accepted
-    ? await tx
-        .selectFrom('quote')
-        .select('answered_net')
-        .where('job_id', '=', jobId)
-        .where('number', '=', accepted.number)
-        .executeTakeFirst()
-    : undefined;
   const quoted =
     accepted?.answer === undefined || accepted.answer === null
       ? null
       : {
           number: accepted.number,
-          net: row?.answered_net ?? accepted.net,
+          net: accepted.answer.net,
           gross: accepted.answer.gross,
           deposit: accepted.deposit,
         };

@@ -1,8 +1,7 @@
 import { offerSections, moneyFigures, noCurrency, showMoney } from '@bay/core/money';
 import type { OfferedQuoteLine, Quote } from '@bay/contract/money';
 import type { FileReply } from '@bay/contract/endpoint';
-import { stationName, stationIds } from '@bay/core/jobs';
-import type { StationId } from '@bay/core/jobs';
+import { stationName } from '@bay/core/jobs';
 import { ink, Sheet } from '../pdf/sheet.ts';
 
 /** Whose quote it is. */
@@ -15,13 +14,11 @@ export interface QuoteHead {
   customer: string;
 }
 
-const isStation = (group: string): group is StationId => (stationIds as readonly string[]).includes(group);
-
 /** Groups of a section, in order, each with its lines. */
 function groupsOf(lines: readonly OfferedQuoteLine[]): Map<string, OfferedQuoteLine[]> {
   const groups = new Map<string, OfferedQuoteLine[]>();
   for (const line of lines) {
-    const name = isStation(line.group) ? stationName(line.group) : line.group;
+    const name = stationName(line.group);
     groups.set(name, [...(groups.get(name) ?? []), line]);
   }
   return groups;
@@ -67,6 +64,10 @@ export async function quotePdfOf(quote: Quote, head: QuoteHead): Promise<FileRep
     for (const one of quote.exclusions) sheet.say(`– ${one}`, { after: 0 });
     sheet.gap(6);
   }
+  if (quote.asExtra.length > 0)
+    sheet.say(`Not known yet whether it is wanted, and asked as extra work if so: ${quote.asExtra.join('; ')}.`, {
+      size: 9,
+    });
   if (quote.waits.length > 0)
     sheet.say(`Waiting that belongs to the job: ${quote.waits.join('; ')}.`, { size: 9, colour: ink.grey });
   if (quote.note !== '') sheet.say(quote.note);

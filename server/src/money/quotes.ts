@@ -1,14 +1,16 @@
+import type { z } from 'zod';
 import { estimateOf } from '@bay/core/clock';
-import { acceptedLines, draftQuote, offerOf, termsMissing, totalsOf } from '@bay/core/money';
+import { acceptedLines, draftQuote, offerOf, openTitles, termsMissing, totalsOf } from '@bay/core/money';
 import type { QuoteLine } from '@bay/core/money';
+import { counted } from '@bay/core/units';
 import { recordsOf } from '@bay/core/records';
 import { truthIn } from '@bay/core/rules';
 import * as contract from '@bay/contract/money';
 import type { OwnQuote } from '@bay/contract/money';
-import { noteChange, runCommand, writeLogEntry } from '../commands/run.ts';
+import { momentOf, noteChange, runCommand, writeLogEntry } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
-import type { Registry } from '../http/register.ts';
+import type { Caller, Registry } from '../http/register.ts';
 import { readHead } from '../jobs/store.ts';
 import { planNow } from '../plan/material.ts';
 import { termsNow } from './terms.ts';
@@ -43,6 +45,7 @@ const shown = (row: Row): OwnQuote => ({
           at: row.answered_at.toISOString(),
           declined: row.declined,
           text: row.answer_text,
+          net: row.answered_net ?? row.net,
           gross: row.answered_gross ?? row.gross,
         },
 });
@@ -86,6 +89,89 @@ const figureWords = {
 
 const titles = (lines: readonly QuoteLine[]): string[] => lines.map((l) => l.title);
 
+/** What of the body of `makeQuote` makes it. */
+type Wish = Pick<
+  z.infer<typeof contract.makeQuote.body>,
+  'net' | 'exclusions' | 'note' | 'despite' | 'after' | 'openAsExtra'
+> & {
+  /** Nothing is held against it where it is left out. */
+  shown?: number;
+};
+
+/** Makes a quote from what stands now, computed here whatever a device shows; the one before is replaced by it. */
+export async function makeQuoteNow(tx: Tx, caller: Caller, jobId: string, body: Wish, past?: Date): Promise<number> {
+  const at = momentOf(caller, past);
+  // One after the other: the second reads what the first wrote.
+  await tx.selectFrom('job').select('id').where('id', '=', jobId).forUpdate().execute();
+  await readHead(tx, jobId);
+  const [last] = await quotesOf(tx, jobId);
+  if ((last?.number ?? 0) !== body.after)
+    throw new Refusal(409, `Quote ${last?.number ?? 0} was made meanwhile. Look at it first.`);
+  if (last?.state === 'accepted')
+    throw new Refusal(409, 'The customer accepted a quote already. What comes besides is asked as extra work.');
+  const { terms, estimate, lines } = await draftNow(tx, jobId);
+  const missing = termsMissing(lines, terms);
+  if (missing.length > 0) throw new Refusal(409, `Not set yet: ${missing.map((m) => figureWords[m]).join(', ')}.`);
+  // An outside line or one of the shop's own without a price is nobody's guess.
+  const priceless = lines.filter((l) => l.state === 'counted' && l.who !== 'customer' && l.amount === undefined);
+  if (priceless.length > 0) throw new Refusal(409, `No price yet: ${titles(priceless).slice(0, 5).join(', ')}.`);
+  const open = openTitles(lines, estimate.causes);
+  if (open.length > 0 && body.despite === undefined)
+    throw badInput({
+      despite: `${counted(open.length, 'thing is', 'things are')} open: settle them, leave them off by name, or say why it goes out so.`,
+    });
+  const offer = offerOf(lines, estimate, terms, body.net);
+  if (body.shown !== undefined && offer.lineSum !== body.shown)
+    throw new Refusal(409, 'The lines moved since they were shown. Look at them again.', {
+      current: { lineSum: offer.lineSum },
+    });
+  if (offer.net <= 0) throw new Refusal(409, 'A quote asks for something: nothing is counted in yet.');
+  await tx
+    .updateTable('quote')
+    .set({ state: 'replaced' })
+    .where('job_id', '=', jobId)
+    .where('state', 'in', ['open', 'declined'])
+    .execute();
+  const number = body.after + 1;
+  const until = new Date(at.getTime() + terms.validDays * 86_400_000).toISOString().slice(0, 10);
+  await tx
+    .insertInto('quote')
+    .values({
+      shop_id: caller.shopId,
+      job_id: jobId,
+      number,
+      content: JSON.stringify({
+        lines: offer.lines,
+        taxes: offer.taxes,
+        exclusions: body.exclusions,
+        note: body.note,
+        waits: estimate.waits.filter((w) => w.state === 'counted').map((w) => w.def.title),
+        open,
+        asExtra: body.openAsExtra ? titles(lines.filter((l) => l.state === 'open')) : [],
+        despite: body.despite ?? null,
+      }),
+      net: offer.net,
+      gross: offer.gross,
+      deposit: offer.deposit,
+      valid_until: until,
+      state: 'open',
+      made_by: caller.personId,
+      made_at: at,
+      declined: '[]',
+    })
+    .execute();
+  // The amount stands with the quote, for those who may see money, and not in the book.
+  await writeLogEntry(tx, caller, {
+    jobId,
+    kind: 'decision',
+    station: 'scope',
+    text: `quote ${number} made, good until ${until}`,
+    at: past,
+  });
+  noteChange(caller, { kind: 'money' });
+  return number;
+}
+
 export function quoteRoutes(on: Registry): void {
   on.shop(contract.listQuotes, async (tx, { params }) => {
     await readHead(tx, params.jobId);
@@ -93,74 +179,10 @@ export function quoteRoutes(on: Registry): void {
   });
 
   on.shop(contract.makeQuote, (tx, { params: { jobId }, body }, caller) =>
-    runCommand(tx, caller, 'make-quote', body, async () => {
-      // One after the other: the second reads what the first wrote.
-      await tx.selectFrom('job').select('id').where('id', '=', jobId).forUpdate().execute();
-      await readHead(tx, jobId);
-      const [last] = await quotesOf(tx, jobId);
-      if ((last?.number ?? 0) !== body.after)
-        throw new Refusal(409, `Quote ${last?.number ?? 0} was made meanwhile. Look at it first.`);
-      if (last?.state === 'accepted')
-        throw new Refusal(409, 'The customer accepted a quote already. What comes besides is asked as extra work.');
-      const { terms, estimate, lines } = await draftNow(tx, jobId);
-      const missing = termsMissing(lines, terms);
-      if (missing.length > 0) throw new Refusal(409, `Not set yet: ${missing.map((m) => figureWords[m]).join(', ')}.`);
-      // An outside line or one of the shop's own without a price is nobody's guess.
-      const priceless = lines.filter((l) => l.state === 'counted' && l.who !== 'customer' && l.amount === undefined);
-      if (priceless.length > 0) throw new Refusal(409, `No price yet: ${titles(priceless).slice(0, 5).join(', ')}.`);
-      const open = lines.filter((l) => l.state === 'open');
-      if (open.length > 0 && body.despite === undefined)
-        throw badInput({
-          despite: `${open.length} lines are open: settle them, leave them off by name, or say why it goes out so.`,
-        });
-      const offer = offerOf(lines, estimate, terms, body.net);
-      if (offer.lineSum !== body.shown)
-        throw new Refusal(409, 'The lines moved since they were shown. Look at them again.', {
-          current: { lineSum: offer.lineSum },
-        });
-      if (offer.net <= 0) throw new Refusal(409, 'A quote asks for something: nothing is counted in yet.');
-      await tx
-        .updateTable('quote')
-        .set({ state: 'replaced' })
-        .where('job_id', '=', jobId)
-        .where('state', 'in', ['open', 'declined'])
-        .execute();
-      const number = body.after + 1;
-      const until = new Date(Date.now() + terms.validDays * 86_400_000).toISOString().slice(0, 10);
-      await tx
-        .insertInto('quote')
-        .values({
-          shop_id: caller.shopId,
-          job_id: jobId,
-          number,
-          content: JSON.stringify({
-            lines: offer.lines,
-            taxes: offer.taxes,
-            exclusions: body.exclusions,
-            note: body.note,
-            waits: estimate.waits.filter((w) => w.state === 'counted').map((w) => w.def.title),
-            open: titles(open),
-            despite: body.despite ?? null,
-          }),
-          net: offer.net,
-          gross: offer.gross,
-          deposit: offer.deposit,
-          valid_until: until,
-          state: 'open',
-          made_by: caller.personId,
-          declined: '[]',
-        })
-        .execute();
-      // The amount stands with the quote, for those who may see money, and not in the book.
-      await writeLogEntry(tx, caller, {
-        jobId,
-        kind: 'decision',
-        station: 'scope',
-        text: `quote ${number} made, good until ${until}`,
-      });
-      noteChange(caller, { kind: 'money' });
-      return { reply: { number }, jobId };
-    }),
+    runCommand(tx, caller, 'make-quote', body, async () => ({
+      reply: { number: await makeQuoteNow(tx, caller, jobId, body) },
+      jobId,
+    })),
   );
 
   on.shop(contract.withdrawQuote, (tx, { params: { jobId, number }, body }, caller) =>

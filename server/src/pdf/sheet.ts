@@ -21,12 +21,19 @@ const bottom = 70;
 
 /** Signs of the first file; the others are taken from the second. */
 const common =
-  /[\u0000-\u00ff\u0131\u0152\u0153\u02c6\u02da\u02dc\u2013\u2014\u2018-\u201a\u201c-\u201e\u2022\u2026\u20ac\u2122]+/u;
+  /[\u0020-\u00ff\u0131\u0152\u0153\u02c6\u02da\u02dc\u2013\u2014\u2018-\u201a\u201c-\u201e\u2022\u2026\u20ac\u2122]+/u;
 const runs = (text: string): { wide: boolean; text: string }[] =>
   text
     .split(new RegExp(`(${common.source})`, 'u'))
     .filter((part) => part !== '')
     .map((part) => ({ wide: !common.test(part), text: part }));
+
+interface Words {
+  face?: Face;
+  /** points */
+  size?: number;
+  colour?: string;
+}
 
 export class Sheet {
   private readonly doc: PDFKit.PDFDocument;
@@ -99,7 +106,10 @@ export class Sheet {
   }
 
   /** A paragraph over the whole width. */
-  say(text: string, { face = 'plain' as Face, size = 10, colour = ink.black as string, after = 4 } = {}): this {
+  say(
+    text: string,
+    { face = 'plain', size = 10, colour = ink.black, after = 4 }: Words & { after?: number } = {},
+  ): this {
     for (const line of this.linesOf(text, face, size, this.width)) {
       this.room(size * 1.35);
       this.put(line, margin, face, size, colour);
@@ -113,7 +123,7 @@ export class Sheet {
   row(
     left: string,
     right: string,
-    { face = 'plain' as Face, size = 10, colour = ink.black as string, note = '' } = {},
+    { face = 'plain', size = 10, colour = ink.black, note = '' }: Words & { note?: string } = {},
   ): this {
     const lines = this.linesOf(left, face, size, this.width - 110);
     const small = note === '' ? [] : this.linesOf(note, 'plain', size - 2, this.width - 110);

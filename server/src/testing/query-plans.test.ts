@@ -2,6 +2,7 @@ import { readPart } from '@bay/contract/parts';
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import * as kit from '@bay/contract/kit';
+import * as money from '@bay/contract/money';
 import { setCurrency } from '@bay/contract/money';
 import { endpoints } from '@bay/contract/all';
 import * as clock from '@bay/contract/clock';
@@ -211,6 +212,52 @@ const calls: [Endpoint, (t: Things) => Input][] = [
     }),
   ],
   [setCurrency, () => ({ body: body({ currency: 'XXX' }) })],
+  [money.readTerms, () => ({})],
+  [
+    money.setTerms,
+    () => ({
+      body: body({
+        revision: 0,
+        terms: {
+          hourRate: 8000,
+          hourCost: 5000,
+          priceUnit: 100,
+          markup: 10,
+          sundries: 5,
+          tax: 20,
+          deposit: 30,
+          validDays: 30,
+        },
+      }),
+    }),
+  ],
+  [
+    money.makeQuote,
+    (t) => ({
+      params: { jobId: t.jobId },
+      body: body({ after: 0, despite: 'nothing is settled yet' }),
+    }),
+  ],
+  [money.listQuotes, (t) => ({ params: { jobId: t.jobId } })],
+  [money.quotePdf, (t) => ({ params: { jobId: t.jobId, number: 1 } })],
+  [handover.customerQuotePdf, (t) => ({ params: { token: t.token, number: 1 } })],
+  [
+    handover.answerQuote,
+    (t) => ({
+      params: { token: t.token },
+      body: body({ number: 1, say: 'yes', name: 'Ada Ferrow' }),
+    }),
+  ],
+  [money.withdrawQuote, (t) => ({ params: { jobId: t.jobId, number: 1 }, body: body() })],
+  [money.readAccount, (t) => ({ params: { jobId: t.jobId } })],
+  [
+    money.addPayment,
+    (t) => ({
+      params: { jobId: t.jobId },
+      body: body({ id: commandId(), sort: 'deposit', amount: 1000, on: '2026-11-26' }),
+    }),
+  ],
+  [money.moneyLines, (t) => ({ params: { jobId: t.jobId } })],
   [readPart, (t) => ({ params: { partId: t.partId } })],
   [
     jobs.changeJob,

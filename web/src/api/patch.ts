@@ -119,6 +119,7 @@ export async function readAgain(client: QueryClient, event: LiveEvent): Promise<
   if (has('sessions') || has('crew')) for (const key of [keys.me, keys.crew, keys.sessions, keys.floor]) again(key);
   if (has('suppliers')) again(keys.suppliers);
   if (has('shop')) again(keys.me);
+  if (has('money')) again(keys.terms);
   if (has('unit') || has('job') || all) again(keys.units());
   if (all || has('clock') || of(event, 'record').some((c) => waitedFor.has(c.record))) again(keys.waiting);
   if (changes.length > 0) again(keys.bench);
@@ -126,6 +127,10 @@ export async function readAgain(client: QueryClient, event: LiveEvent): Promise<
   if (has('log') || all) for (const key of [keys.book(jobId), keys.history(jobId), keys.takeover(jobId)]) again(key);
   if (has('clock') || all) again(keys.clocks(jobId));
   if (has('links')) again(keys.links(jobId));
+  if (has('money')) again(keys.quotes(jobId));
+  // What was paid, worked and agreed to makes the account.
+  const counts = of(event, 'record').some((c) => c.record === 'kit' || c.record === 'ask');
+  if (has('money') || has('clock') || counts || all) again(keys.account(jobId));
   if (has('job')) again(keys.finished);
   await Promise.all([patchJob(client, jobId, event), patchFloor(client, jobId, event)]);
 }

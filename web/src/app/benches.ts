@@ -10,6 +10,7 @@ import { commissioningViews } from '../commissioning/view.ts';
 import { handoverViews } from '../handover/view.ts';
 import { factsViews } from '../facts/view.ts';
 import { kitViews } from '../kit/view.ts';
+import { moneyViews } from '../money/view.ts';
 import { logbookViews } from '../logbook/view.ts';
 import { clockViews } from '../clock/view.ts';
 import type { BenchView } from '../ui/index.ts';
@@ -26,6 +27,7 @@ export const benchViews: readonly BenchView[] = [
   ...handoverViews,
   ...factsViews,
   ...kitViews,
+  ...moneyViews,
   ...logbookViews,
   ...clockViews,
   ...partsViews,

@@ -8,6 +8,7 @@ import type { StationId } from '@bay/core/jobs';
 import { answerAsCustomer, readCustomerView } from '@bay/contract/handover';
 import type { CustomerView } from '@bay/contract/handover';
 import { call, keys, newId, sentenceOf } from '../api/index.ts';
+import { CustomerQuote } from './CustomerQuote.tsx';
 import { dayWords, Failed, fromToday, Loading, StationLine, Trouble } from '../ui/index.ts';
 
 function Ask({ token, ask, currency }: { token: string; ask: CustomerView['asks'][number]; currency: string }) {
@@ -109,6 +110,14 @@ export function CustomerPage() {
           </p>
         ))}
       </div>
+      {v.quote && (
+        <>
+          <h2 style={{ margin: '16px 0 8px' }}>
+            {v.quote.state === 'open' ? 'What it would cost' : 'What was agreed'}
+          </h2>
+          <CustomerQuote key={v.quote.number} token={token} quote={v.quote} currency={v.currency} />
+        </>
+      )}
       {v.asks.length > 0 && <h2 style={{ margin: '16px 0 8px' }}>The shop asks you</h2>}
       <ul>
         {v.asks.map((a) => (

@@ -23,6 +23,7 @@ export function MoneyInput({
   onBlur?: () => void;
   error?: string | undefined;
   autoFocus?: boolean;
+  placeholder?: string;
 }) {
   const read = value.trim() === '' ? undefined : readMoney(value, currency);
   return (

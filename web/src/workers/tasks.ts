@@ -1,6 +1,8 @@
 import { bestPosition, compareCandidates, findPlans } from '@bay/core/fit';
 import type { Candidate, CandidateRow, FitOption, FitProblem, Plans, Position } from '@bay/core/fit';
 import type { FactBook } from '@bay/core/facts';
+import { riskOf } from '@bay/core/money';
+import type { Risk, RiskInput } from '@bay/core/money';
 
 /** How far a task is, from 0 to 1. */
 export type Progress = (share: number) => void;
@@ -25,6 +27,7 @@ export const tasks = {
     wish: { problem: FitProblem; options: readonly FitOption[]; reserveMm: number } | undefined,
     progress: Progress,
   ): Plans | undefined => wish && findPlans(wish.problem, wish.options, wish.reserveMm, { progress }),
+  quoteRisk: (input: RiskInput | undefined, progress: Progress): Risk | undefined => input && riskOf(input, progress),
 } as const;
 
 export type Tasks = typeof tasks;

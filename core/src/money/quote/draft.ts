@@ -178,3 +178,9 @@ export function termsMissing(lines: readonly QuoteLine[], terms: Terms): ('hourR
     ...(parts && terms.priceUnit === undefined ? (['priceUnit'] as const) : []),
   ];
 }
+
+/** What a quote would go out with unsettled: lines of which nobody knows whether they are wanted, causes nobody answered. */
+export const openTitles = (lines: readonly QuoteLine[], causes: readonly CauseLine[]): string[] => [
+  ...lines.filter((l) => l.state === 'open').map((l) => l.title),
+  ...causes.filter((c) => c.state === 'open').map((c) => `not said: ${c.def.title.toLowerCase()}`),
+];

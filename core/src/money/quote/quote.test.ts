@@ -22,8 +22,20 @@ import {
 } from '../index.ts';
 import type { QuoteLineRecord, RiskInput, Terms } from '../index.ts';
 
-const terms: Terms = { ...noTerms, hourRate: 8000, hourCost: 5000, priceUnit: 100, markup: 20, tax: 20 };
-const task = (id: string, hours: Range, state: 'counted' | 'open' = 'counted', causes: string[] = []) => ({
+const terms: Terms = {
+  ...noTerms,
+  hourRate: 8000,
+  hourCost: 5000,
+  priceUnit: 100,
+  markup: 20,
+  tax: 20,
+};
+const task = (
+  id: string,
+  hours: Range,
+  state: 'counted' | 'open' = 'counted',
+  causes: string[] = [],
+) => ({
   id,
   title: id,
   station: 'fit' as const,
@@ -37,7 +49,11 @@ const task = (id: string, hours: Range, state: 'counted' | 'open' = 'counted', c
   skill: 'general',
   leftOut: '',
 });
-const estimateOf = (...tasks: ReturnType<typeof task>[]): Estimate => ({ tasks, causes: [], waits: [] });
+const estimateOf = (...tasks: ReturnType<typeof task>[]): Estimate => ({
+  tasks,
+  causes: [],
+  waits: [],
+});
 const kitLine = (id: string, state: KitLine['state'] = 'needed'): KitLine => ({
   def: kitLineOf(id),
   state,
@@ -63,13 +79,23 @@ describe('lines of a quote', () => {
     expect(part!.amount).toBe(11000);
   });
   it('a figure that the shop did not set is no nought: the line has no amount, and the figure is named', () => {
-    const lines = draft(estimateOf(task('a', [1, 2, 3])), [kitLine('kit-mount-cushions')], {}, noTerms);
+    const lines = draft(
+      estimateOf(task('a', [1, 2, 3])),
+      [kitLine('kit-mount-cushions')],
+      {},
+      noTerms,
+    );
     expect(lines.map((l) => l.amount)).toEqual([undefined, undefined]);
     expect(termsMissing(lines, noTerms)).toEqual(['hourRate', 'hourCost', 'priceUnit']);
     expect(termsMissing(lines, terms)).toEqual([]);
   });
   it('are left off by name, fixed, done by the customer or by somebody outside', () => {
-    const e = estimateOf(task('a', [1, 1, 1]), task('b', [1, 1, 1]), task('c', [1, 1, 1]), task('d', [1, 1, 1], 'open'));
+    const e = estimateOf(
+      task('a', [1, 1, 1]),
+      task('b', [1, 1, 1]),
+      task('c', [1, 1, 1]),
+      task('d', [1, 1, 1], 'open'),
+    );
     const lines = draft(e, [], {
       a: { take: 'out', why: 'done before' },
       b: { take: 'in', who: 'customer' },
@@ -91,7 +117,10 @@ describe('lines of a quote', () => {
   });
   it('what is proposed or waits is open, and what is open is in no offer', () => {
     const e = estimateOf(task('a', [1, 1, 1], 'open'));
-    const lines = draft(e, [kitLine('kit-mount-cushions', 'proposed'), kitLine('kit-gearbox-mount', 'waits')]);
+    const lines = draft(e, [
+      kitLine('kit-mount-cushions', 'proposed'),
+      kitLine('kit-gearbox-mount', 'waits'),
+    ]);
     expect(lines.every((l) => l.state === 'open')).toBe(true);
     expect(offerOf(lines, e, terms).lines).toEqual([]);
   });
@@ -108,15 +137,23 @@ describe('sums of a quote', () => {
     { minLength: 1, maxLength: 60 },
   );
   it('nothing is lost: the net is the sum of the lines, the gross the net and its taxes, in every currency (property)', () => {
-    for (const currency of ['XXX', ...currencies.filter((c) => decimalsOf(c) !== 2).slice(0, 4), 'EUR'])
+    for (const currency of [
+      'XXX',
+      ...currencies.filter((c) => decimalsOf(c) !== 2).slice(0, 4),
+      'EUR',
+    ])
       fc.assert(
         fc.property(amounts, (lines) => {
           const { net, taxes, gross } = totalsOf(lines, 30);
           expect(net).toBe(lines.reduce((sum, l) => sum + l.amount, 0));
           expect(gross).toBe(taxes.reduce((sum, t) => sum + t.amount, net));
-          expect([net, gross, ...taxes.map((t) => t.amount)].every(Number.isInteger), currency).toBe(true);
+          expect(
+            [net, gross, ...taxes.map((t) => t.amount)].every(Number.isInteger),
+            currency,
+          ).toBe(true);
           // Each tax is within half a smallest unit of the exact one.
-          for (const t of taxes) expect(Math.abs(t.amount - (t.on * t.rate) / 100)).toBeLessThanOrEqual(0.5);
+          for (const t of taxes)
+            expect(Math.abs(t.amount - (t.on * t.rate) / 100)).toBeLessThanOrEqual(0.5);
         }),
         { seed: 12, numRuns: 60 },
       );
@@ -124,7 +161,10 @@ describe('sums of a quote', () => {
   it('only what is optional can be left out alone (property)', () =>
     fc.assert(
       fc.property(amounts, (lines) => {
-        const kept = acceptedLines(lines, lines.map((l) => l.id));
+        const kept = acceptedLines(
+          lines,
+          lines.map((l) => l.id),
+        );
         expect(kept).toEqual(lines.filter((l) => !l.optional));
       }),
       { seed: 12, numRuns: 60 },
@@ -142,13 +182,25 @@ describe('sums of a quote', () => {
 });
 
 describe('what a job may cost', () => {
-  const bare: RiskInput = { work: [], parts: [], causes: [], hourCost: 100, sundries: 0, trials: 20_000, seed: 7 };
+  const bare: RiskInput = {
+    work: [],
+    parts: [],
+    causes: [],
+    hourCost: 100,
+    sundries: 0,
+    trials: 20_000,
+    seed: 7,
+  };
   const one = { hours: [10, 10, 10] as Range, causes: [] as string[], odds: 1 };
 
   it('the shapes of a range have its mean and its spread (moments of the beta distribution, jstat)', () =>
     fc.assert(
       fc.property(
-        fc.tuple(fc.double({ min: 0, max: 50, noNaN: true }), fc.double({ min: 0, max: 50, noNaN: true }), fc.double({ min: 0.1, max: 50, noNaN: true })),
+        fc.tuple(
+          fc.double({ min: 0, max: 50, noNaN: true }),
+          fc.double({ min: 0, max: 50, noNaN: true }),
+          fc.double({ min: 0.1, max: 50, noNaN: true }),
+        ),
         ([low, a, b]) => {
           const range: Range = [low, low + Math.min(a, b), low + Math.max(a, b)];
           const shapes = shapesOf(range);
@@ -175,12 +227,17 @@ describe('what a job may cost', () => {
   });
   it('independent tasks add their means, and their spreads as squares (common practice; jstat normal)', () => {
     const range: Range = [2, 3, 10];
-    const risk = riskOf({ ...bare, parts: Array.from({ length: 40 }, () => ({ cost: range, odds: 1 })) });
+    const risk = riskOf({
+      ...bare,
+      parts: Array.from({ length: 40 }, () => ({ cost: range, odds: 1 })),
+    });
     const mean = 40 * meanOf(range);
     const spread = Math.sqrt(40) * spreadOf(range);
     expect(Math.abs(risk.mean - mean)).toBeLessThan((4 * spread) / Math.sqrt(20_000));
     for (const share of [0.1, 0.5, 0.9])
-      expect(Math.abs(risk.quantiles[share * 100]! - jstat.normal.inv(share, mean, spread))).toBeLessThan(0.1 * spread);
+      expect(
+        Math.abs(risk.quantiles[share * 100]! - jstat.normal.inv(share, mean, spread)),
+      ).toBeLessThan(0.1 * spread);
   });
   it('a common cause moves all it touches together: the spread is that of the cause, not its root (closed form)', () => {
     const work = Array.from({ length: 25 }, () => ({ ...one, causes: ['c'] }));
@@ -198,11 +255,17 @@ describe('what a job may cost', () => {
     expect(Math.abs(risk.mean - 50)).toBeLessThan(1.5);
   });
   it('chance and price are the turn of each other, and both go one way (property)', () => {
-    const risk = riskOf({ ...bare, work: [{ ...one, hours: [5, 10, 40] }], parts: [{ cost: [100, 500, 900], odds: 1 }] });
+    const risk = riskOf({
+      ...bare,
+      work: [{ ...one, hours: [5, 10, 40] }],
+      parts: [{ cost: [100, 500, 900], odds: 1 }],
+    });
     fc.assert(
       fc.property(fc.double({ min: 0.01, max: 0.99, noNaN: true }), (chance) => {
         expect(chanceOfLoss(risk, priceForChance(risk, chance))).toBeCloseTo(chance, 1);
-        expect(priceForChance(risk, chance)).toBeGreaterThanOrEqual(priceForChance(risk, Math.min(1, chance + 0.01)));
+        expect(priceForChance(risk, chance)).toBeGreaterThanOrEqual(
+          priceForChance(risk, Math.min(1, chance + 0.01)),
+        );
       }),
       { seed: 12 },
     );
@@ -217,7 +280,10 @@ describe('what a job may cost', () => {
   });
   it('the customer’s own work costs the shop nothing, outside work its price', () => {
     const e = estimateOf(task('a', [10, 10, 10]), task('b', [10, 10, 10]));
-    const lines = draft(e, [], { a: { take: 'in', who: 'customer' }, b: { take: 'in', who: 'outside', price: 7000 } });
+    const lines = draft(e, [], {
+      a: { take: 'in', who: 'customer' },
+      b: { take: 'in', who: 'outside', price: 7000 },
+    });
     const risk = riskOf(riskInputOf(lines, [], { ...terms, sundries: 0 }, { trials: 100 }));
     expect(risk.quantiles[0]).toBe(7000);
     expect(risk.quantiles[100]).toBe(7000);

@@ -68,14 +68,19 @@ function drawn(range: Range, shapes: ReturnType<typeof shapesOf>, random: () => 
   return range[0] + (range[2] - range[0]) * (a / (a + b));
 }
 
-/** What a draft may cost: lines that are open count with even odds, what the customer does costs the shop nothing. */
+/**
+ * What a draft may cost: what the customer does costs the shop nothing. Lines that are open count with even odds where the shop
+ * carries them, and not at all where they are asked as extra work once they turn out to be wanted.
+ */
 export function riskInputOf(
   lines: readonly QuoteLine[],
   causes: readonly CauseLine[],
   terms: Terms,
-  { trials = 10_000, seed = 1 } = {},
+  { trials = 10_000, seed = 1, carriesOpen = true } = {},
 ): RiskInput {
-  const live = lines.filter((l) => (l.state === 'counted' || l.state === 'open') && l.who !== 'customer');
+  const live = lines.filter(
+    (l) => (l.state === 'counted' || (carriesOpen && l.state === 'open')) && l.who !== 'customer',
+  );
   const odds = (state: string): number => (state === 'counted' ? 1 : 0.5);
   return {
     work: live.flatMap((l) =>
