@@ -21,6 +21,23 @@ export interface KitLine {
 }
 
 const behindStays = when('cho-gearbox-stays = yes');
+const standsOnly = when('cho-goal = mock-up');
+/** What an engine wants to run, and to be driven: a mock-up, which only stands in its place, has none of it. */
+const toRun: ReadonlySet<string> = new Set([
+  'accessory',
+  'air',
+  'comfort',
+  'control',
+  'controls',
+  'cooling',
+  'electrics',
+  'exhaust',
+  'fuel',
+  'heat',
+  'instruments',
+  'oil',
+  'papers',
+]);
 
 const byId = new Map(kitLines.map((line) => [line.id, line]));
 
@@ -45,7 +62,9 @@ export interface KitAskers {
 export function kitPlan(truthOf: TruthOf, facts: FactBook, askers: KitAskers, placeOpen?: string): KitLine[] {
   const lines: KitLine[] = [];
   const staysBehind = truthOf(behindStays).is === true;
+  const isMockUp = truthOf(standsOnly).is === true;
   for (const def of kitLines) {
+    if (isMockUp && toRun.has(def.system) && !askers.chosen.has(def.id)) continue;
     if (def.behind && staysBehind && !askers.chosen.has(def.id)) continue;
     const truth = truthOf(def.when);
     const chosen = askers.chosen.get(def.id) ?? [];

@@ -11,3 +11,4 @@ export * from './line-context.ts';
 export * from './takeover.ts';
 export * from './title.ts';
 export * from './content-check.ts';
+export * from './goals.ts';

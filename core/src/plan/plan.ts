@@ -9,7 +9,7 @@ import type { ProvisionalItem } from '../commissioning/provisional.ts';
 import type { GateProof } from '../commissioning/records.ts';
 import { harvestPlan } from '../donors/harvest.ts';
 import type { HarvestLine } from '../donors/harvest.ts';
-import { isFactId, withInferred } from '../facts/index.ts';
+import { isFactId, when, withInferred } from '../facts/index.ts';
 import type { FactBook } from '../facts/index.ts';
 import { gapsByPlace, interfaceOf, judge, movesWithEngine } from '../fit/judge.ts';
 import type { FitLine } from '../fit/judge.ts';
@@ -102,6 +102,8 @@ export interface Plan {
   /** For each fact nobody knows: the verdicts and lines that wait for it. */
   waitingFor: ReadonlyMap<string, readonly string[]>;
 }
+
+const standsOnly = when('cho-goal = mock-up');
 
 function applying<T extends { when: Condition }>(defs: readonly T[], truthOf: TruthOf): Applying<T>[] {
   return defs.flatMap((def) => {
@@ -293,7 +295,8 @@ export class Planner {
       harvestSteps: this.harvest.compute(this.donor.of, effects),
       harvest: harvestPlan(this.donor.of),
       gates,
-      circuits: applying(usualCircuits, this.own.of),
+      // An engine that only stands in its place is wired to nothing.
+      circuits: this.own.of(standsOnly).is === true ? [] : applying(usualCircuits, this.own.of),
       benchTests: tests,
       fills,
       provisional: input.gateInputs.provisional,

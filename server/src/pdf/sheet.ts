@@ -126,11 +126,18 @@ export class Sheet {
     { face = 'plain', size = 10, colour = ink.black, note = '' }: Words & { note?: string } = {},
   ): this {
     const lines = this.linesOf(left, face, size, this.width - 110);
-    const small = note === '' ? [] : this.linesOf(note, 'plain', size - 2, this.width - 110);
+    const beside = this.widthOf(lines.at(-1)!, face, size) + 8;
+    const fits = beside + this.widthOf(note, 'plain', size - 2) <= this.width - 110;
+    const small = note === '' || fits ? [] : this.linesOf(note, 'plain', size - 2, this.width - 110);
     this.room(lines.length * size * 1.35 + small.length * size + 3);
     lines.forEach((line, i) => {
       this.put(line, margin, face, size, colour);
       if (i === 0) this.put(right, margin + this.width - this.widthOf(right, face, size), face, size, colour);
+      if (fits && i === lines.length - 1) {
+        this.y += 1.6;
+        this.put(note, margin + beside, 'plain', size - 2, ink.grey);
+        this.y -= 1.6;
+      }
       this.y += size * 1.35;
     });
     for (const line of small) {

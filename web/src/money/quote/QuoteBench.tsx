@@ -12,6 +12,7 @@ import { useWork } from '../../workers/index.ts';
 import { useCurrency } from '../useCurrency.ts';
 import { AccountPanel } from './AccountPanel.tsx';
 import { CostDrawing } from './CostDrawing.tsx';
+import { Goals } from './Goals.tsx';
 import { OwnLineForm } from './LineForm.tsx';
 import { Section } from './Lines.tsx';
 import { TermsForm } from './TermsForm.tsx';
@@ -255,6 +256,7 @@ export default function QuoteBench() {
         </div>
       )}
       <Questions draft={draft} />
+      <Goals draft={draft} seesMoney={seesMoney} />
       {(['work', 'parts', 'outside'] as const).map((section) => (
         <Section key={section} section={section} lines={lines} seesMoney={seesMoney} begins={section === 'work'} />
       ))}
