@@ -226,7 +226,102 @@ export async function loadDemo(db: Db, now: Date): Promise<boolean> {
       for (const a of acts) await act(tx, callers, jobId, a, now);
     });
   }
+  await inShop(db, shopId, (tx) => orders(tx, boss, now));
   return true;
+}
+
+/** What the shop has on order: one late and partly here, one out at the machine shop. */
+async function orders(tx: Tx, { shopId, personId }: Caller, now: Date): Promise<void> {
+  const jobs = await tx.selectFrom('job').select(['id', 'number']).orderBy('number').execute();
+  const ofJob = (at: number): string => jobs[at]!.id;
+  const all = [
+    {
+      supplier: 'Copper Yard',
+      sort: 'goods' as const,
+      ordered: -9,
+      promised: -2,
+      reference: 'CY-4471',
+      tracking: 'left their store on Tuesday',
+      freight: 14_50,
+      lines: [
+        { job: 2, title: 'Heater hose 19 mm', options: '2 m, formed', count: 2, came: 2, price: 11_90 },
+        { job: 3, title: 'Fuel hose 8 mm, SAE 30R9', options: '3 m', count: 1, came: 0, price: 24_00 },
+      ],
+      back: { line: 0, count: 1, reason: 'too stiff for the bend', until: 5 },
+    },
+    {
+      supplier: 'Lathe and Loom',
+      sort: 'outside-work' as const,
+      ordered: -4,
+      promised: 6,
+      reference: 'block 0404',
+      tracking: '',
+      freight: undefined,
+      lines: [{ job: 3, title: 'Block faced and bored', options: 'sheet with it', count: 1, came: 0, price: 420_00 }],
+      back: undefined,
+    },
+  ];
+  for (const [i, o] of all.entries()) {
+    const [id, supplierId] = [randomUUID(), randomUUID()];
+    await tx.insertInto('supplier').values({ shop_id: shopId, id: supplierId, name: o.supplier }).execute();
+    await tx
+      .insertInto('purchase')
+      .values({
+        shop_id: shopId,
+        id,
+        number: i + 1,
+        sort: o.sort,
+        supplier_id: supplierId,
+        ordered_on: day(o.ordered, now),
+        promised_on: day(o.promised, now),
+        reference: o.reference,
+        tracking: o.tracking,
+        by_id: personId,
+      })
+      .execute();
+    const amounts: { of_id: string; sort: 'price' | 'freight'; amount: number }[] = [];
+    for (const [n, l] of o.lines.entries()) {
+      const lineId = randomUUID();
+      const back = o.back?.line === n ? o.back : undefined;
+      await tx
+        .insertInto('purchase_line')
+        .values({
+          shop_id: shopId,
+          id: lineId,
+          purchase_id: id,
+          job_id: ofJob(l.job),
+          title: l.title,
+          options: l.options,
+          count: l.count,
+          came: l.came,
+          sent_back: back?.count ?? 0,
+        })
+        .execute();
+      amounts.push({ of_id: lineId, sort: 'price', amount: l.price });
+      if (back)
+        await tx
+          .insertInto('sent_back')
+          .values({
+            shop_id: shopId,
+            id: randomUUID(),
+            purchase_id: id,
+            line_id: lineId,
+            count: back.count,
+            reason: back.reason,
+            on_day: day(-1, now),
+            until_day: day(back.until, now),
+            by_id: personId,
+          })
+          .execute();
+    }
+    if (o.freight !== undefined) amounts.push({ of_id: id, sort: 'freight', amount: o.freight });
+    await withMoney(tx, () =>
+      tx
+        .insertInto('purchase_amount')
+        .values(amounts.map((a) => ({ ...a, shop_id: shopId, purchase_id: id, by_id: personId })))
+        .execute(),
+    );
+  }
 }
 
 /** The candidates' own facts: they hang on the engines, whichever of them goes in. */

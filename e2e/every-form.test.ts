@@ -236,6 +236,22 @@ const forms: readonly AForm[] = [
     press: ['Money received'],
     submit: 'Write it down',
   },
+  {
+    form: 'PlaceOrderForm',
+    view: 'Wendling/kit',
+    press: ['Engine cushions, new pair', 'Order it'],
+    submit: 'It is ordered',
+  },
+  { form: 'ChangeOrderForm', view: '/orders', press: ['Change: order 1'], submit: 'Keep' },
+  {
+    form: 'CancelForm',
+    view: '/orders',
+    press: ['Does not come: order 2'],
+    submit: 'Cancel this line',
+  },
+  { form: 'SendBackForm', view: '/orders', press: ['Goes back: order 1'], submit: 'Send it back' },
+  { form: 'SettleForm', view: '/orders', press: ['Money back'], submit: 'It is settled' },
+  { form: 'ReceiveForm', view: '/orders', press: ['Came: order 1'], submit: 'It is here' },
   { form: 'AddPerson', view: '/crew', submit: 'Add' },
   { form: 'ShopCurrency', view: '/crew', submit: 'Count in this' },
   {

@@ -11,6 +11,7 @@ export const viewsOf = (
 ): readonly (readonly [name: string, path: string, words: string | RegExp])[] => [
   ['the Floor', '/', 'The Yard'],
   ['book in', '/book-in', 'What the customer wants'],
+  ['orders', '/orders', 'Late'],
   ['units', '/units', 'Engine unit of the coupe'],
   ['schools', '/schools', 'Not a matter of school'],
   ['sums', '/sums', 'Source'],

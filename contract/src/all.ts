@@ -8,6 +8,7 @@ import * as jobs from './jobs.ts';
 import * as kit from './kit.ts';
 import * as logbook from './logbook.ts';
 import * as money from './money.ts';
+import * as orders from './orders.ts';
 import * as parts from './parts.ts';
 import * as records from './records.ts';
 import * as schools from './schools.ts';
@@ -25,6 +26,7 @@ export const endpoints: readonly [name: string, endpoint: Endpoint][] = [
   kit,
   parts,
   money,
+  orders,
   schools,
   calc,
   handover,

@@ -10,6 +10,7 @@ export const kitKinds = {
       status: z.enum(kitStatuses),
       options: text(300).optional(),
       note: text(500).optional(),
+      despite: text(300).min(10, 'Say it in a sentence.').optional(),
       supplierId: id.optional(),
       price: amountOfMoney.optional(),
     }),

@@ -20,6 +20,8 @@ export const change = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('schools') }),
   z.object({ kind: z.literal('crew') }),
   z.object({ kind: z.literal('suppliers') }),
+  /** Orders of the shop. */
+  z.object({ kind: z.literal('orders') }),
   /** Quotes, payments, the account of a job. */
   z.object({ kind: z.literal('money') }),
   /** What is set for the whole shop. */

@@ -32,6 +32,7 @@ import type { PhotoStore } from './logbook/photo-store.ts';
 import { logbookRoutes } from './logbook/routes.ts';
 import { moneyKinds } from './money/kinds.ts';
 import { moneyRoutes } from './money/routes.ts';
+import { orderRoutes } from './orders/routes.ts';
 import { partsKinds } from './parts/kinds.ts';
 import { partRoutes } from './parts/routes.ts';
 import { prepKinds } from './prep/kinds.ts';
@@ -77,6 +78,7 @@ export function registerRoutes(on: Registry, db: Db, tries: Tries, photos: Photo
   partRoutes(on);
   supplierRoutes(on);
   moneyRoutes(on);
+  orderRoutes(on);
   logbookRoutes(on, photos);
   clockRoutes(on);
   sessionRoutes(on);

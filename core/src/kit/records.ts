@@ -7,6 +7,8 @@ export interface KitRecord extends Stamp {
   status: KitStatus;
   options?: string | undefined;
   note?: string | undefined;
+  /** Why it was ordered although something about it was open. */
+  despite?: string | undefined;
   /** Whom it comes from. */
   supplierId?: string | undefined;
   /** Paid, in the smallest unit of the shop's currency. */

@@ -6,6 +6,7 @@ import type { ClockRow } from '@bay/contract/clock';
 import type { UnitRole } from '@bay/contract/jobs';
 import type { OwnQuote, paymentSorts, Quote } from '@bay/contract/money';
 import type { WorkKind } from '@bay/core/clock';
+import type { OrderSort } from '@bay/core/orders';
 import type { StationId } from '@bay/core/jobs';
 
 type Stamp = ColumnType<Date, Date | string | undefined, Date | string>;
@@ -71,6 +72,61 @@ export interface Database {
     answer_text: Generated<string>;
     answered_gross: number | null;
     answered_net: number | null;
+  };
+  purchase: {
+    shop_id: string;
+    id: string;
+    number: number;
+    sort: OrderSort;
+    supplier_id: string;
+    ordered_on: string;
+    promised_on: string | null;
+    reference: Generated<string>;
+    tracking: Generated<string>;
+    note: Generated<string>;
+    /** Something is still to come, or to be settled. */
+    open: Generated<boolean>;
+    by_id: string;
+    at: Stamp;
+    revision: Generated<number>;
+  };
+  purchase_line: {
+    shop_id: string;
+    id: string;
+    purchase_id: string;
+    job_id: string;
+    kit_id: string | null;
+    title: string;
+    options: Generated<string>;
+    count: number;
+    came: Generated<number>;
+    wrong: Generated<number>;
+    sent_back: Generated<number>;
+    cancelled: Generated<boolean>;
+    step: string | null;
+    despite: string | null;
+  };
+  sent_back: {
+    shop_id: string;
+    id: string;
+    purchase_id: string;
+    line_id: string;
+    count: number;
+    reason: string;
+    on_day: string;
+    until_day: string | null;
+    settled: Generated<boolean>;
+    by_id: string;
+    at: Stamp;
+  };
+  purchase_amount: {
+    shop_id: string;
+    of_id: string;
+    sort: 'price' | 'freight' | 'back';
+    purchase_id: string;
+    amount: number;
+    by_id: string;
+    at: Stamp;
   };
   payment: {
     shop_id: string;
@@ -164,7 +220,14 @@ export interface Database {
   supplier: { id: string; shop_id: string; name: string; revision: Generated<number>; created_at: Stamp };
   part: { id: string; shop_id: string; job_id: string; key: string; title: string; label: string; place: string };
   bag: { id: string; shop_id: string; job_id: string; key: string; what: string; label: string; place: string | null };
-  kit_line: { shop_id: string; job_id: string; key: string; status: string; supplier_id: string | null };
+  kit_line: {
+    shop_id: string;
+    job_id: string;
+    key: string;
+    status: string;
+    despite: string | null;
+    supplier_id: string | null;
+  };
   money: { shop_id: string; job_id: string; kind: RecordKind; key: string; amount: number; by_id: string; at: Stamp };
   log_entry: {
     id: Generated<number>;

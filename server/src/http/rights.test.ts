@@ -6,6 +6,7 @@ import * as handover from '@bay/contract/handover';
 import * as jobs from '@bay/contract/jobs';
 import { addSupplier } from '@bay/contract/kit';
 import { readLog, writeLog } from '@bay/contract/logbook';
+import { placeOrder, receiveOrder, sendBack } from '@bay/contract/orders';
 import { makeQuote, readTerms, setTerms } from '@bay/contract/money';
 import { putRecord } from '@bay/contract/records';
 import { Client, commandId, freshDatabase, startServer } from '../testing/harness.ts';
@@ -50,6 +51,9 @@ interface Ids {
   command: string;
   supplierId: string;
   termsRevision: number;
+  orderId: string;
+  lineId: string;
+  backId: string;
 }
 
 /** A job with something in it that every endpoint can be asked about; made anew for each call, so that calls do not meet. */
@@ -119,7 +123,29 @@ async function material(shop: TestShop, by: Client): Promise<Ids> {
     params: { jobId },
     body: body({ after: 0, despite: 'nothing is settled yet' }) as never,
   });
+  const [orderId, lineId, backId] = [commandId(), commandId(), commandId()];
+  await shop.manager.good(placeOrder, {
+    body: body(anOrder(supplier.id, jobId, orderId, lineId)) as never,
+  });
+  await shop.manager.good(receiveOrder, {
+    params: { orderId },
+    body: body({ revision: 1, lines: [{ id: lineId, came: 2 }] }) as never,
+  });
+  await shop.manager.good(sendBack, {
+    params: { orderId },
+    body: body({
+      revision: 2,
+      id: backId,
+      lineId,
+      count: 1,
+      reason: 'wrong side',
+      on: '2026-11-26',
+    }) as never,
+  });
   return {
+    orderId,
+    lineId,
+    backId,
     supplierId: supplier.id,
     termsRevision,
     jobId,
@@ -136,6 +162,13 @@ async function material(shop: TestShop, by: Client): Promise<Ids> {
   };
 }
 
+const anOrder = (supplierId: string, jobId: string, id = commandId(), lineId = commandId()) => ({
+  id,
+  sort: 'goods',
+  supplierId,
+  orderedOn: '2026-11-20',
+  lines: [{ id: lineId, jobId, title: 'Coolant neck', count: 3 }],
+});
 const terms = {
   hourRate: 8000,
   hourCost: 5000,
@@ -241,6 +274,42 @@ const calls: Record<string, (ids: Ids) => Input> = {
     body: body({ id: commandId(), sort: 'deposit', amount: 1000, on: '2026-11-26' }),
   }),
   moneyLines: (i) => ({ params: { jobId: i.jobId } }),
+  listOrders: (i) => ({ query: { jobId: i.jobId } }),
+  placeOrder: (i) => ({ body: body(anOrder(i.supplierId, i.jobId)) }),
+  changeOrder: (i) => ({
+    params: { orderId: i.orderId },
+    body: body({ revision: 3, promisedOn: '2026-12-01', reference: 'X', tracking: '', note: '' }),
+  }),
+  receiveOrder: (i) => ({
+    params: { orderId: i.orderId },
+    body: body({ revision: 3, lines: [{ id: i.lineId, came: 1 }] }),
+  }),
+  cancelOrderLine: (i) => ({
+    params: { orderId: i.orderId },
+    body: body({ revision: 3, lineId: i.lineId, why: 'no longer made' }),
+  }),
+  sendBack: (i) => ({
+    params: { orderId: i.orderId },
+    body: body({
+      revision: 3,
+      id: commandId(),
+      lineId: i.lineId,
+      count: 1,
+      reason: 'cracked',
+      on: '2026-11-26',
+    }),
+  }),
+  settleBack: (i) => ({
+    params: { orderId: i.orderId, backId: i.backId },
+    body: body({ revision: 3, moneyBack: 100 }),
+  }),
+  ordersTable: () => ({}),
+  readFeed: (i) => ({
+    body: body({
+      supplierId: i.supplierId,
+      orders: [{ reference: 'none such', promisedOn: '2026-12-01' }],
+    }),
+  }),
   readPart: (i) => ({ params: { partId: i.partId } }),
   putFact: (i) => ({
     params: { jobId: i.jobId, bearer: 'car', factId: 'rec-hv-system' },
@@ -327,6 +396,9 @@ const wholeShop = new Set([
   'setCurrency',
   'readTerms',
   'setTerms',
+  'listOrders',
+  'ordersTable',
+  'readFeed',
   'solvePosition',
 ]);
 

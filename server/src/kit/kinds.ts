@@ -15,13 +15,13 @@ const words = {
   'not-needed': 'not needed',
 } as const;
 
-/** An order stops at a blank, at a proposal nobody chose, and at what nobody knows to be needed. */
+/** An order stops at a blank, at a proposal nobody chose, and at what nobody knows to be needed; somebody may say by name why it goes out all the same. */
 async function mayBeOrdered(tx: Tx, jobId: string, key: string, data: KitRecord): Promise<void> {
   const { plan } = await planNow(tx, jobId);
   const line = plan.kit.find((l) => l.def.id === key);
   if (!line) throw new Refusal(409, 'This job does not ask for it: nothing of it is ordered.');
   const stops = orderStops(line, plan.facts, data);
-  if (stops.length > 0) throw new Refusal(409, `Not to be ordered yet: ${stops.join('; ')}.`);
+  if (stops.length > 0 && !data.despite) throw new Refusal(409, `Not to be ordered yet: ${stops.join('; ')}.`);
 }
 
 export const kitKinds = [
@@ -30,7 +30,7 @@ export const kitKinds = [
     logKind: 'kit',
     home: {
       table: 'kit_line',
-      columns: { status: 'status', options: 'options', note: 'note', supplierId: 'supplier_id' },
+      columns: { status: 'status', options: 'options', note: 'note', supplierId: 'supplier_id', despite: 'despite' },
     },
     check: (_data, { key }) => {
       if (!kitLines.some((l) => l.id === key)) throw notFound('This kit line');
@@ -48,6 +48,6 @@ export const kitKinds = [
       return Promise.resolve();
     },
     describe: (data, { key }) =>
-      `${words[data.status]}: ${kitLineOf(key).title}${data.options ? `, ${data.options}` : ''}${data.note ? ` (${data.note})` : ''}`,
+      `${words[data.status]}: ${kitLineOf(key).title}${data.options ? `, ${data.options}` : ''}${data.note ? ` (${data.note})` : ''}${data.status === 'ordered' && data.despite ? `, ordered although something was open: ${data.despite}` : ''}`,
   }),
 ];

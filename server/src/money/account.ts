@@ -9,6 +9,7 @@ import type { Tx } from '../db/connection.ts';
 import { Refusal } from '../http/problem.ts';
 import type { Registry } from '../http/register.ts';
 import { readHead } from '../jobs/store.ts';
+import { ordersCost } from '../orders/store.ts';
 import { termsNow } from './terms.ts';
 import { quotesOf } from './quotes.ts';
 
@@ -52,11 +53,16 @@ async function paymentsOf(tx: Tx, jobId: string): Promise<Account['payments']> {
   return rows.map((r) => ({ id: r.id, sort: r.sort, amount: r.amount, on: r.on_day, note: r.note, by: r.name }));
 }
 
-/** Paid for parts and for the donor, as far as it stands with them. */
+/** Paid for parts: what orders cost, and prices typed at kit lines that no priced order speaks of. */
 async function partsPaid(tx: Tx, jobId: string): Promise<number> {
-  const { rows } = await sql<{ paid: number | null }>`
-    select sum(amount)::bigint as paid from money where job_id = ${jobId} and kind = 'kit'`.execute(tx);
-  return rows[0]?.paid ?? 0;
+  const { amount, kitIds } = await ordersCost(tx, jobId);
+  const typed = await tx
+    .selectFrom('money')
+    .select(['key', 'amount'])
+    .where('job_id', '=', jobId)
+    .where('kind', '=', 'kit')
+    .execute();
+  return typed.filter((t) => !kitIds.has(t.key)).reduce((sum, t) => sum + t.amount, amount);
 }
 
 /** Where the money of a job stands. Read by somebody who sees money. */

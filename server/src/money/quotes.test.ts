@@ -42,7 +42,7 @@ afterAll(async () => {
 const make = (jobId: string, more: Record<string, unknown> = {}, who = shop.manager) =>
   who.call(money.makeQuote, {
     params: { jobId },
-    body: { commandId: commandId(), after: 0, despite, ...more } as never,
+    body: { commandId: commandId(), after: 0, despite, ...more },
   });
 const quotes = async (jobId: string) =>
   (await shop.manager.good(money.listQuotes, { params: { jobId } })).quotes;
@@ -76,7 +76,7 @@ async function linked(jobId: string) {
     ) =>
       customer.call(answerQuote, {
         params: { token },
-        body: { commandId: id, number, say, name: 'Ada Ferrow', ...more } as never,
+        body: { commandId: id, number, say, name: 'Ada Ferrow', ...more },
       }),
     pdf: (number: number) => fetch(`${server.url}/api/customer/${token}/quote/${number}/pdf`),
   };
@@ -99,7 +99,7 @@ describe('a quote', () => {
     const jobId = await bookedJob(shop.manager);
     const refused = await make(jobId, { despite: undefined });
     expect(refused).toMatchObject({ status: 422 });
-    expect(refused.problem!.fields!['despite']).toMatch(/open: settle them/);
+    expect(refused.problem.fields!['despite']).toMatch(/open: settle them/);
     expect(await quotes(jobId)).toEqual([]);
   });
   it('is not reckoned while the shop has not set its figures', async () => {
@@ -319,7 +319,7 @@ describe('the account', () => {
         body: { commandId: commandId(), id: randomUUID(), sort, amount, on: '2026-11-26' } as never,
       });
     expect((await pay('deposit', 300_000)).status).toBe(200);
-    expect((await pay('back', 400_000)).problem!.title).toBe(
+    expect((await pay('back', 400_000)).problem.title).toBe(
       'More cannot be given back than was paid.',
     );
     expect((await pay('part', 0)).status).toBe(422);

@@ -225,6 +225,36 @@ async function fillShop(
     `insert into money (shop_id, job_id, kind, key, amount, by_id, at) select $1, ${id('job')}, 'kit', s.key, 1000 + n * s.i, ${by}, ${at} from ${samples} and s.kind = 'kit'`,
     given,
   );
+  // Six orders of two lines each a job; those of all but the last hundred jobs are done with.
+  const orders = `generate_series(1, ${jobs}) n cross join generate_series(1, 6) o`;
+  const order = `pg_temp.id_of('${v.seed}:${index}:order:' || n || ':' || o)`;
+  const supplier = `pg_temp.id_of('${v.seed}:${index}:supplier')`;
+  await run(`insert into supplier (shop_id, id, name) values ($1, ${supplier}, 'Of years')`, [shopId]);
+  await run(
+    `insert into purchase (shop_id, id, number, sort, supplier_id, ordered_on, promised_on, reference, open, by_id, at)
+     select $1, ${order}, (n - 1) * 6 + o, 'goods', ${supplier}, '2024-01-01', '2024-02-01', 'R' || n || '-' || o, n > ${jobs} - 20, ${by}, ${at} from ${orders}`,
+    given,
+  );
+  await run(
+    `insert into purchase_line (shop_id, id, purchase_id, job_id, title, count, came)
+     select $1, pg_temp.id_of('${v.seed}:${index}:order-line:' || n || ':' || o || ':' || l), ${order}, ${id('job')}, 'Part ' || l, 4, case when n > ${jobs} - 20 then 1 else 4 end
+     from ${orders} cross join generate_series(1, 2) l`,
+    [shopId],
+  );
+  await run(
+    `insert into purchase_amount (shop_id, of_id, sort, purchase_id, amount, by_id, at) select $1, ${order}, 'freight', ${order}, 900, ${by}, ${at} from ${orders}`,
+    given,
+  );
+  await run(
+    `insert into payment (shop_id, id, job_id, sort, amount, on_day, by_id, at)
+     select $1, pg_temp.id_of('${v.seed}:${index}:payment:' || n || ':' || o), ${id('job')}, 'part', 10000, '2024-03-01', ${by}, ${at} from ${orders}`,
+    given,
+  );
+  await run(
+    `insert into quote (shop_id, job_id, number, content, net, gross, deposit, valid_until, state, made_by, made_at)
+     select $1, ${id('job')}, o, '{"lines":[],"taxes":[],"exclusions":[],"note":"","waits":[],"open":[],"asExtra":[],"despite":null}', 1000, 1200, 300, '2024-04-01', 'replaced', ${by}, ${at} from ${orders}`,
+    given,
+  );
   await run(
     `insert into log_entry (shop_id, job_id, kind, station, text, about, data, by_id, at, received_at)
      select $1, ${id('job')}, (array['note', 'step', 'measurement', 'part', 'torque'])[1 + l % 5], 'prep',

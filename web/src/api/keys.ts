@@ -25,6 +25,8 @@ export const keys = {
   links: (jobId: string) => ['links', jobId] as const,
   suppliers: ['suppliers'],
   terms: ['terms'],
+  orders: (jobId?: string, open?: boolean) =>
+    open === undefined ? (['orders'] as const) : (['orders', jobId ?? 'shop', open] as const),
   quotes: (jobId: string) => ['quotes', jobId] as const,
   account: (jobId: string) => ['account', jobId] as const,
   agreement: ['agreement'],

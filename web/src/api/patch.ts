@@ -120,6 +120,10 @@ export async function readAgain(client: QueryClient, event: LiveEvent): Promise<
   if (has('suppliers')) again(keys.suppliers);
   if (has('shop')) again(keys.me);
   if (has('money')) again(keys.terms);
+  if (has('orders')) {
+    again(keys.orders());
+    again(['account']);
+  }
   if (has('unit') || has('job') || all) again(keys.units());
   if (all || has('clock') || of(event, 'record').some((c) => waitedFor.has(c.record))) again(keys.waiting);
   if (changes.length > 0) again(keys.bench);

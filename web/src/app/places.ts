@@ -5,6 +5,7 @@ export const places: readonly { key: string; to: string; name: string; inHead: b
   { key: 'w', to: '/waiting', name: 'Waiting for you', inHead: false },
   { key: 'l', to: '/logbook', name: 'Every logbook', inHead: false },
   { key: 't', to: '/tried', name: 'Tried parts', inHead: false },
+  { key: 'o', to: '/orders', name: 'Orders', inHead: true },
   { key: 'u', to: '/units', name: 'Units', inHead: true },
   { key: 's', to: '/schools', name: 'Schools', inHead: true },
   { key: 'm', to: '/sums', name: 'Sums', inHead: true },

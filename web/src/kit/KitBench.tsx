@@ -1,5 +1,6 @@
-import { Select } from '@mantine/core';
+import { Button, Checkbox, Select } from '@mantine/core';
 import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import { kitStatuses } from '@bay/core/kit';
 import type { KitLine, KitRecord } from '@bay/core/kit';
 import { showMoney } from '@bay/core/money';
@@ -7,11 +8,13 @@ import { orderedAs, titleOf } from '@bay/core/plan';
 import { recordsOf } from '@bay/core/records';
 import { counted } from '@bay/core/units';
 import { useCurrency } from '../money/index.ts';
+import { PlaceOrderForm, useSuppliers } from '../orders/index.ts';
 import { useJob, useRecords } from '../sheet/index.ts';
 import { columns, FindIn, Fold, inGroups } from '../ui/index.ts';
+import styles from './kit.module.css';
 import { KitCard, statusWords } from './KitCard.tsx';
 import { Suppliers } from './Suppliers.tsx';
-import { useSuppliers } from './useSuppliers.ts';
+import { useToOrder } from './useToOrder.ts';
 
 const states: readonly { id: KitLine['state']; name: string }[] = [
   { id: 'needed', name: 'needed' },
@@ -36,11 +39,31 @@ function useBlocking(): ReadonlySet<string> {
   );
 }
 
-function Line({ line, open, blocks, toggle }: { line: KitLine; open: boolean; blocks: boolean; toggle: () => void }) {
+function Line({
+  line,
+  open,
+  blocks,
+  toggle,
+  picked,
+  pick,
+}: {
+  line: KitLine;
+  open: boolean;
+  blocks: boolean;
+  toggle: () => void;
+  /** Is it among those that are to be ordered together? Nothing while nobody picks. */
+  picked: boolean | undefined;
+  pick: () => void;
+}) {
   const record = useRecords('kit')[line.def.id];
+  const pickable =
+    picked !== undefined && (record === undefined || record.status === 'wanted' || record.status === 'sent-back');
   const names = (ids: readonly string[]): string => ids.map((id) => titleOf(id).toLowerCase()).join(', ');
   return (
-    <li>
+    <li className={pickable ? styles['pick'] : undefined}>
+      {pickable && (
+        <Checkbox checked={picked} onChange={pick} aria-label={`Order with the others: ${line.def.title}`} size="lg" />
+      )}
       <button
         type="button"
         className="row-button stacks"
@@ -66,9 +89,12 @@ function Line({ line, open, blocks, toggle }: { line: KitLine; open: boolean; bl
   );
 }
 
+const toggled = (all: ReadonlySet<string>, id: string): ReadonlySet<string> =>
+  all.has(id) ? new Set([...all].filter((one) => one !== id)) : new Set([...all, id]);
+
 /** What this job must order, by system, each line because of which facts. */
 export default function KitBench() {
-  const { plan } = useJob();
+  const { plan, mayWrite } = useJob();
   const records = useRecords('kit');
   const suppliers = useSuppliers() ?? [];
   const blocking = useBlocking();
@@ -78,6 +104,10 @@ export default function KitBench() {
   const [status, setStatus] = useState<string>('');
   const [from, setFrom] = useState<string>('');
   const [folded, setFolded] = useState(true);
+  const [picked, setPicked] = useState<ReadonlySet<string>>();
+  const [ordering, setOrdering] = useState(false);
+  const toOrder = useToOrder();
+  const together = plan.kit.filter((l) => picked?.has(l.def.id));
   const needed = plan.kit.filter((l) => l.state === 'needed');
   const wanted = sought.trim().toLowerCase();
   const shown = plan.kit.filter((l) => {
@@ -109,6 +139,8 @@ export default function KitBench() {
           blocks={blocking.has(l.def.id)}
           open={open === l.def.id}
           toggle={() => setOpen(open === l.def.id ? undefined : l.def.id)}
+          picked={picked?.has(l.def.id)}
+          pick={() => setPicked(toggled(picked ?? new Set(), l.def.id))}
         />
       ))}
     </ul>
@@ -134,6 +166,35 @@ export default function KitBench() {
           estimate, in no currency)
         </span>
       </div>
+      {mayWrite && (
+        <div className="row-actions">
+          {picked === undefined ? (
+            <Button variant="default" onClick={() => setPicked(new Set())}>
+              Order several together
+            </Button>
+          ) : (
+            <>
+              <Button disabled={together.length === 0} onClick={() => setOrdering(true)}>
+                Order {counted(together.length, 'line')}
+              </Button>
+              <Button variant="subtle" onClick={() => setPicked(undefined)}>
+                Not now
+              </Button>
+            </>
+          )}
+          <Link to="/orders">Orders of the shop</Link>
+        </div>
+      )}
+      {ordering && (
+        <PlaceOrderForm
+          lines={together.map(toOrder.line)}
+          steps={toOrder.steps}
+          close={() => {
+            setOrdering(false);
+            setPicked(undefined);
+          }}
+        />
+      )}
       <div className="counts">
         {states.map(({ id, name }) => (
           <button key={id} type="button" aria-pressed={state === id} onClick={() => setState(id)}>

@@ -1,4 +1,4 @@
-import { Autocomplete, Select, TextInput } from '@mantine/core';
+import { Autocomplete, Button, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { factDef } from '@bay/core/facts';
 import { kitStatuses, orderStops } from '@bay/core/kit';
@@ -9,9 +9,10 @@ import { useMe } from '../api/index.ts';
 import { FactEditor, usualBearer } from '../facts/index.ts';
 import { useCurrency } from '../money/index.ts';
 import { TriedBefore } from '../fit/index.ts';
+import { PlaceOrderForm, useSupplierByName, useSuppliers } from '../orders/index.ts';
 import { useJob, useRecordForm } from '../sheet/index.ts';
 import { Because, Form, money, MoneyInput, words } from '../ui/index.ts';
-import { useSupplierByName, useSuppliers } from './useSuppliers.ts';
+import { useToOrder } from './useToOrder.ts';
 
 export const statusWords: Record<KitStatus, string> = {
   wanted: 'Wanted',
@@ -35,6 +36,7 @@ function KitForm({ line, record }: { line: KitLine; record: KitRecord | undefine
       status: record?.status ?? 'wanted',
       options: record?.options ?? line.filled.map((f) => f.text).join(', '),
       supplier: suppliers.find((s) => s.id === record?.supplierId)?.name ?? '',
+      despite: record?.despite ?? '',
       price: record?.price === undefined ? '' : typedMoney(record.price, currency),
       note: record?.note ?? '',
     },
@@ -42,12 +44,14 @@ function KitForm({ line, record }: { line: KitLine; record: KitRecord | undefine
       status: v.status,
       options: words(v.options),
       note: words(v.note),
+      despite: words(v.despite),
       ...(seesMoney ? { price: money(v.price, currency) } : {}),
     }),
   });
   const { status, options, note, supplier } = form.values;
   const stops = orderStops(line, plan.facts, { ...record, status, options });
-  const ordering = status === 'ordered' && stops.length > 0;
+  const open = status === 'ordered' && stops.length > 0;
+  const ordering = open && form.values.despite.trim().length < 10;
   return (
     <Form
       of={form}
@@ -66,7 +70,12 @@ function KitForm({ line, record }: { line: KitLine; record: KitRecord | undefine
         {seesMoney && <MoneyInput label="Paid" currency={currency} {...form.field('price')} />}
         <TextInput label={status === 'not-needed' ? 'Why not' : 'Note'} {...form.field('note')} />
       </div>
-      {ordering && <p className="oxide">Not to be ordered yet: {stops.join('; ')}.</p>}
+      {open && (
+        <>
+          <p className="oxide">Not to be ordered yet: {stops.join('; ')}.</p>
+          <TextInput label="Why it is ordered all the same" {...form.field('despite')} />
+        </>
+      )}
     </Form>
   );
 }
@@ -77,6 +86,9 @@ export function KitCard({ line, record }: { line: KitLine; record: KitRecord | u
   // A form begun without them would take the supplier away.
   const suppliers = useSuppliers();
   const [fact, setFact] = useState<string>();
+  const [ordering, setOrdering] = useState(false);
+  const toOrder = useToOrder();
+  const mayOrder = record === undefined || record.status === 'wanted' || record.status === 'sent-back';
   return (
     <div className="card-open">
       <p>
@@ -99,6 +111,16 @@ export function KitCard({ line, record }: { line: KitLine; record: KitRecord | u
         </div>
       )}
       <TriedBefore kitLine={line.def.id} />
+      {mayWrite && mayOrder && (
+        <div className="row-actions">
+          <Button variant="default" aria-label={`Order it: ${line.def.title}`} onClick={() => setOrdering(true)}>
+            Order it
+          </Button>
+        </div>
+      )}
+      {ordering && (
+        <PlaceOrderForm lines={[toOrder.line(line)]} steps={toOrder.steps} close={() => setOrdering(false)} />
+      )}
       {mayWrite &&
         (suppliers ? (
           <KitForm line={line} record={record} />

@@ -7,7 +7,7 @@ import type { Supplier } from '@bay/contract/kit';
 import { command, keys } from '../api/index.ts';
 import { useJob } from '../sheet/index.ts';
 import { FormDialog, useForm } from '../ui/index.ts';
-import { useSuppliers } from './useSuppliers.ts';
+import { useSuppliers } from '../orders/index.ts';
 
 function Rename({ supplier, close }: { supplier: Supplier; close: () => void }) {
   const client = useQueryClient();

@@ -1,0 +1,94 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { openDesk } from './shop.ts';
+import type { Desk } from './shop.ts';
+
+/** From the kit of a job to an order, what comes of it, and the step that waited. */
+
+let desk: Desk;
+let b: Desk['b'];
+let at: Desk['at'];
+const book = '.logbook-book';
+
+beforeAll(async () => {
+  desk = await openDesk();
+  ({ b, at } = desk);
+});
+afterAll(() => desk.close());
+
+describe('an order', () => {
+  it('of a kit line with something open goes out only for a reason', async () => {
+    await at('Larkfield', 'kit');
+    await b.press('Engine cushions, new pair');
+    await b.press('Order it');
+    await b.see('Open: ', '[role=dialog]');
+    expect(
+      await b.driver.executeScript(
+        "return [...document.querySelectorAll('[role=dialog] button')].find((e) => e.textContent.trim() === 'It is ordered').disabled",
+      ),
+    ).toBe(true);
+    await b.type(
+      'Why it is ordered although something is open',
+      'the set fits every code of this family',
+    );
+    await b.press('It is ordered', '[role=dialog]');
+    await b.see('Say from whom it comes.', '[role=dialog]');
+    await b.type('From', 'Rubber Hall');
+    await b.type('How many', '2');
+    await b
+      .choose('A step that waits for it', 'Bonnet hinges marked, bonnet off')
+      .catch(() => undefined);
+    await b.press('It is ordered', '[role=dialog]');
+    await b.see('ordered: Engine cushions, new pair', book);
+    await b.see('the set fits every code of this family', book);
+    await b.see('Ordered', '.app-bench');
+  });
+
+  it('stands with the others of the shop, the late one first, and comes piece by piece', async () => {
+    await b.go('/orders');
+    const all = await b.see('Rubber Hall');
+    expect(all.indexOf('Copper Yard')).toBeLessThan(all.indexOf('Rubber Hall'));
+    await b.press('Came: order 3');
+    await b.type('Right: Engine cushions, new pair', '5');
+    await b.press('It is here', '[role=dialog]');
+    await b.see('Only 2 of Engine cushions, new pair are still to come.', '[role=dialog]');
+    await b.type('Right: Engine cushions, new pair', '1');
+    await b.press('It is here', '[role=dialog]');
+    await b.see('1 of 2', '[aria-label="Order 3"]');
+    await b.press('Came: order 3');
+    await b.press('It is here', '[role=dialog]');
+    await b.unseen('Rubber Hall', '#main');
+    await b.press('All');
+    await b.see('2 here', '[aria-label="Order 3"]');
+    await at('Larkfield', 'kit');
+    await b.see('arrived: Engine cushions, new pair', book);
+  });
+
+  it('several lines go out together, and what goes back is counted', async () => {
+    await at('Larkfield', 'kit');
+    await b.press('Order several together');
+    await b.tap('[aria-label="Order with the others: Gearbox mount, angle shims and wedges"]');
+    await b.tap('[aria-label="Order with the others: Bell bolts and dowels"]');
+    await b.press('Order 2 lines');
+    await b.type('From', 'Rubber Hall');
+    await b.type(
+      'Why it is ordered although something is open',
+      'taken from the drawing of the shop',
+    );
+    await b.press('It is ordered', '[role=dialog]');
+    await b.see('ordered: Bell bolts and dowels', book);
+    await b.go('/orders');
+    await b.press('Goes back: order 1');
+    await b.type('How many go back', '9');
+    await b.type('Why it goes back', 'other side');
+    await b.press('Send it back', '[role=dialog]');
+    await b.see('Only 1 of Heater hose 19 mm are here.', '[role=dialog]');
+    await b.type('How many go back', '1');
+    await b.press('Send it back', '[role=dialog]');
+    await b.see('2 back', '[aria-label="Order 1"]');
+    await b.press('Money back', '[aria-label="Order 1"]');
+    await b.type('Came back (blank: nothing will), EUR', '5');
+    await b.press('It is settled', '[role=dialog]');
+    await b.see('5.00 came back.', '[aria-label="Order 1"]');
+    expect(await b.axe()).toEqual([]);
+  });
+});
