@@ -252,6 +252,12 @@ const forms: readonly AForm[] = [
   { form: 'SendBackForm', view: '/orders', press: ['Goes back: order 1'], submit: 'Send it back' },
   { form: 'SettleForm', view: '/orders', press: ['Money back'], submit: 'It is settled' },
   { form: 'ReceiveForm', view: '/orders', press: ['Came: order 1'], submit: 'It is here' },
+  {
+    form: 'PieceForm',
+    view: 'Corvane/scope',
+    press: ['Something is missing on 3.6 vee six'],
+    submit: 'It is missing',
+  },
   { form: 'AddPerson', view: '/crew', submit: 'Add' },
   { form: 'ShopCurrency', view: '/crew', submit: 'Count in this' },
   {

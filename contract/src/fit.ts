@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { criteria, mostWeight } from '@bay/core/jobs';
 import { liftReasons, makingSorts, shapeSureness, sittings } from '@bay/core/fit';
 import { endpoint } from './endpoint.ts';
 import { fitAnswer, fitProblem } from './fit-problem.ts';
@@ -109,9 +110,33 @@ export const fitKinds = {
     }),
     { acts: ['voided'], signed: ['times'] },
   ),
-  candidate: kind<'candidate'>(z.object({ cost: amountOfMoney.optional(), note: text(300).optional() }), {
-    money: 'cost',
-  }),
+  candidate: kind<'candidate'>(
+    z.object({
+      cost: amountOfMoney.optional(),
+      note: text(300).optional(),
+      km: amount.min(0, 'Not below nothing.').max(3_000_000, 'No engine ran so far.').optional(),
+      days: z.number().int('Whole days.').min(0, 'Not below nothing.').max(730, 'At most two years.').optional(),
+      against: text(300).optional(),
+    }),
+    { money: 'cost' },
+  ),
+  'candidate-piece': kind<'candidate-piece'>(
+    z.object({
+      unitId: z.uuid(),
+      what: text(120).min(2, 'Say what is missing.'),
+      price: amountOfMoney.optional(),
+      gone: z.boolean().optional(),
+    }),
+    { money: 'price' },
+  ),
+  choosing: kind<'choosing'>(
+    z.object({
+      weights: z.partialRecord(
+        z.enum(criteria.map((c) => c.id) as [string, ...string[]]),
+        z.number().min(0, 'A weight is not below nothing.').max(mostWeight, `At most ${mostWeight}.`),
+      ) as unknown as z.ZodType<Record<string, number>>,
+    }),
+  ),
   'way-out': kind<'way-out'>(
     z.object({
       title: text(120).min(3, 'Say what is done.'),

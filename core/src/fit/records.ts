@@ -41,6 +41,25 @@ export interface FitRecord {
 export interface CandidateRecord extends Stamp {
   cost?: number | undefined;
   note?: string | undefined;
+  /** It has run, by what is said of it, km. */
+  km?: number | undefined;
+  /** Days until it is here. */
+  days?: number | undefined;
+  /** Why it is not recommended. */
+  against?: string | undefined;
+}
+
+/** A piece that is missing on a candidate, with its price. */
+export interface CandidatePieceRecord extends Stamp {
+  unitId: string;
+  what: string;
+  price?: number | undefined;
+  gone?: boolean | undefined;
+}
+
+/** What the customer's wish weighs among candidates, by criterion. */
+export interface ChoosingRecord extends Stamp {
+  weights: Record<string, number>;
 }
 
 /** How a place was read, from the surest on: one standard deviation of each is what `sureByReading` gives. */
@@ -159,6 +178,8 @@ export interface FitRecords {
   fit: FitRecord;
   gap: GapRecord;
   candidate: CandidateRecord;
+  'candidate-piece': CandidatePieceRecord;
+  choosing: ChoosingRecord;
   'way-out': WayOutRecord;
   'own-shape': OwnShapeRecord;
 }

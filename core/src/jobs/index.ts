@@ -1,3 +1,4 @@
 export * from './stations.ts';
 export * from './units.ts';
 export * from './work-step.ts';
+export * from './choosing.ts';

@@ -12,3 +12,4 @@ export * from './takeover.ts';
 export * from './title.ts';
 export * from './content-check.ts';
 export * from './goals.ts';
+export * from './choices.ts';

@@ -269,7 +269,20 @@ export const fitKinds = [
     kind: 'candidate',
     logKind: 'unit',
     station: 'scope',
-    describe: (data) => `candidate priced${data.note ? `, ${data.note}` : ''}`,
+    describe: (data) =>
+      `candidate priced${data.note ? `, ${data.note}` : ''}${data.against ? `, not recommended: ${data.against}` : ''}`,
+  }),
+  kindRule({
+    kind: 'candidate-piece',
+    logKind: 'unit',
+    station: 'scope',
+    describe: (data) => `${data.gone ? 'not missing after all' : 'missing on a candidate'}: ${data.what}`,
+  }),
+  kindRule({
+    kind: 'choosing',
+    logKind: 'decision',
+    station: 'scope',
+    describe: () => 'weights of the choice set',
   }),
   kindRule({
     kind: 'way-out',

@@ -57,6 +57,7 @@ const priced = [
   ['donor-entry', randomUUID(), { sort: 'sold', what: 'rear axle', on: '2026-04-04' }, 'amount'],
   ['ask', randomUUID(), { ask: 'approval', to: 'manager', what: 'regrind' }, 'amount'],
   ['way-out', randomUUID(), samples['way-out'].data, 'cost'],
+  ['candidate-piece', randomUUID(), { unitId: randomUUID(), what: 'Engine loom' }, 'price'],
   ['quote-line', 'dur-wash', { take: 'in', who: 'outside' }, 'price'],
 ] as const;
 

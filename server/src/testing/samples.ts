@@ -44,6 +44,8 @@ export const samples: Record<RecordKind, Sample> = {
     speaksOf: { kind: 'making', key: made, data: { title: 'Right mount arm', sort: 'bracket' } },
     acts: { voided: { why: 'cut in the wrong place' } },
   },
+  'candidate-piece': { key: uuid, data: { unitId: uuid, what: 'Engine loom' } },
+  choosing: { key: 'engine', data: { weights: { power: 5 } } },
   'quote-line': {
     key: 'dur-wash',
     data: { take: 'in', who: 'customer', optional: true },

@@ -2,7 +2,8 @@ import { expose } from 'comlink';
 import type { Endpoint } from 'comlink';
 import nodeEndpoint from 'comlink/dist/umd/node-adapter.js';
 import { afterEach, describe, expect, it } from 'vitest';
-import { compareCandidates } from '@bay/core/fit';
+import { noTerms } from '@bay/core/money';
+import { emptyInput, measureChoice } from '@bay/core/plan';
 import { Desk, GivenUp } from './desk.ts';
 import { tasks } from './tasks.ts';
 
@@ -42,22 +43,31 @@ afterEach(() => {
   made.splice(0);
 });
 
-const candidate = (unitId: string) => ({ unitId, name: unitId, facts: new Map(), cost: undefined });
-const input = { car: new Map(), outgoing: new Map(), candidates: [candidate('a'), candidate('b')] };
+const choice = (id: string) => ({
+  id,
+  name: id,
+  facts: new Map(),
+  cost: undefined,
+  pieces: [],
+  km: undefined,
+  days: undefined,
+  against: undefined,
+});
+const input = { input: emptyInput(), choices: [choice('a'), choice('b')], terms: noTerms };
 /** A task that ends only when it is given up. */
-const endless = { compareCandidates: () => new Promise(() => undefined) };
+const endless = { measureChoices: () => new Promise(() => undefined) };
 
 describe('work beside the screen', () => {
   it('gives what the computation itself gives, and says how far it is', async () => {
     const seen: number[] = [];
-    const rows = await desk().start('compareCandidates', input, (share) => seen.push(share));
-    expect(rows).toEqual(compareCandidates(input.car, input.outgoing, input.candidates));
+    const rows = await desk().start('measureChoices', input, (share) => seen.push(share));
+    expect(rows).toEqual(input.choices.map((c) => measureChoice(input.input, c, noTerms)));
     expect(seen).toEqual([0, 0.5]);
   });
   it('refuses a second task while one is under way', async () => {
     const d = desk(endless);
-    const first = d.start('compareCandidates', input);
-    await expect(d.start('compareCandidates', input)).rejects.toThrow(
+    const first = d.start('measureChoices', input);
+    await expect(d.start('measureChoices', input)).rejects.toThrow(
       'Another task is under way here.',
     );
     d.cancel();
@@ -65,13 +75,13 @@ describe('work beside the screen', () => {
   });
   it('given up, it ends its worker, and the next task begins in a new one', async () => {
     const d = desk(endless);
-    const first = d.start('compareCandidates', input);
+    const first = d.start('measureChoices', input);
     expect(d.busy).toBe(true);
     d.cancel();
     await expect(first).rejects.toBeInstanceOf(GivenUp);
     expect(d.busy).toBe(false);
     expect(made[0]!.ended()).toBe(1);
-    const second = d.start('compareCandidates', input);
+    const second = d.start('measureChoices', input);
     expect(made).toHaveLength(2);
     d.dispose();
     await expect(second).rejects.toBeInstanceOf(GivenUp);
@@ -79,15 +89,15 @@ describe('work beside the screen', () => {
   });
   it('works on in the same worker, and dispose ends it', async () => {
     const d = desk();
-    await d.start('compareCandidates', input);
-    await d.start('compareCandidates', input);
+    await d.start('measureChoices', input);
+    await d.start('measureChoices', input);
     expect(made).toHaveLength(1);
     d.dispose();
     expect(made[0]!.ended()).toBe(1);
   });
   it('passes on what the computation throws, and is free again', async () => {
-    const d = desk({ compareCandidates: () => Promise.reject(new Error('no such bay')) });
-    await expect(d.start('compareCandidates', input)).rejects.toThrow('no such bay');
+    const d = desk({ measureChoices: () => Promise.reject(new Error('no such bay')) });
+    await expect(d.start('measureChoices', input)).rejects.toThrow('no such bay');
     expect(d.busy).toBe(false);
   });
 });

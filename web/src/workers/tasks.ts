@@ -1,8 +1,9 @@
-import { bestPosition, compareCandidates, findPlans } from '@bay/core/fit';
-import type { Candidate, CandidateRow, FitOption, FitProblem, Plans, Position } from '@bay/core/fit';
-import type { FactBook } from '@bay/core/facts';
+import { bestPosition, findPlans } from '@bay/core/fit';
+import type { FitOption, FitProblem, Plans, Position } from '@bay/core/fit';
+import { measureChoice } from '@bay/core/plan';
+import type { EngineChoice, MeasuredChoice, PlanInput } from '@bay/core/plan';
 import { riskOf } from '@bay/core/money';
-import type { Risk, RiskInput } from '@bay/core/money';
+import type { Risk, RiskInput, Terms } from '@bay/core/money';
 
 /** How far a task is, from 0 to 1. */
 export type Progress = (share: number) => void;
@@ -12,21 +13,21 @@ export type Progress = (share: number) => void;
  * one is a line here.
  */
 export const tasks = {
-  compareCandidates(
-    { car, outgoing, candidates }: { car: FactBook; outgoing: FactBook; candidates: readonly Candidate[] },
-    progress: Progress,
-  ): CandidateRow[] {
-    return candidates.flatMap((candidate, i) => {
-      progress(i / candidates.length);
-      return compareCandidates(car, outgoing, [candidate]);
-    });
-  },
   bestPosition: (problem: FitProblem | undefined, progress: Progress): Position | undefined =>
     problem && bestPosition(problem, { work: 200_000, progress }),
   leastChange: (
     wish: { problem: FitProblem; options: readonly FitOption[]; reserveMm: number } | undefined,
     progress: Progress,
   ): Plans | undefined => wish && findPlans(wish.problem, wish.options, wish.reserveMm, { progress }),
+  measureChoices(
+    wish: { input: PlanInput; choices: readonly EngineChoice[]; terms: Terms },
+    progress: Progress,
+  ): MeasuredChoice[] {
+    return wish.choices.map((choice, i) => {
+      progress(i / wish.choices.length);
+      return measureChoice(wish.input, choice, wish.terms);
+    });
+  },
   quoteRisk: (input: RiskInput | undefined, progress: Progress): Risk | undefined => input && riskOf(input, progress),
 } as const;
 

@@ -1,6 +1,8 @@
 // @vitest-environment happy-dom
 import { act, cleanup, renderHook, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { noTerms } from '@bay/core/money';
+import { emptyInput } from '@bay/core/plan';
 import { Desk, GivenUp } from './desk.ts';
 import type { Progress } from './tasks.ts';
 import { useWork } from './useWork.ts';
@@ -37,12 +39,23 @@ afterEach(() => {
 });
 
 const inputOf = (name: string) => ({
-  car: new Map(),
-  outgoing: new Map(),
-  candidates: [{ unitId: name, name, facts: new Map(), cost: undefined }],
+  input: emptyInput(),
+  terms: noTerms,
+  choices: [
+    {
+      id: name,
+      name,
+      facts: new Map(),
+      cost: undefined,
+      pieces: [],
+      km: undefined,
+      days: undefined,
+      against: undefined,
+    },
+  ],
 });
 const show = () =>
-  renderHook(({ input }) => useWork('compareCandidates', input), {
+  renderHook(({ input }) => useWork('measureChoices', input), {
     initialProps: { input: inputOf('a') },
   });
 const started = (n: number) => waitFor(() => expect(under).toHaveLength(n));

@@ -32,12 +32,12 @@ begin
 end $$;
 
 alter table money drop constraint money_kind_check;
-alter table money add constraint money_kind_check check (kind in ('kit', 'candidate', 'ask', 'donor-entry', 'way-out', 'quote-line'));
+alter table money add constraint money_kind_check check (kind in ('kit', 'candidate', 'ask', 'donor-entry', 'way-out', 'quote-line', 'candidate-piece'));
 create or replace view recorded with (security_invoker = true) as
   select r.shop_id, r.bearer_id, r.job_id, r.kind, r.key,
     case
       when r.kind in ('ask', 'donor-entry') then r.data || coalesce((select jsonb_build_object('amount', m.amount) from money m where m.shop_id = r.shop_id and m.job_id = r.job_id and m.kind = r.kind and m.key = r.key), '{}')
-      when r.kind = 'quote-line' then r.data || coalesce((select jsonb_build_object('price', m.amount) from money m where m.shop_id = r.shop_id and m.job_id = r.job_id and m.kind = r.kind and m.key = r.key), '{}')
+      when r.kind in ('quote-line', 'candidate-piece') then r.data || coalesce((select jsonb_build_object('price', m.amount) from money m where m.shop_id = r.shop_id and m.job_id = r.job_id and m.kind = r.kind and m.key = r.key), '{}')
       when r.kind in ('candidate', 'way-out') then r.data || coalesce((select jsonb_build_object('cost', m.amount) from money m where m.shop_id = r.shop_id and m.job_id = r.job_id and m.kind = r.kind and m.key = r.key), '{}')
       else r.data end as data,
     r.revision, r.by_id, r.at, r.half_signed

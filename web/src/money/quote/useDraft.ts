@@ -1,17 +1,9 @@
-import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { estimateOf } from '@bay/core/clock';
-import { draftQuote, noTerms, offerOf, riskInputOf, termsMissing } from '@bay/core/money';
-import type { Terms } from '@bay/core/money';
+import { draftQuote, offerOf, riskInputOf, termsMissing } from '@bay/core/money';
 import { truthIn } from '@bay/core/rules';
-import { readTerms } from '@bay/contract/money';
-import { call, keys } from '../../api/index.ts';
 import { useJob, useRecords } from '../../sheet/index.ts';
-
-/** What the shop counts with; asked of the server only for those who may see it. */
-export function useTerms(sees: boolean) {
-  return useQuery({ queryKey: keys.terms, queryFn: () => call(readTerms), enabled: sees });
-}
+import { useShopTerms, useTerms } from '../useShopTerms.ts';
 
 /** The quote as it stands now, from the plan and what people decided of its lines. */
 export function useDraft(sees: boolean) {
@@ -20,16 +12,8 @@ export function useDraft(sees: boolean) {
   const kitRecords = useRecords('kit');
   const read = useTerms(sees);
   const withDonor = sheet.units.some((u) => u.role === 'donor');
+  const terms = useShopTerms(sees);
   return useMemo(() => {
-    const given = read.data?.terms;
-    const terms: Terms = given
-      ? {
-          ...given,
-          hourRate: given.hourRate ?? undefined,
-          hourCost: given.hourCost ?? undefined,
-          priceUnit: given.priceUnit ?? undefined,
-        }
-      : noTerms;
     const estimate = estimateOf(truthIn(plan.scope), { withDonor });
     const lines = draftQuote({ estimate, kit: plan.kit, kitRecords, decisions, terms });
     return {
@@ -45,6 +29,6 @@ export function useDraft(sees: boolean) {
         asExtra: riskInputOf(lines, estimate.causes, terms, { carriesOpen: false }),
       },
     };
-  }, [plan.scope, plan.kit, kitRecords, decisions, read.data, withDonor]);
+  }, [plan.scope, plan.kit, kitRecords, decisions, read.data, terms, withDonor]);
 }
 export type Draft = ReturnType<typeof useDraft>;

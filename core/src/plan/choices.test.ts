@@ -1,0 +1,69 @@
+import { describe, expect, it } from 'vitest';
+import { noTerms } from '../money/index.ts';
+import { emptyInput, measureChoice } from './index.ts';
+import type { EngineChoice } from './index.ts';
+import { bookFrom } from './testing.ts';
+
+const terms = { ...noTerms, hourRate: 8000, hourCost: 5000, priceUnit: 100 };
+const choice = (more: Partial<EngineChoice> = {}): EngineChoice => ({
+  id: 'e',
+  name: 'e',
+  facts: new Map(),
+  cost: undefined,
+  pieces: [],
+  km: undefined,
+  days: undefined,
+  against: undefined,
+  ...more,
+});
+
+describe('an engine measured as if it were the one', () => {
+  it('costs itself, its pieces and its kit; a price that nobody knows makes the whole not known', () => {
+    const bare = (pieces: EngineChoice['pieces'], cost: number | undefined) =>
+      measureChoice(emptyInput(), choice({ cost, pieces }), terms).allIn;
+    const kit = bare([], 0)!;
+    expect(kit).toBeGreaterThan(0);
+    expect(bare([{ what: 'loom', price: 62_000 }], 50_000)).toBe(kit + 112_000);
+    expect(bare([{ what: 'loom', price: undefined }], 50_000)).toBeUndefined();
+    expect(bare([], undefined)).toBeUndefined();
+    expect(measureChoice(emptyInput(), choice({ cost: 1 }), noTerms).allIn).toBeUndefined();
+  });
+  it('takes its own facts and none of the engine that was in the plan', () => {
+    const input = emptyInput({
+      facts: bookFrom({ 'eng-power': '200 kW', 'eng-induction': 'turbo', 'cho-goal': 'running' }),
+    });
+    const one = measureChoice(
+      input,
+      choice({ facts: bookFrom({ 'eng-power': '100 kW', 'eng-induction': 'none' }) }),
+      terms,
+    );
+    expect(one.values.power).toBe(100);
+    const turbo = measureChoice(
+      input,
+      choice({ facts: bookFrom({ 'eng-induction': 'turbo' }) }),
+      terms,
+    );
+    expect(turbo.values.power).toBeUndefined();
+    // A turbo is stripped, piped and cooled: more hours than without.
+    expect(turbo.values.hours!).toBeGreaterThan(one.values.hours!);
+  });
+  it('proves what was proved: not known is no proof and no lack of one', () => {
+    const proof = (condition?: string) =>
+      measureChoice(
+        emptyInput(),
+        choice({ facts: bookFrom(condition ? { 'eng-condition': condition } : {}) }),
+        terms,
+      ).values.proof;
+    expect(proof('new')).toBe(1);
+    expect(proof('stood')).toBe(0.2);
+    expect(proof('not-known')).toBeUndefined();
+    expect(proof()).toBeUndefined();
+  });
+  it('what people read or resolved of the engine before is not of this one', () => {
+    const fits = { 'fit-hood': { resolution: { how: 'cut', kit: [], asked: [] } } };
+    const input = emptyInput({ fits: fits as never });
+    expect(measureChoice(input, choice(), terms).counts).toEqual(
+      measureChoice(emptyInput(), choice(), terms).counts,
+    );
+  });
+});

@@ -1,0 +1,60 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { openDesk } from './shop.ts';
+import type { Desk } from './shop.ts';
+
+/** Two engines for one car: what each costs with what is missing on it, and what would turn the choice. */
+
+let desk: Desk;
+let b: Desk['b'];
+
+beforeAll(async () => {
+  desk = await openDesk();
+  ({ b } = desk);
+  await b.go(`/jobs/${desk.job('Corvane')}/scope`);
+});
+afterAll(() => desk.close());
+
+const turn = '.app-bench [role=status]';
+
+describe('engines side by side', () => {
+  it('say which is ahead, what would turn it, and that little is measured', async () => {
+    const said = await b.see(/2\.8 in-line six (is ahead|comes out first)/, turn);
+    expect(said).toMatch(/3\.6 vee six would be if ".+" counted \d\.\d instead of \d\.\d/);
+    expect(said).toMatch(/Of \d+ places \d+ are not measured with it/);
+  });
+  it('a bare one is dearer than it looks', async () => {
+    await b.press('Something is missing on 2.8 in-line six');
+    await b.type('What is missing', 'engine loom and unit');
+    await b.type('What it costs, EUR', '4000');
+    await b.press('It is missing', '[role=dialog]');
+    await b.see('without engine loom and unit', '.app-bench');
+    await b.see(/3\.6 vee six (is ahead|comes out first)/, turn);
+    await b.press('Not missing after all: engine loom and unit');
+    await b.see(/2\.8 in-line six (is ahead|comes out first)/, turn);
+  });
+  it('weights move it at once, by keyboard too, and are there again after a reload', async () => {
+    await b.press('What counts how much');
+    const slider = await b.find('[aria-label="How much counts: Power"]');
+    await b.driver.executeScript('arguments[0].focus()', slider);
+    const right = '\ue014';
+    await b.keys(right, right, right, right);
+    await b.see('weights of the choice set', '.logbook-book');
+    expect(await b.value('How much counts: Power')).toBe('5');
+    await b.go(`/jobs/${desk.job('Corvane')}/scope`);
+    await b.see(/(is ahead|comes out first)/, turn);
+    await b.press('What counts how much');
+    expect(await b.value('How much counts: Power')).toBe('5');
+  });
+  it('one that is not recommended says why', async () => {
+    await b.press('Cost of 3.6 vee six');
+    await b.type('It has run, km', 'many');
+    await b.press('Keep');
+    await b.see(/number|figure/i, '.app-bench form');
+    await b.type('It has run, km', '182000');
+    await b.type('Not recommended, because', 'its gearbox control is nowhere to be had');
+    await b.press('Keep');
+    await b.see('Not recommended: its gearbox control is nowhere to be had', '.app-bench');
+    await b.see('182000 km', '.app-bench');
+    expect(await b.axe()).toEqual([]);
+  });
+});
