@@ -45,7 +45,7 @@ const shots: readonly Shot[] = [
     path: `/jobs/${job('Brockhurst')}/fit?tab=stack`,
     words: 'from bearing to fingers',
   },
-  { name: 'units', path: '/units', words: 'Engine unit of the coupe' },
+  { name: 'quote', path: `/jobs/${job('Larkfield')}/quote`, words: /10,000 trials/ },
   {
     name: 'trial-fit-night-shift',
     path: `/jobs/${job('Wendling')}/fit?tab=trial`,
@@ -53,11 +53,7 @@ const shots: readonly Shot[] = [
     scheme: 'dark',
   },
   { name: 'takeover', path: `/jobs/${job('Brockhurst')}/takeover`, words: 'In the middle' },
-  {
-    name: 'photos',
-    path: `/jobs/${job('Wendling')}/photos?photo=00000000-0000-4000-8000-000000000331`,
-    words: 'earth strap',
-  },
+  { name: 'orders', path: '/orders', words: 'Late' },
   { name: 'bench-phone', path: '/bench', words: 'Free next', width: 390, height: 844 },
 ];
 
