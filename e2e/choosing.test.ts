@@ -38,8 +38,16 @@ describe('engines side by side', () => {
     await b.driver.executeScript('arguments[0].focus()', slider);
     const right = '\ue014';
     await b.keys(right, right, right, right);
-    await b.see('weights of the choice set', '.logbook-book');
     expect(await b.value('How much counts: Power')).toBe('5');
+    await b.wait(
+      async () =>
+        b.driver.executeAsyncScript<boolean>(
+          `const done = arguments[0];
+           fetch('/api/jobs/' + location.pathname.split('/')[2]).then((r) => r.json()).then((s) => done(s.records.some((r) => r.kind === 'choosing' && r.data.weights.power === 5)), () => done(false));`,
+        ),
+      undefined,
+      'the weight is not kept',
+    );
     await b.go(`/jobs/${desk.job('Corvane')}/scope`);
     await b.see(/(is ahead|comes out first)/, turn);
     await b.press('What counts how much');
@@ -56,5 +64,28 @@ describe('engines side by side', () => {
     await b.see('Not recommended: its gearbox control is nowhere to be had', '.app-bench');
     await b.see('182000 km', '.app-bench');
     expect(await b.axe()).toEqual([]);
+  });
+});
+
+describe('ways of control side by side', () => {
+  it('say what each takes, and stop where the unit cannot switch the fans', async () => {
+    await b.press('Ways of control side by side');
+    await b.see('Donor loom thinned, tested, re-covered', '.app-bench');
+    await b.press('Choose a way');
+    await b.choose('Engine control', 'standalone');
+    await b.press('Save', '[role=dialog]');
+    await b.press('Close', '[role=dialog]');
+    await b.see(/standalone: \d+ inputs wanted, \d+ of them not to be done without/, '.app-bench');
+    await b.press('What the engine unit has');
+    await b.type('Of these for fans', '0');
+    await b.press('Save', '[role=dialog]');
+    await b.press('Shut this').catch(() => undefined);
+    await b.press('Fan', '.app-bench');
+    await b.choose('Fan', 'electric puller');
+    await b.type('Count', '2');
+    await b.type('Current, A', '18');
+    await b.press('Save', '[role=dialog]');
+    await b.press('Close', '[role=dialog]');
+    await b.see('standalone: 2 fans of 18 A and no fan output: stop.', '.app-bench');
   });
 });

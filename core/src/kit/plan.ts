@@ -31,7 +31,6 @@ const toRun: ReadonlySet<string> = new Set([
   'controls',
   'cooling',
   'electrics',
-  'exhaust',
   'fuel',
   'heat',
   'instruments',

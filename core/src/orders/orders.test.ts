@@ -103,6 +103,9 @@ describe('what comes and what goes back', () => {
     expect(kitStatusOf(line({ came: 6, wrong: 2, sentBack: 2 }))).toBe('here');
     expect(kitStatusOf(line({ came: 6, sentBack: 6 }))).toBe('sent-back');
     expect(kitStatusOf(line({ cancelled: true }))).toBe('wanted');
+    // Some came and the rest does not: it is not all here.
+    expect(kitStatusOf(line({ cancelled: true, came: 4 }))).toBe('wanted');
+    expect(kitStatusOf(line({ cancelled: true, came: 6 }))).toBe('here');
   });
   it('days are counted over the change of the month and of the clock', () => {
     expect(daysUntil('2026-12-01', today)).toBe(3);

@@ -49,9 +49,9 @@ export function againstReturning(line: OrderLine, count: number): string | undef
 
 /** What the kit line of a job says by its order line. */
 export function kitStatusOf(line: OrderLine): 'ordered' | 'here' | 'sent-back' | 'wanted' {
-  if (line.cancelled && line.came === 0) return 'wanted';
   // What went back right was not wanted; what went back wrong is to come again.
   const kept = line.came - Math.max(0, line.sentBack - line.wrong);
+  if (line.cancelled && kept < line.count) return 'wanted';
   if (line.came > 0 && kept <= 0) return 'sent-back';
   return toCome(line) === 0 ? 'here' : 'ordered';
 }

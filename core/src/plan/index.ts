@@ -13,3 +13,4 @@ export * from './title.ts';
 export * from './content-check.ts';
 export * from './goals.ts';
 export * from './choices.ts';
+export * from './routes.ts';

@@ -8,3 +8,4 @@ export { earths, labelColumns, usualCircuits } from './data/circuits.ts';
 export { benchTests } from './data/bench-tests.ts';
 export { fillSteps, heatMeans, practiceRules } from './data/practice.ts';
 export * from './records.ts';
+export * from './unit-io.ts';

@@ -10,7 +10,7 @@ import { badInput, fieldsOf, Refusal } from '../http/problem.ts';
 import type { Caller } from '../http/register.ts';
 import { holdJob, holdUnit, unitInRole } from '../jobs/store.ts';
 import { withMoney } from '../db/sees-money.ts';
-import { hasAmount, storeAmount } from '../money/store.ts';
+import { hasAmount, storeAmount } from './amounts.ts';
 import { ruleOf } from './kind.ts';
 import { storeRow } from './home.ts';
 import { readNames, withNames } from './shown.ts';

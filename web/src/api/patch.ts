@@ -120,7 +120,7 @@ export async function readAgain(client: QueryClient, event: LiveEvent): Promise<
   if (has('suppliers')) again(keys.suppliers);
   if (has('shop')) again(keys.me);
   if (has('money')) again(keys.terms);
-  if (has('orders')) {
+  if (has('orders') || all) {
     again(keys.orders());
     again(['account']);
   }
@@ -131,7 +131,7 @@ export async function readAgain(client: QueryClient, event: LiveEvent): Promise<
   if (has('log') || all) for (const key of [keys.book(jobId), keys.history(jobId), keys.takeover(jobId)]) again(key);
   if (has('clock') || all) again(keys.clocks(jobId));
   if (has('links')) again(keys.links(jobId));
-  if (has('money')) again(keys.quotes(jobId));
+  if (has('money') || all) again(keys.quotes(jobId));
   // What was paid, worked and agreed to makes the account.
   const counts = of(event, 'record').some((c) => c.record === 'kit' || c.record === 'ask');
   if (has('money') || has('clock') || counts || all) again(keys.account(jobId));

@@ -57,7 +57,9 @@ function Lines({
 /** The quote as the customer reads and answers it: line by line where a line is optional, with their name under it. */
 export function CustomerQuote({ token, quote, currency }: { token: string; quote: Quote; currency: string }) {
   const client = useQueryClient();
-  const [declined, setDeclined] = useState<readonly string[]>(quote.answer?.declined ?? []);
+  const [refused, setDeclined] = useState<readonly string[]>([]);
+  // What was answered stands, whoever answered it on whatever device.
+  const declined = quote.answer?.declined ?? refused;
   const [name, setName] = useState('');
   const [text, setText] = useState('');
   const [id, setId] = useState(newId);

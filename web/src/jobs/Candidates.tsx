@@ -1,5 +1,5 @@
 import { useMutation, useQueries, useQueryClient } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { criteria, mostWeight, scoreAll, turnOf, weightOf } from '@bay/core/jobs';
 import type { CriterionId, Weights } from '@bay/core/jobs';
 import { moneyFigures, noCurrency } from '@bay/core/money';
@@ -138,11 +138,17 @@ export function Candidates() {
     },
     onSuccess: () => client.invalidateQueries({ queryKey: keys.job(sheet.job.id) }),
   });
-  /** Weights are kept when the hand is off them. */
-  const keep = (): void => {
-    if (moved === undefined || (kept && sameWeights(moved, kept))) return;
-    put.mutate({ kind: 'choosing', key: 'engine', data: { weights: { ...moved } }, revision });
-  };
+  // Weights are kept when the hand rests, one write after the other: each on top of what the last one left.
+  const tried = useRef<Weights>(undefined);
+  const { mutate, isPending } = put;
+  useEffect(() => {
+    if (moved === undefined || isPending || tried.current === moved || sameWeights(moved, kept ?? {})) return;
+    const rest = setTimeout(() => {
+      tried.current = moved;
+      mutate({ kind: 'choosing', key: 'engine', data: { weights: { ...moved } }, revision });
+    }, 400);
+    return () => clearTimeout(rest);
+  }, [moved, isPending, kept, revision, mutate]);
   const scores = new Map(scoreAll(rows, weights).map((s) => [s.id, s]));
   const cell = (row: MeasuredChoice, { id, unit }: (typeof criteria)[number]): React.ReactNode => {
     const value = row.values[id];
@@ -243,9 +249,6 @@ export function Candidates() {
                             value={weightOf(weights, c.id)}
                             disabled={!mayWrite}
                             onChange={(e) => setMoved({ ...weights, [c.id]: Number(e.currentTarget.value) })}
-                            onPointerUp={keep}
-                            onKeyUp={keep}
-                            onBlur={keep}
                           />
                           <span className="mono">{weightOf(weights, c.id)}</span>
                         </span>

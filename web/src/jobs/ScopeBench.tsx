@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { factDef } from '@bay/core/facts';
 import { checkIdentity } from '@bay/core/sums';
 import { Candidates } from './Candidates.tsx';
+import { ControlRoutes } from './ControlRoutes.tsx';
 import { AsItCame } from '../arrival/index.ts';
 import { FactEditor, usualBearer } from '../facts/index.ts';
 import { columns, Trouble } from '../ui/index.ts';
@@ -107,6 +108,7 @@ export default function ScopeBench() {
       </div>
       <Wish />
       <Candidates />
+      <ControlRoutes />
       <AskFirst />
       <AsItCame />
     </>

@@ -266,4 +266,13 @@ export const choicesFacts = [
     parts: [{ key: 'value', label: '', options: ['known-here', 'new-here'] }],
     howTo: 'Has anybody here wired and programmed this unit before', neededBy: ['factor-new-device'],
   },
+  {
+    id: 'cho-unit-io', subject: 'choice', group: 'Choices', label: 'What the engine unit has',
+    parts: [
+      { key: 'inputs', label: 'Inputs', unit: '' }, { key: 'outputs', label: 'Outputs', unit: '' },
+      { key: 'fan-outputs', label: 'Of these for fans', unit: '' }, { key: 'output-current', label: 'An output carries', unit: 'A' },
+    ],
+    kindNote: 'of the unit that runs the engine, as its maker writes it; nought where it has none',
+    howTo: 'Pin table of the unit, the ones in use counted off', neededBy: ['kit-ecu', 'kit-loom', 'kit-fan-relay'],
+  },
 ] as const satisfies readonly FactDef[];

@@ -43,7 +43,10 @@ function decided(
   causes: readonly CauseLine[],
 ): QuoteLine {
   const hours = rangeOf(record?.hours) ?? line.hours;
-  const fixed: Range | undefined = record?.price === undefined ? undefined : [record.price, record.price, record.price];
+  // Work that the shop does itself is reckoned by its hours: an amount beside them would count it twice.
+  const byHours = line.section === 'work' && hours !== undefined && (record?.who ?? 'shop') === 'shop';
+  const price = byHours ? undefined : record?.price;
+  const fixed: Range | undefined = price === undefined ? undefined : [price, price, price];
   const cost = fixed ?? line.cost;
   const bare: Omit<QuoteLine, 'amount'> = {
     ...line,

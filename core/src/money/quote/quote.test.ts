@@ -115,6 +115,12 @@ describe('lines of a quote', () => {
     // Sundries are 5 % of 60.00 outside and nothing of work.
     expect(offer.lines.at(-1)!.amount).toBe(300);
   });
+  it('an amount beside hours of the shop counts nothing twice, in the price or in what it may cost', () => {
+    const e = estimateOf(task('a', [1, 1, 1]));
+    const lines = draft(e, [], { a: { take: 'in', price: 99_999 } });
+    expect(lines[0]).toMatchObject({ amount: 9200 });
+    expect(riskInputOf(lines, [], terms).parts).toEqual([]);
+  });
   it('what is proposed or waits is open, and what is open is in no offer', () => {
     const e = estimateOf(task('a', [1, 1, 1], 'open'));
     const lines = draft(e, [

@@ -61,7 +61,7 @@ export function CostDrawing({ risk, net, currency }: { risk: Risk; net: number; 
             width={wide / bars - 2}
             y={high - tall}
             height={tall}
-            className={styles[middle > at ? 'loses' : 'earns']}
+            className={middle > at ? styles['loses'] : styles['earns']}
           />
         );
       })}
