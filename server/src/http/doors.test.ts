@@ -50,7 +50,13 @@ const lines = async () => (await shop.manager.good(jobs.readJob, { params: { job
 
 describe('a change comes from our own pages', () => {
   const changes = endpoints.filter(([, e]) => e.method !== 'get');
-  const before = new Set(['setUpShop', 'signIn', 'runCalculator', 'answerAsCustomer', 'answerQuote']);
+  const before = new Set([
+    'setUpShop',
+    'signIn',
+    'runCalculator',
+    'answerAsCustomer',
+    'answerQuote',
+  ]);
   const pathOf = (path: string): string => path.replace(/:\w+/g, () => randomUUID());
   /** Without a token, with a wrong one, and with the right one from somewhere else. */
   const ways = (): Record<string, string>[] => {
