@@ -23,6 +23,7 @@ describe('engines side by side', () => {
     expect(said).toMatch(/Of \d+ places \d+ are not measured with it/);
   });
   it('a bare one is dearer than it looks', async () => {
+    await b.press('Cost of 2.8 in-line six');
     await b.press('Something is missing on 2.8 in-line six');
     await b.type('What is missing', 'engine loom and unit');
     await b.type('What it costs, EUR', '4000');

@@ -255,7 +255,7 @@ const forms: readonly AForm[] = [
   {
     form: 'PieceForm',
     view: 'Corvane/scope',
-    press: ['Something is missing on 3.6 vee six'],
+    press: ['Cost of 3.6 vee six', 'Something is missing on 3.6 vee six'],
     submit: 'It is missing',
   },
   { form: 'AddPerson', view: '/crew', submit: 'Add' },

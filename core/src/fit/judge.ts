@@ -113,7 +113,17 @@ export function leastGap(interfaceId: string, books: Books): number | undefined 
   const clearanceId = gapOfPlace[interfaceId];
   if (clearanceId === undefined) return undefined;
   const e = new FitEvidence(books);
-  return leastDrawn(e, interfaceId, clearanceId) ?? e.clearance(clearanceId).value;
+  return reckonable(() => leastDrawn(e, interfaceId, clearanceId)) ?? e.clearance(clearanceId).value;
+}
+
+/** A number, or nothing where readings are such that none can be reckoned from them: the rule of the place asks for them again. */
+function reckonable(reckon: () => number | undefined): number | undefined {
+  try {
+    return reckon();
+  } catch (error) {
+    if (error instanceof RangeError) return undefined;
+    throw error;
+  }
 }
 
 /** What a gap says against the least of its place, both mm: from half of it on there is something to adapt. Common practice, no source. */

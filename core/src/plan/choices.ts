@@ -1,11 +1,10 @@
-import { estimateOf, meanOf } from '../clock/estimate.ts';
+import { meanOf } from '../clock/estimate.ts';
 import type { FactBook } from '../facts/index.ts';
 import { compareCandidates } from '../fit/candidates.ts';
 import type { FitWord } from '../fit/types.ts';
 import type { CriterionId, Measured } from '../jobs/choosing.ts';
-import { draftQuote, hoursOfLine } from '../money/quote/draft.ts';
 import type { Terms } from '../money/quote/types.ts';
-import { truthIn } from '../rules/truths.ts';
+import { draftOfPlan, shopHours } from './draft.ts';
 import type { PlanInput } from './plan.ts';
 import { computePlan } from './plan.ts';
 
@@ -58,8 +57,8 @@ export function measureChoice(input: PlanInput, choice: EngineChoice, terms: Ter
   const [row] = compareCandidates(input.facts, input.outgoing, [
     { unitId: choice.id, name: choice.name, facts: choice.facts, cost: choice.cost },
   ]);
-  const estimate = estimateOf(truthIn(plan.scope), { withDonor: input.withDonor });
-  const lines = draftQuote({ estimate, kit: plan.kit, kitRecords: {}, decisions: {}, terms });
+  const draft = draftOfPlan(plan, input.withDonor, terms);
+  const { lines } = draft;
   const counted = lines.filter((l) => l.state === 'counted');
   const parts = counted.filter((l) => l.section === 'parts');
   const priced = parts.every((l) => l.cost !== undefined);
@@ -71,7 +70,6 @@ export function measureChoice(input: PlanInput, choice: EngineChoice, terms: Ter
     ? Math.round(choice.cost! + pieces.reduce((total: number, p) => total + (p ?? 0), 0) + likely)
     : undefined;
   const work = counted.filter((l) => l.hours !== undefined);
-  const hours = work.reduce((total, l) => total + hoursOfLine(l, estimate.causes), 0);
   const room = [row!.lengthSpareMm, row!.widthSpareMm].filter((mm) => mm !== undefined);
   const condition = choice.facts.get('eng-condition')?.parts['value'];
   const values: Record<CriterionId, number | undefined> = {
@@ -82,7 +80,7 @@ export function measureChoice(input: PlanInput, choice: EngineChoice, terms: Ter
     adapt: row!.counts.adapt,
     unknown: row!.counts['not-measured'],
     money: allIn,
-    hours,
+    hours: shopHours(draft),
     km: choice.km,
     proof: typeof condition === 'string' ? proofOf[condition] : undefined,
     days: choice.days,

@@ -1,10 +1,8 @@
-import { estimateOf } from '../clock/estimate.ts';
 import { factDef } from '../facts/index.ts';
-import { draftQuote, hoursOfLine } from '../money/quote/draft.ts';
 import { offerOf } from '../money/quote/offer.ts';
 import type { QuoteLine, Terms } from '../money/quote/types.ts';
 import { recordsOf } from '../records/index.ts';
-import { truthIn } from '../rules/truths.ts';
+import { draftOfPlan, shopHours } from './draft.ts';
 import { planInputOf } from './input.ts';
 import type { JobMaterial } from './input.ts';
 import { computePlan } from './plan.ts';
@@ -35,18 +33,14 @@ function withGoal(material: JobMaterial, goal: string, terms: Terms): Standing {
   const facts = new Map(input.facts);
   facts.set('cho-goal', { parts: { value: goal }, typed: {}, source: 'assumed' });
   const plan = computePlan({ ...input, facts });
-  const estimate = estimateOf(truthIn(plan.scope), { withDonor: input.withDonor });
-  const lines = draftQuote({
-    estimate,
-    kit: plan.kit,
-    kitRecords: recordsOf(material, 'kit'),
+  const draft = draftOfPlan(plan, input.withDonor, terms, {
+    kit: recordsOf(material, 'kit'),
     decisions: recordsOf(material, 'quote-line'),
-    terms,
   });
-  const counted = lines.filter((l) => l.state === 'counted');
+  const { lines, estimate } = draft;
   return {
     lines: lines.filter((l) => l.state === 'counted' || l.state === 'open'),
-    hours: counted.filter((l) => l.who === 'shop').reduce((sum, l) => sum + hoursOfLine(l, estimate.causes), 0),
+    hours: shopHours(draft),
     net: offerOf(lines, estimate, terms).lineSum,
   };
 }

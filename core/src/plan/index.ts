@@ -11,6 +11,7 @@ export * from './line-context.ts';
 export * from './takeover.ts';
 export * from './title.ts';
 export * from './content-check.ts';
+export * from './draft.ts';
 export * from './goals.ts';
 export * from './choices.ts';
 export * from './routes.ts';

@@ -1,11 +1,9 @@
-import { estimateOf } from '../clock/estimate.ts';
 import type { Range } from '../clock/types.ts';
 import { factDef } from '../facts/index.ts';
-import { draftQuote, hoursOfLine } from '../money/quote/draft.ts';
 import type { Terms } from '../money/quote/types.ts';
-import { truthIn } from '../rules/truths.ts';
 import { countSignals, unitIoOf } from '../systems/unit-io.ts';
 import type { IoFinding, SignalCount } from '../systems/unit-io.ts';
+import { draftOfPlan, shopHours } from './draft.ts';
 import type { PlanInput } from './plan.ts';
 import { computePlan } from './plan.ts';
 
@@ -44,18 +42,14 @@ function withControl(input: PlanInput, control: string, terms: Terms): Taken {
   // What is wired is compared for a car that runs; whoever shows it says so where nobody said the goal.
   if (!facts.has('cho-goal')) facts.set('cho-goal', taken('running'));
   const plan = computePlan({ ...input, facts });
-  const estimate = estimateOf(truthIn(plan.scope), { withDonor: input.withDonor });
-  const lines = draftQuote({ estimate, kit: plan.kit, kitRecords: {}, decisions: {}, terms });
+  const draft = draftOfPlan(plan, input.withDonor, terms);
+  const { lines } = draft;
   const counted = lines.filter((l) => l.state === 'counted');
   const work = counted.filter((l) => l.hours !== undefined);
   const parts = counted.filter((l) => l.section === 'parts');
   const sum = (at: 0 | 1 | 2): number => parts.reduce((total, l) => total + (l.cost?.[at] ?? 0), 0);
   return {
-    hours: [
-      work.reduce((t, l) => t + l.hours![0], 0),
-      work.reduce((t, l) => t + hoursOfLine(l, estimate.causes), 0),
-      work.reduce((t, l) => t + l.hours![2], 0),
-    ],
+    hours: [work.reduce((t, l) => t + l.hours![0], 0), shopHours(draft), work.reduce((t, l) => t + l.hours![2], 0)],
     parts: parts.every((l) => l.cost !== undefined) ? [sum(0), sum(1), sum(2)] : undefined,
     open: lines.filter((l) => l.state === 'open').length,
     harvest: plan.harvest.map((h) => h.part.title),

@@ -1,10 +1,9 @@
 import type { z } from 'zod';
-import { estimateOf } from '@bay/core/clock';
-import { acceptedLines, draftQuote, offerOf, openTitles, termsMissing, totalsOf } from '@bay/core/money';
+import { acceptedLines, offerOf, openTitles, termsMissing, totalsOf } from '@bay/core/money';
 import type { QuoteLine } from '@bay/core/money';
 import { counted } from '@bay/core/units';
+import { draftOfPlan } from '@bay/core/plan';
 import { recordsOf } from '@bay/core/records';
-import { truthIn } from '@bay/core/rules';
 import * as contract from '@bay/contract/money';
 import type { OwnQuote } from '@bay/contract/money';
 import { momentOf, noteChange, runCommand, writeLogEntry } from '../commands/run.ts';
@@ -70,15 +69,8 @@ async function draftNow(tx: Tx, jobId: string) {
   const { material, plan } = await planNow(tx, jobId);
   const terms = await termsNow(tx);
   const withDonor = material.units.some((u) => u.role === 'donor');
-  const estimate = estimateOf(truthIn(plan.scope), { withDonor });
-  const lines = draftQuote({
-    estimate,
-    kit: plan.kit,
-    kitRecords: recordsOf(material, 'kit'),
-    decisions: recordsOf(material, 'quote-line'),
-    terms,
-  });
-  return { terms, estimate, lines };
+  const records = { kit: recordsOf(material, 'kit'), decisions: recordsOf(material, 'quote-line') };
+  return { terms, ...draftOfPlan(plan, withDonor, terms, records) };
 }
 
 const figureWords = {

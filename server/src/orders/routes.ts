@@ -126,6 +126,8 @@ export function orderRoutes(on: Registry): void {
         throw badInput({ promisedOn: 'It is promised for a day before it was ordered.' });
       for (const { kitId } of lines)
         if (kitId !== undefined && !kitLines.some((k) => k.id === kitId)) throw notFound('This kit line');
+      const ofKit = lines.flatMap((l) => (l.kitId === undefined ? [] : [`${l.jobId} ${l.kitId}`]));
+      if (new Set(ofKit).size < ofKit.length) throw badInput({ lines: 'Each line of the kit once.' });
       for (const jobId of [...new Set(lines.map((l) => l.jobId))].sort()) await readHead(tx, jobId);
       const supplier = await tx
         .selectFrom('supplier')

@@ -293,10 +293,10 @@ export function Candidates() {
                         onClick={() => setPricing(row.id)}
                         aria-label={`Cost of ${row.name}`}
                       >
-                        Price, mileage, days
+                        Price, pieces, mileage
                       </button>
                     )}
-                    <MissingPieces unitId={row.id} name={row.name} seesMoney={seesMoney} />
+                    <MissingPieces unitId={row.id} name={row.name} seesMoney={seesMoney} adds={pricing === row.id} />
                   </td>
                 ))}
               </tr>

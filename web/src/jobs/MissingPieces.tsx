@@ -23,7 +23,18 @@ function PieceForm({ unitId, seesMoney, close }: { unitId: string; seesMoney: bo
 }
 
 /** What is missing on a candidate: a bare one is dearer than it looks. */
-export function MissingPieces({ unitId, name, seesMoney }: { unitId: string; name: string; seesMoney: boolean }) {
+export function MissingPieces({
+  unitId,
+  name,
+  seesMoney,
+  adds,
+}: {
+  unitId: string;
+  name: string;
+  seesMoney: boolean;
+  /** Something may be added: the card of the candidate is open. */
+  adds: boolean;
+}) {
   const { mayWrite, sheet } = useJob();
   const currency = useCurrency();
   const put = usePut();
@@ -56,7 +67,7 @@ export function MissingPieces({ unitId, name, seesMoney }: { unitId: string; nam
           )}
         </p>
       ))}
-      {mayWrite && (
+      {mayWrite && adds && (
         <button
           type="button"
           className="plain-button small bare"

@@ -115,6 +115,22 @@ describe('the shapes of a job', () => {
     expect(sceneOfJob({ job: bookOf(measured, 'assumed') }).shapes[0]!.sigma).toBe(20);
   });
 
+  it('readings from which no rock can be reckoned leave the least gap of the table, and nothing falls over', () => {
+    const bosses = { 'left-y': 0, 'left-z': 20, 'right-y': 0, 'right-z': 20 };
+    const absurd = bookOf({
+      ...measured,
+      'cho-mount-rating': { 'load-each': 100, 'gives-at-that-load': 5 },
+      'eng-mount-bosses': bosses,
+      'eng-torque': { value: 300 },
+      'gbx-ratios': { first: 3.2 },
+    });
+    expect(leastGap('fit-hood', { job: absurd })).toBe(
+      leastGap('fit-hood', { job: bookOf(measured) }),
+    );
+    const judged = judgeAll({ job: absurd }, {}).find((l) => l.def.id === 'fit-hood')!;
+    expect(judged.verdict.word).toBe('not-measured');
+  });
+
   it('say once for each name who wrote the last of what it stands on, and when', () => {
     const book = new Map(bookOf(measured));
     const sump = book.get('eng-sump-depth')!;

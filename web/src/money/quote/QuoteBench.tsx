@@ -1,7 +1,8 @@
 import { Button, Checkbox, Select } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { factDef, isFactId } from '@bay/core/facts';
-import { chanceOfLoss, hoursOfLine, priceForChance, readMoney, showMoney, typedMoney } from '@bay/core/money';
+import { chanceOfLoss, priceForChance, readMoney, showMoney, typedMoney } from '@bay/core/money';
+import { shopHours } from '@bay/core/plan';
 import { may } from '@bay/contract/rights';
 import { counted } from '@bay/core/units';
 import { useMe } from '../../api/index.ts';
@@ -152,9 +153,7 @@ function Totals({ draft, net }: { draft: Draft; net: number }) {
   const currency = useCurrency();
   const { offer, terms } = draft;
   const tax = offer.taxes.reduce((sum, t) => sum + t.amount, 0);
-  const hours = draft.lines
-    .filter((l) => l.state === 'counted' && l.who === 'shop')
-    .reduce((sum, l) => sum + hoursOfLine(l, draft.estimate.causes), 0);
+  const hours = shopHours(draft);
   return (
     <dl className={styles['total']}>
       <dt>Hours of the shop, on average</dt>

@@ -1,7 +1,6 @@
 import { useMemo } from 'react';
-import { estimateOf } from '@bay/core/clock';
-import { draftQuote, offerOf, riskInputOf, termsMissing } from '@bay/core/money';
-import { truthIn } from '@bay/core/rules';
+import { offerOf, riskInputOf, termsMissing } from '@bay/core/money';
+import { draftOfPlan } from '@bay/core/plan';
 import { useJob, useRecords } from '../../sheet/index.ts';
 import { useShopTerms, useTerms } from '../useShopTerms.ts';
 
@@ -14,8 +13,10 @@ export function useDraft(sees: boolean) {
   const withDonor = sheet.units.some((u) => u.role === 'donor');
   const terms = useShopTerms(sees);
   return useMemo(() => {
-    const estimate = estimateOf(truthIn(plan.scope), { withDonor });
-    const lines = draftQuote({ estimate, kit: plan.kit, kitRecords, decisions, terms });
+    const { estimate, lines } = draftOfPlan({ scope: plan.scope, kit: plan.kit }, withDonor, terms, {
+      kit: kitRecords,
+      decisions,
+    });
     return {
       terms,
       revision: read.data?.revision ?? 0,
