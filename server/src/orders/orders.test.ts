@@ -157,7 +157,7 @@ describe('an order', () => {
     expect((await place([])).status).toBe(422);
     expect((await place([{ jobId: randomUUID() }])).status).toBe(404);
     const cushions = { jobId, kitId: 'kit-mount-cushions', despite: 'the set fits every code' };
-    expect((await place([cushions, cushions])).problem!.fields).toEqual({
+    expect((await place([cushions, cushions])).problem.fields).toEqual({
       lines: 'Each line of the kit once.',
     });
   });
