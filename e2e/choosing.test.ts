@@ -72,6 +72,7 @@ describe('ways of control side by side', () => {
   it('say what each takes, and stop where the unit cannot switch the fans', async () => {
     await b.press('Ways of control side by side');
     await b.see('Donor loom thinned, tested, re-covered', '.app-bench');
+    expect(await b.axe()).toEqual([]);
     await b.press('Choose a way');
     await b.choose('Engine control', 'standalone');
     await b.press('Save', '[role=dialog]');

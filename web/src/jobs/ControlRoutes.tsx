@@ -90,7 +90,9 @@ export function ControlRoutes() {
         {!plan.facts.has('cho-goal') && (
           <p className="ochre">Counted as for a car that runs: nobody said the goal yet.</p>
         )}
-        <div className="scroll-x">
+        {/* A table that is wider than its place is moved by the arrow keys. */}
+        {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- nothing in it takes the focus */}
+        <div className="scroll-x" role="region" aria-label="Ways of control" tabIndex={0}>
           <table className={`data ${styles['choices']}`}>
             <thead>
               <tr>
