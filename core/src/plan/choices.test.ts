@@ -28,6 +28,18 @@ describe('an engine measured as if it were the one', () => {
     expect(bare([], undefined)).toBeUndefined();
     expect(measureChoice(emptyInput(), choice({ cost: 1 }), noTerms).allIn).toBeUndefined();
   });
+  it('is not cheaper for being less known: what is open counts with even odds', () => {
+    const input = emptyInput({ facts: bookFrom({ 'cho-goal': 'running' }) });
+    const known = measureChoice(
+      input,
+      choice({ cost: 0, facts: bookFrom({ 'eng-induction': 'none' }) }),
+      terms,
+    );
+    const unknown = measureChoice(input, choice({ cost: 0 }), terms);
+    expect(unknown.open).toBeGreaterThan(known.open);
+    expect(unknown.values.hours!).toBeGreaterThan(known.values.hours!);
+    expect(unknown.allIn!).toBeGreaterThan(known.allIn!);
+  });
   it('takes its own facts and none of the engine that was in the plan', () => {
     const input = emptyInput({
       facts: bookFrom({ 'eng-power': '200 kW', 'eng-induction': 'turbo', 'cho-goal': 'running' }),

@@ -1,10 +1,9 @@
-import { meanOf } from '../clock/estimate.ts';
 import type { FactBook } from '../facts/index.ts';
 import { compareCandidates } from '../fit/candidates.ts';
 import type { FitWord } from '../fit/types.ts';
 import type { CriterionId, Measured } from '../jobs/choosing.ts';
 import type { Terms } from '../money/quote/types.ts';
-import { draftOfPlan, shopHours } from './draft.ts';
+import { draftOfPlan, takingOf } from './draft.ts';
 import type { PlanInput } from './plan.ts';
 import { computePlan } from './plan.ts';
 
@@ -24,8 +23,7 @@ export interface EngineChoice {
 
 export interface MeasuredChoice extends Measured {
   counts: Readonly<Record<FitWord, number>>;
-  /** What its kit costs low and high, and what it costs with its pieces; nothing where a figure is not known. */
-  kit: readonly [low: number, high: number] | undefined;
+  /** What it costs with its pieces and its kit; nothing where a figure is not known. */
   allIn: number | undefined;
   hours: readonly [low: number, high: number];
   /** Lines of its quote of which nobody knows whether they are wanted. */
@@ -57,19 +55,12 @@ export function measureChoice(input: PlanInput, choice: EngineChoice, terms: Ter
   const [row] = compareCandidates(input.facts, input.outgoing, [
     { unitId: choice.id, name: choice.name, facts: choice.facts, cost: choice.cost },
   ]);
-  const draft = draftOfPlan(plan, input.withDonor, terms);
-  const { lines } = draft;
-  const counted = lines.filter((l) => l.state === 'counted');
-  const parts = counted.filter((l) => l.section === 'parts');
-  const priced = parts.every((l) => l.cost !== undefined);
-  const sum = (at: 0 | 2): number => parts.reduce((total, l) => total + (l.cost?.[at] ?? 0), 0);
-  const likely = parts.reduce((total, l) => total + (l.cost ? meanOf(l.cost) : 0), 0);
+  const { hours, parts, open } = takingOf(draftOfPlan(plan, input.withDonor, terms));
   const pieces = choice.pieces.map((p) => p.price);
-  const known = choice.cost !== undefined && priced && pieces.every((p) => p !== undefined);
+  const known = choice.cost !== undefined && parts !== undefined && pieces.every((p) => p !== undefined);
   const allIn = known
-    ? Math.round(choice.cost! + pieces.reduce((total: number, p) => total + (p ?? 0), 0) + likely)
+    ? Math.round(choice.cost! + pieces.reduce((total: number, p) => total + (p ?? 0), 0) + parts[1])
     : undefined;
-  const work = counted.filter((l) => l.hours !== undefined);
   const room = [row!.lengthSpareMm, row!.widthSpareMm].filter((mm) => mm !== undefined);
   const condition = choice.facts.get('eng-condition')?.parts['value'];
   const values: Record<CriterionId, number | undefined> = {
@@ -80,7 +71,7 @@ export function measureChoice(input: PlanInput, choice: EngineChoice, terms: Ter
     adapt: row!.counts.adapt,
     unknown: row!.counts['not-measured'],
     money: allIn,
-    hours: shopHours(draft),
+    hours: hours[1],
     km: choice.km,
     proof: typeof condition === 'string' ? proofOf[condition] : undefined,
     days: choice.days,
@@ -90,10 +81,9 @@ export function measureChoice(input: PlanInput, choice: EngineChoice, terms: Ter
     name: choice.name,
     values: Object.fromEntries(Object.entries(values).filter(([, v]) => v !== undefined)),
     counts: row!.counts,
-    kit: priced && parts.length > 0 ? [sum(0), sum(2)] : undefined,
     allIn,
-    hours: [work.reduce((t, l) => t + l.hours![0], 0), work.reduce((t, l) => t + l.hours![2], 0)],
-    open: lines.filter((l) => l.state === 'open').length,
+    hours: [hours[0], hours[2]],
+    open,
     assumed: [...choice.facts.values()].filter((f) => f.source === 'assumed').length,
     against: choice.against,
   };

@@ -1,5 +1,6 @@
-import { estimateOf } from '../clock/estimate.ts';
+import { estimateOf, meanOf } from '../clock/estimate.ts';
 import type { Estimate } from '../clock/estimate.ts';
+import type { Range } from '../clock/types.ts';
 import type { KitRecord } from '../kit/records.ts';
 import { draftQuote, hoursOfLine } from '../money/quote/draft.ts';
 import type { QuoteLine, QuoteLineRecord, Terms } from '../money/quote/types.ts';
@@ -33,3 +34,41 @@ export const shopHours = ({ estimate, lines }: PlanDraft): number =>
   lines
     .filter((l) => l.state === 'counted' && l.who === 'shop')
     .reduce((sum, l) => sum + hoursOfLine(l, estimate.causes), 0);
+
+/** What a job takes: from what is counted in alone, over its average, to all that is open still at its highest. */
+export interface Taking {
+  /** Hours of the shop: low, on average, high. */
+  hours: Range;
+  /** What parts cost, smallest unit; nothing where the worth of a list unit is not set. */
+  parts: Range | undefined;
+  /** Lines of which nobody knows whether they are wanted. */
+  open: number;
+}
+
+/**
+ * What a plan takes, to be held beside another. What is open counts with even odds on average: else the one of which least is known
+ * would look the cheapest.
+ */
+export function takingOf({ estimate, lines }: PlanDraft): Taking {
+  const live = lines.filter((l) => l.state === 'counted' || l.state === 'open');
+  const odds = (line: QuoteLine): number => (line.state === 'counted' ? 1 : 0.5);
+  const total = (of: (line: QuoteLine) => number): number => live.reduce((sum, l) => sum + of(l), 0);
+  const sure = (line: QuoteLine, value: number | undefined): number => (line.state === 'counted' ? (value ?? 0) : 0);
+  const parts = live.filter((l) => l.section === 'parts');
+  const cost = (line: QuoteLine): Range | undefined => (line.section === 'parts' ? line.cost : undefined);
+  const mean = (line: QuoteLine): number => {
+    const range = cost(line);
+    return range ? odds(line) * meanOf(range) : 0;
+  };
+  return {
+    hours: [
+      total((l) => sure(l, l.hours?.[0])),
+      total((l) => odds(l) * hoursOfLine(l, estimate.causes)),
+      total((l) => l.hours?.[2] ?? 0),
+    ],
+    parts: parts.every((l) => l.cost !== undefined)
+      ? [total((l) => sure(l, cost(l)?.[0])), total(mean), total((l) => cost(l)?.[2] ?? 0)]
+      : undefined,
+    open: live.filter((l) => l.state === 'open').length,
+  };
+}

@@ -1,23 +1,17 @@
-import type { Range } from '../clock/types.ts';
 import { factDef } from '../facts/index.ts';
 import type { Terms } from '../money/quote/types.ts';
 import { countSignals, unitIoOf } from '../systems/unit-io.ts';
 import type { IoFinding, SignalCount } from '../systems/unit-io.ts';
-import { draftOfPlan, shopHours } from './draft.ts';
+import { draftOfPlan, takingOf } from './draft.ts';
+import type { Taking } from './draft.ts';
 import type { PlanInput } from './plan.ts';
 import { computePlan } from './plan.ts';
 
 /** A way of running the engine, with what it takes in this job. */
-export interface ControlRoute {
+export interface ControlRoute extends Taking {
   control: string;
   /** It is the one that was chosen. */
   chosen: boolean;
-  /** Hours of the whole job with it: low, on average, high. */
-  hours: Range;
-  /** Parts of the whole job with it, smallest unit; nothing where the worth of a list unit is not set. */
-  parts: Range | undefined;
-  /** Lines of which nobody knows whether they are wanted. */
-  open: number;
   /** What only some ways need, by title: taken from the donor, bought, done. */
   harvest: readonly string[];
   buys: readonly string[];
@@ -27,10 +21,7 @@ export interface ControlRoute {
   io: readonly IoFinding[];
 }
 
-interface Taken {
-  hours: Range;
-  parts: Range | undefined;
-  open: number;
+interface Taken extends Taking {
   harvest: readonly string[];
   buys: readonly string[];
   work: readonly string[];
@@ -43,18 +34,12 @@ function withControl(input: PlanInput, control: string, terms: Terms): Taken {
   if (!facts.has('cho-goal')) facts.set('cho-goal', taken('running'));
   const plan = computePlan({ ...input, facts });
   const draft = draftOfPlan(plan, input.withDonor, terms);
-  const { lines } = draft;
-  const counted = lines.filter((l) => l.state === 'counted');
-  const work = counted.filter((l) => l.hours !== undefined);
-  const parts = counted.filter((l) => l.section === 'parts');
-  const sum = (at: 0 | 1 | 2): number => parts.reduce((total, l) => total + (l.cost?.[at] ?? 0), 0);
+  const counted = draft.lines.filter((l) => l.state === 'counted');
   return {
-    hours: [work.reduce((t, l) => t + l.hours![0], 0), shopHours(draft), work.reduce((t, l) => t + l.hours![2], 0)],
-    parts: parts.every((l) => l.cost !== undefined) ? [sum(0), sum(1), sum(2)] : undefined,
-    open: lines.filter((l) => l.state === 'open').length,
+    ...takingOf(draft),
     harvest: plan.harvest.map((h) => h.part.title),
-    buys: parts.map((l) => l.title),
-    work: work.map((l) => l.title),
+    buys: counted.filter((l) => l.section === 'parts').map((l) => l.title),
+    work: counted.filter((l) => l.hours !== undefined).map((l) => l.title),
   };
 }
 

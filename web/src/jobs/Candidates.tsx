@@ -161,6 +161,12 @@ export function Candidates() {
           <small className="quiet">
             {Math.round(row.hours[0])} to {Math.round(row.hours[1])}
           </small>
+          {row.open > 0 && (
+            <>
+              <br />
+              <small className="ochre">{row.open} lines open</small>
+            </>
+          )}
         </>
       );
     if (id === 'proof') return ['none', 'stood', 'some', 'runs', 'new'][Math.round(value * 4)];
