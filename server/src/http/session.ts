@@ -48,7 +48,15 @@ export function sessions(
       if (now - (touched.get(sid) ?? 0) < touchMs) return done?.();
       if (touched.size > mostTouched) touched.clear();
       touched.set(sid, now);
-      super.touch(sid, countedFromNow(data), done);
+      // This is asked once the answer is on its way: what fails here must not cut that answer off. The next request tries again.
+      const kept = (error?: unknown): void => {
+        if (error !== undefined && error !== null) {
+          touched.delete(sid);
+          failed([error]);
+        }
+        done?.();
+      };
+      super.touch(sid, countedFromNow(data), kept);
     }
   }
   return session({

@@ -463,6 +463,19 @@ describe('a machine without room', () => {
     await server.stop();
   });
 
+  it('a session that cannot be kept longer leaves the answer whole', async () => {
+    await asked(database.url, 'revoke update on session from bay_app');
+    try {
+      const server = await startServer(database.url);
+      const own = at(server.url, shop.technician);
+      const { job } = await own.good(jobs.readJob, { params: { jobId } });
+      expect(job.id).toBe(jobId);
+      await server.stop();
+    } finally {
+      await asked(database.url, 'grant update on session to bay_app');
+    }
+  });
+
   it('no connection left: who gets none is told so, nobody gets a 500, and it passes', async () => {
     const server = await startServer(database.url, { limits: { connectMs: 1500 } });
     const own = at(server.url, shop.technician);
