@@ -71,12 +71,12 @@ export async function longBook(): Promise<void> {
         look();`);
     const paints: number[] = [];
     for (let i = 0; i < 21; i += 1) {
-      await b.driver.executeScript('document.querySelector(".brand").click()');
+      await b.driver.executeScript('document.querySelector(".app-brand").click()');
       await b.see('The Yard', '#main');
       paints.push(
         await timed(
           `document.querySelector('a[href*="${jobId}"]').click();`,
-          `document.querySelectorAll('.book-line').length > 3`,
+          `document.querySelectorAll('.logbook-book-line').length > 3`,
         ),
       );
     }
@@ -88,16 +88,16 @@ export async function longBook(): Promise<void> {
       unit: 'ms',
       limit: limitMs,
     });
-    await b.press('Search', '.book');
+    await b.press('Search', '.logbook-book');
     const field = await b.field('Search this book');
     const searches: number[] = [];
     for (let i = 0; i < 20; i += 1) {
       const word = ['bell', 'sump', 'loom', 'alternator', 'manifold', 'thermostat', 'crossmember'][i % 7]!;
       await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE);
-      await b.driver.wait(async () => (await b.count('.book-line mark')) === 0, 5000);
+      await b.driver.wait(async () => (await b.count('.logbook-book-line mark')) === 0, 5000);
       const type = `const f = document.querySelector('[aria-label="Search this book"]'); Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(f, '${word}'); f.dispatchEvent(new Event('input', { bubbles: true }));`;
       searches.push(
-        await timed(type, `document.querySelector('.book-line mark')?.textContent.toLowerCase().startsWith('${word}')`),
+        await timed(type, `document.querySelector('.logbook-book-line mark')?.textContent.toLowerCase().startsWith('${word}')`),
       );
     }
     report({
@@ -106,7 +106,7 @@ export async function longBook(): Promise<void> {
       unit: 'ms',
       limit: limitMs,
     });
-    const nodes = await b.driver.executeScript<number>("return document.querySelectorAll('.book-line').length");
+    const nodes = await b.driver.executeScript<number>("return document.querySelectorAll('.logbook-book-line').length");
     report({ name: 'lines that are in the page at once', value: nodes, unit: 'lines', limit: 120 });
   } finally {
     await b.close();
