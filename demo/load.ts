@@ -202,6 +202,11 @@ export async function loadDemo(db: Db, now: Date): Promise<boolean> {
         .values({ ...demoShop.terms, shop_id: shopId, revision: 1, by_id: personId })
         .execute(),
     );
+    for (const { id, line, when } of demoShop.rules)
+      await tx
+        .insertInto('shop_rule')
+        .values({ shop_id: shopId, id, line: JSON.stringify(line), condition: when, by_id: personId })
+        .execute();
     for (const [question, side] of Object.entries(demoShop.schools))
       await tx.insertInto('shop_school').values({ shop_id: shopId, question, side, by_id: personId }).execute();
   });

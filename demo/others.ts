@@ -45,6 +45,9 @@ export const saloon: DemoJob = {
     { when: [3, '15:40'], by: 'RS', line: 'held: waiting for hoist chain inspection, tomorrow' },
     { when: [1, '10:00'], by: 'RS', line: 'bolts of the front pipe soaked again, two will not turn' },
     { when: [1, '10:05'], by: 'RS', line: 'drained 6.2 l coolant' },
+    { when: [4, '14:50'], by: 'RS', record: ['own-line', 'own-cut-the-patched-loom-free-of-the-bulkhead-l0o1', { sort: 'step', title: 'Cut the patched loom free of the bulkhead', why: 'it is glued in, and holds the engine', station: 'pull', minutes: [30, 60], people: 1, after: ['rm-battery-off'], before: ['rm-hoist-on'] }] },
+    { when: [4, '14:52'], by: 'RS', record: ['own-line', 'own-grommet-for-the-bulkhead-68-mm-l0o2', { sort: 'part', title: 'Grommet for the bulkhead, 68 mm', why: 'fumes and water come in at the hole', station: 'connect', system: 'electrics', options: 'outer and inner diameter, sheet thickness', price: [6, 9, 14] }] },
+    { when: [4, '14:54'], by: 'MH', record: ['own-line', 'own-bulkhead-hole-closed-l0o3', { sort: 'check', title: 'Bulkhead hole closed', why: 'fumes and water come in', station: 'connect', gate: 'First drive', parts: ['own-grommet-for-the-bulkhead-68-mm-l0o2'] }] },
     { when: [1, '16:30'], by: 'RS', record: ['task', 'rm-penetrant', { status: 'open', handedTo: 'OT' }] },
   ],
 };

@@ -28,5 +28,19 @@ export const demoShop = {
     { name: 'Rafe Songhurst', initials: 'RS', role: 'technician', pin: '2004' },
     { name: 'Yard Office', initials: 'YO', role: 'onlooker', pin: '3000' },
   ],
+  rules: [
+    {
+      id: 'own-heat-shield-over-the-starter-q1r2',
+      line: {
+        sort: 'step',
+        title: 'Heat shield over the starter',
+        why: 'the solenoid cooks beside a turbo and the car does not restart hot',
+        station: 'connect',
+        minutes: [40, 90],
+        people: 1,
+      },
+      when: 'eng-induction in {turbo, supercharger}',
+    },
+  ],
   schools: { 'sch-clamps': 'sch-clamps-b', 'sch-fan-side': 'sch-fan-side-a', 'sch-mounts': 'sch-mounts-b' },
 } as const;

@@ -37,6 +37,8 @@ export const viewsOf = (
   ['facts', `/jobs/${job('Wendling')}/facts`, 'known about the car'],
   ['kit', `/jobs/${job('Wendling')}/kit`, 'wait for facts'],
   ['quote', `/jobs/${job('Larkfield')}/quote`, 'Left of what was agreed'],
+  ['own lines', `/jobs/${job('Larkfield')}/own`, 'Grommet for the bulkhead'],
+  ['rules', '/rules', 'Where induction is'],
   ['takeover', `/jobs/${job('Brockhurst')}/takeover`, 'In the middle'],
   [
     'photos',

@@ -7,6 +7,7 @@ import * as handover from './handover.ts';
 import * as jobs from './jobs.ts';
 import * as kit from './kit.ts';
 import * as logbook from './logbook.ts';
+import * as memory from './memory.ts';
 import * as money from './money.ts';
 import * as orders from './orders.ts';
 import * as parts from './parts.ts';
@@ -25,6 +26,7 @@ export const endpoints: readonly [name: string, endpoint: Endpoint][] = [
   logbook,
   kit,
   parts,
+  memory,
   money,
   orders,
   schools,

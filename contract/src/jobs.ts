@@ -4,6 +4,7 @@ import type { UnitRole } from '@bay/core/jobs';
 import { command, endpoint, id, isoDate, line } from './endpoint.ts';
 import { clockRow } from './clock.ts';
 import { factRow } from './facts.ts';
+import { ownLine } from './memory.ts';
 import { logEntry } from './logbook.ts';
 import { recordRow } from './record-row.ts';
 
@@ -137,6 +138,8 @@ export const jobSheet = z.object({
   facts: z.array(factRow),
   records: z.array(recordRow),
   shopSchools: z.record(z.string(), z.string()),
+  /** Lines that the shop keeps, with their conditions. */
+  shopRules: z.array(z.object({ id: z.string(), line: ownLine, when: z.string() })),
   log: z.array(logEntry),
   /** Clocks that run on this job now. */
   running: z.array(clockRow),

@@ -18,6 +18,8 @@ export const change = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('unit'), unitId: id }),
   z.object({ kind: z.literal('links') }),
   z.object({ kind: z.literal('schools') }),
+  /** Lines that the shop keeps. */
+  z.object({ kind: z.literal('rules') }),
   z.object({ kind: z.literal('crew') }),
   z.object({ kind: z.literal('suppliers') }),
   /** Orders of the shop. */

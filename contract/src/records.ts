@@ -12,6 +12,7 @@ import { storedSchema } from './kind.ts';
 import type { KindSchema, RecordInput } from './kind.ts';
 import { kitKinds } from './kit.ts';
 import { logbookKinds } from './logbook.ts';
+import { memoryKinds } from './memory.ts';
 import { moneyKinds } from './money.ts';
 import { partsKinds } from './parts.ts';
 import { prepKinds } from './prep.ts';
@@ -38,6 +39,7 @@ export const kinds: { readonly [K in RecordKind]: KindSchema<K> } = {
   ...handoverKinds,
   ...kitKinds,
   ...logbookKinds,
+  ...memoryKinds,
   ...moneyKinds,
   ...partsKinds,
   ...prepKinds,

@@ -30,6 +30,8 @@ import { supplierRoutes } from './kit/suppliers.ts';
 import { logbookKinds } from './logbook/kinds.ts';
 import type { PhotoStore } from './logbook/photo-store.ts';
 import { logbookRoutes } from './logbook/routes.ts';
+import { memoryKinds } from './memory/kinds.ts';
+import { memoryRoutes } from './memory/routes.ts';
 import { moneyKinds } from './money/kinds.ts';
 import { moneyRoutes } from './money/routes.ts';
 import { orderRoutes } from './orders/routes.ts';
@@ -55,6 +57,7 @@ for (const kinds of [
   handoverKinds,
   kitKinds,
   logbookKinds,
+  memoryKinds,
   moneyKinds,
   partsKinds,
   prepKinds,
@@ -77,6 +80,7 @@ export function registerRoutes(on: Registry, db: Db, tries: Tries, photos: Photo
   recordRoutes(on);
   partRoutes(on);
   supplierRoutes(on);
+  memoryRoutes(on);
   moneyRoutes(on);
   orderRoutes(on);
   logbookRoutes(on, photos);

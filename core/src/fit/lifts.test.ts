@@ -165,6 +165,7 @@ describe('what another lift undoes', () => {
     facts: [],
     records: records as Recorded[],
     shopSchools: {},
+    shopRules: [],
   });
   const lift = (key: string, data: LiftRecord) => ({ kind: 'lift', key, data });
   const gap = {

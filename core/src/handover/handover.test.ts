@@ -20,6 +20,7 @@ function sheetOf(
     facts: [],
     records,
     shopSchools: {},
+    shopRules: [],
   };
   return takeoverOf(
     { station, signedStations: [] },

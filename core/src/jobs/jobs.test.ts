@@ -39,6 +39,7 @@ const material = (over: Partial<JobMaterial> = {}): JobMaterial => ({
   ],
   records: [],
   shopSchools: {},
+  shopRules: [],
   ...over,
 });
 

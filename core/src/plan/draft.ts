@@ -1,10 +1,11 @@
 import { estimateOf, meanOf } from '../clock/estimate.ts';
-import type { Estimate } from '../clock/estimate.ts';
+import type { Estimate, TaskLine } from '../clock/estimate.ts';
 import type { Range } from '../clock/types.ts';
 import type { KitRecord } from '../kit/records.ts';
 import { draftQuote, hoursOfLine } from '../money/quote/draft.ts';
 import type { QuoteLine, QuoteLineRecord, Terms } from '../money/quote/types.ts';
 import { truthIn } from '../rules/truths.ts';
+import type { OwnInPlan } from './own.ts';
 import type { Plan } from './plan.ts';
 
 export interface PlanDraft {
@@ -18,14 +19,39 @@ export interface DraftRecords {
   decisions?: Readonly<Record<string, QuoteLineRecord | undefined>>;
 }
 
+/** A step of people's own as work: the hours of all who are at it; one without minutes is not counted. */
+function ownTask({ id, line, because, needs, waits }: OwnInPlan): TaskLine[] {
+  const [least, most] = line.minutes ?? [];
+  if (least === undefined || most === undefined) return [];
+  const people = line.people ?? 1;
+  const hours = (minutes: number): number => (minutes * people) / 60;
+  return [
+    {
+      id,
+      title: line.title,
+      station: line.station,
+      state: waits ? 'open' : 'counted',
+      hours: [hours(least), hours((least + most) / 2), hours(most)],
+      times: 1,
+      people,
+      causes: [],
+      because,
+      needs,
+      skill: '',
+      leftOut: line.why,
+    },
+  ];
+}
+
 /** The quote of a plan as it stands. */
 export function draftOfPlan(
-  plan: Pick<Plan, 'scope' | 'kit'>,
+  plan: Pick<Plan, 'scope' | 'kit' | 'ownLines'>,
   withDonor: boolean,
   terms: Terms,
   { kit = {}, decisions = {} }: DraftRecords = {},
 ): PlanDraft {
-  const estimate = estimateOf(truthIn(plan.scope), { withDonor });
+  const usual = estimateOf(truthIn(plan.scope), { withDonor });
+  const estimate = { ...usual, tasks: [...usual.tasks, ...plan.ownLines.flatMap(ownTask)] };
   return { estimate, lines: draftQuote({ estimate, kit: plan.kit, kitRecords: kit, decisions, terms }) };
 }
 

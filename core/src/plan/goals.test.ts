@@ -26,6 +26,7 @@ const materialOf = (goal: string | undefined, ...records: Recorded[]): JobMateri
   facts: goal === undefined ? [] : [fact('cho-goal', goal)],
   records,
   shopSchools: {},
+  shopRules: [],
 });
 const terms = { ...noTerms, hourRate: 8000, hourCost: 5000, priceUnit: 100 };
 

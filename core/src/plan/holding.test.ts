@@ -25,6 +25,7 @@ const materialOf = (...records: Recorded[]): JobMaterial => ({
   facts: [],
   records,
   shopSchools: {},
+  shopRules: [],
 });
 const planOf = (m: JobMaterial) => computePlan(planInputOf(m));
 const today = '2026-11-27';

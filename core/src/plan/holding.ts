@@ -5,7 +5,7 @@ import type { GateLineState, GateState } from '../commissioning/gates.ts';
 import { pick } from '../logbook/words.ts';
 import { counted } from '../units/index.ts';
 import type { AskRecord, HoldRecord } from '../logbook/records.ts';
-import { kitLineOf } from '../kit/plan.ts';
+import { titleOf } from './title.ts';
 import { byTime } from '../rules/stamp.ts';
 import { recordsOf } from '../records/index.ts';
 import type { JobMaterial } from './input.ts';
@@ -50,7 +50,7 @@ const cases = (material: Records, plan: Plan, suspectOf: SuspectOf | undefined):
 export function orderedAs(material: Records, words: string): string | undefined {
   const ordered = Object.entries(recordsOf(material, 'kit'))
     .filter(([, k]) => k.status === 'ordered')
-    .map(([key]) => ({ key, title: kitLineOf(key).title }));
+    .map(([key]) => ({ key, title: titleOf(key) }));
   return pick(words, ordered, 'order').hit?.key;
 }
 

@@ -20,6 +20,7 @@ import { latest } from '../rules/stamp.ts';
 import { recordsOf } from '../records/index.ts';
 import type { Recorded } from '../records/index.ts';
 import { doubleLabels } from '../systems/circuits.ts';
+import type { ShopRule } from '../memory/index.ts';
 import type { PlanInput } from './plan.ts';
 
 /** What a plan is computed from, as server and web both hold it. */
@@ -29,6 +30,7 @@ export interface JobMaterial {
   facts: readonly ({ bearerId: string; factId: string } & FactValue)[];
   records: readonly Recorded[];
   shopSchools: Readonly<Record<string, string>>;
+  shopRules: readonly ShopRule[];
 }
 
 /** Facts of the units in some roles, of some subjects. */
@@ -149,6 +151,8 @@ export function planInputOf(material: JobMaterial): PlanInput {
       ['engine', 'eng-'],
     ]),
     shopSchools: material.shopSchools,
+    shopRules: material.shopRules,
+    ownLines: recordsOf(material, 'own-line'),
     jobSchools: Object.fromEntries(Object.entries(recordsOf(material, 'school')).map(([q, r]) => [q, r.side])),
     fits: recordsOf(material, 'fit'),
     gaps: Object.values(recordsOf(material, 'gap')),
@@ -195,6 +199,8 @@ export const emptyInput = (over: Partial<PlanInput> = {}): PlanInput => ({
   outgoing: new Map(),
   donor: new Map(),
   shopSchools: {},
+  shopRules: [],
+  ownLines: {},
   jobSchools: {},
   fits: {},
   gaps: [],

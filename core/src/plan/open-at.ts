@@ -2,6 +2,7 @@ import { gatesOfStation } from '../jobs/gates.ts';
 import type { GateName } from '../jobs/gates.ts';
 import type { StationId } from '../jobs/stations.ts';
 import type { WorkStep } from '../jobs/work-step.ts';
+import { isOwn } from '../memory/index.ts';
 import { stands } from '../pull/index.ts';
 import { recordsOf } from '../records/index.ts';
 import { counted } from '../units/index.ts';
@@ -16,7 +17,7 @@ export interface OpenThing {
   /** The shut gate it is; signing over it wants a reason. */
   gate?: GateName;
   /** Where it is seen: facts of the job, or the kit; otherwise the station itself. */
-  at?: 'facts' | 'kit';
+  at?: 'facts' | 'kit' | 'own';
 }
 
 /** Circuits that are tested, of those that are built or that the plan certainly wants. */
@@ -46,7 +47,8 @@ export function openAt(station: StationId, material: Pick<JobMaterial, 'records'
     .map((g) => ({ what: `${g.of - g.proved} of ${counted(g.of, 'line')} before "${g.gate}"`, gate: g.gate }));
   const steps = workSteps(plan, recordsOf(material, 'task'), donor).filter(
     (s) => s.station === station && !isSettled(s),
-  ).length;
+  );
+  const ownOpen = steps.filter((s) => isOwn(s.key)).length;
   const circuits = circuitCount(material, plan);
   const fits = (word: string): number =>
     plan.fits.filter((l) => l.verdict.word === word && !l.resolved && !l.waived).length;
@@ -69,5 +71,10 @@ export function openAt(station: StationId, material: Pick<JobMaterial, 'records'
     ],
     'hand-over': () => some(all('follow-up').filter((f) => !f.done).length, 'follow-up'),
   };
-  return [...gates, ...some(steps, 'step open', 'steps open'), ...own[station]()];
+  return [
+    ...gates,
+    ...some(steps.length - ownOpen, 'step open', 'steps open'),
+    ...some(ownOpen, 'step of our own open', 'steps of our own open', { at: 'own' }),
+    ...own[station](),
+  ];
 }

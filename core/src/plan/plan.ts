@@ -31,6 +31,11 @@ import { Kept } from '../rules/kept.ts';
 import { changedFacts, Truths } from '../rules/truths.ts';
 import type { TruthOf } from '../rules/truths.ts';
 import { sameValue } from '../rules/value.ts';
+import { isOwn } from '../memory/index.ts';
+import type { OwnLineRecord, ShopRule } from '../memory/index.ts';
+import { ownCircuits, ownKit, ownLines, ownMatters, ownSteps, ownWaits } from './own.ts';
+import type { OwnInPlan } from './own.ts';
+import { shortTitleOf, titleOf } from './title.ts';
 import { chooseSchools, effectsOf, withSchools } from '../schools/effects.ts';
 import type { SchoolChoice } from '../schools/types.ts';
 import { benchTests, usualCircuits } from '../systems/index.ts';
@@ -45,6 +50,10 @@ export interface PlanInput {
   /** The donor car and the engine still in it, for harvesting. */
   donor: FactBook;
   shopSchools: Readonly<Record<string, string>>;
+  /** Lines that the shop keeps for every job that is like them. */
+  shopRules: readonly ShopRule[];
+  /** Lines of people's own on this job. */
+  ownLines: Readonly<Record<string, OwnLineRecord>>;
   jobSchools: Readonly<Record<string, string>>;
   fits: Readonly<Record<string, FitRecord | undefined>>;
   gaps: readonly GapRecord[];
@@ -88,6 +97,9 @@ export interface Plan {
   pull: StepPlan;
   /** Building up the engine that goes in. */
   build: StepPlan;
+  /** Steps and checks of people's own, and of the shop's rules. */
+  own: StepPlan;
+  ownLines: readonly OwnInPlan[];
   harvestSteps: StepPlan;
   harvest: readonly HarvestLine[];
   gates: readonly GateState[];
@@ -254,7 +266,7 @@ export class Planner {
       ...bare,
       approvals: approvalsOf(
         touching,
-        [...fitted].filter((id) => kitLineOf(id).touches),
+        [...fitted].filter((id) => !isOwn(id) && kitLineOf(id).touches),
         this.own.of,
       ),
     };
@@ -262,11 +274,16 @@ export class Planner {
     this.outgoing.moveTo({ ...scope, facts: merged(facts, outgoing, ['eng-', 'gbx-']) });
     this.donor.moveTo({ ...scope, facts: merged(facts, donor, ['rec-', 'eng-', 'don-']) });
 
-    const kit = kitPlan(this.own.of, facts, kitAskers(fits, input.fits), placeNotRead(input.lifts));
+    const own = ownLines(input.ownLines, input.shopRules, this.own.of);
+    const kit = [
+      ...kitPlan(this.own.of, facts, kitAskers(fits, input.fits), placeNotRead(input.lifts)),
+      ...ownKit(own),
+    ];
     const titlesOf = (word: FitLine['verdict']['word']): string[] =>
       fits.filter((l) => l.verdict.word === word && !l.resolved && !l.waived).map((l) => l.def.title);
     const build = this.build.get(buildStandsOn(this.own.of), () => buildPlan(this.own.of));
     const tests = applying(benchTests, this.own.of);
+    const { tasks } = input.gateInputs.records;
     const fills = fillsOf(facts, input.fluids, this.own.of);
     const gates = gatesOf(
       { own: this.own.of, ...(input.withDonor ? { donor: this.donor.of } : {}) },
@@ -278,29 +295,53 @@ export class Planner {
         unresolvedAdapts: titlesOf('adapt'),
         notMeasured: titlesOf('not-measured'),
         knockOnOpen: knockOnTitles(fits),
-        open: [...input.gateInputs.open, ...missingParts(kit, input.kit)],
+        open: [...input.gateInputs.open, ...missingParts(kit, input.kit), ...ownMatters(own, tasks)],
         records: { ...input.gateInputs.records, fills, toDo: new Set([...tests, ...build.lines].map((l) => l.def.id)) },
       },
     );
+    const pull = this.pull.compute(this.outgoing.of, effects);
+    const harvestSteps = this.harvest.compute(this.donor.of, effects);
+    const fitTasks = tasksOf(fits);
+    const circuits = [...applying(usualCircuits, this.own.of), ...ownCircuits(own)];
     return {
       schools,
       facts,
       outgoing,
       scope,
       fits,
-      fitTasks: tasksOf(fits),
+      fitTasks,
       kit,
-      pull: this.pull.compute(this.outgoing.of, effects),
+      pull,
       build,
-      harvestSteps: this.harvest.compute(this.donor.of, effects),
+      own: ownSteps(own),
+      ownLines: own,
+      harvestSteps,
       harvest: harvestPlan(this.donor.of),
       gates,
       // An engine that only stands in its place is wired to nothing.
-      circuits: this.own.of(standsOnly).is === true ? [] : applying(usualCircuits, this.own.of),
+      circuits: this.own.of(standsOnly).is === true ? [] : circuits,
       benchTests: tests,
       fills,
       provisional: input.gateInputs.provisional,
-      waits: input.waits,
+      waits:
+        own.length === 0
+          ? input.waits
+          : ownWaits(
+              own,
+              {
+                tasks,
+                kit: input.kit,
+                inPlan: new Set([
+                  ...[pull, build].flatMap((s) => s.lines.map((l) => l.def.id)),
+                  ...(input.withDonor ? harvestSteps.lines.map((l) => `donor-${l.def.id}`) : []),
+                  ...fitTasks.map((t) => t.id),
+                  ...tests.map((t) => t.def.id),
+                ]),
+                kitTitle: titleOf,
+                stepTitle: shortTitleOf,
+              },
+              input.waits,
+            ),
       waitingFor: waitingLines(fits, kit, gates, build),
     };
   }
@@ -356,6 +397,7 @@ function lineIds(plan: Plan): Set<string> {
     ...plan.gates.flatMap((g) => g.lines.map((l) => l.def.id)),
     ...plan.circuits.filter((l) => !l.waits).map((l) => l.def.id),
     ...plan.fitTasks.map((t) => t.id),
+    ...plan.own.lines.map((l) => l.def.id),
   ]);
 }
 

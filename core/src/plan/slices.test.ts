@@ -118,6 +118,32 @@ describe('nothing of what a plan is computed from is without effect', () => {
     },
     donor: { donor: bookFrom({ 'rec-hv-system': 'no' }) },
     shopSchools: { shopSchools: { 'sch-sealed-aside': 'sch-sealed-aside-b' } },
+    shopRules: {
+      shopRules: [
+        {
+          id: 'own-look-at-the-mounts-a1b2',
+          line: {
+            sort: 'check',
+            title: 'Look at the mounts',
+            why: '',
+            station: 'fit',
+            gate: 'Engine in',
+          },
+          when: 'always',
+        },
+      ],
+    },
+    ownLines: {
+      ownLines: {
+        'own-strap-c3d4': {
+          sort: 'step',
+          title: 'Strap',
+          why: '',
+          station: 'pull',
+          before: ['rm-identify'],
+        },
+      },
+    },
     jobSchools: { jobSchools: { 'sch-sealed-aside': 'sch-sealed-aside-b' } },
     fits: { fits: {} },
     gaps: {

@@ -1,6 +1,7 @@
 import { provedLines } from '../commissioning/gates.ts';
 import { stepStates } from '../pull/index.ts';
 import type { StepPlan, StepState, Tasks } from '../pull/index.ts';
+import { isOwn } from '../memory/index.ts';
 import type { Plan } from './plan.ts';
 
 /** The lists of ordered steps of a job: how the keys of their records begin, where that is not as the steps do. */
@@ -8,6 +9,7 @@ const lists = {
   donor: { prefix: 'donor-', planOf: (plan: Plan): StepPlan => plan.harvestSteps },
   pull: { prefix: '', planOf: (plan: Plan): StepPlan => plan.pull },
   prep: { prefix: '', planOf: (plan: Plan): StepPlan => plan.build },
+  own: { prefix: '', planOf: (plan: Plan): StepPlan => plan.own },
 } as const;
 
 export type StepListId = keyof typeof lists;
@@ -36,5 +38,6 @@ export function stepList(plan: Plan, id: StepListId, tasks: Tasks): StepList {
 /** The list that a step's record belongs to, and the step. */
 export function listOfKey(key: string): { id: StepListId; step: string } {
   if (key.startsWith(lists.donor.prefix)) return { id: 'donor', step: key.slice(lists.donor.prefix.length) };
+  if (isOwn(key)) return { id: 'own', step: key };
   return { id: key.startsWith('bld-') ? 'prep' : 'pull', step: key };
 }

@@ -10,6 +10,8 @@ import type { WorkStep } from '../jobs/work-step.ts';
 
 type Tasks = Readonly<Record<string, TaskRecord | undefined>>;
 
+const ownStation = (plan: Plan, id: string): StationId => plan.ownLines.find((l) => l.id === id)!.line.station;
+
 function ofList(plan: Plan, id: StepListId, tasks: Tasks): WorkStep[] {
   const list = stepList(plan, id, tasks);
   return list.plan.lines.map(({ def }): WorkStep => {
@@ -18,7 +20,7 @@ function ofList(plan: Plan, id: StepListId, tasks: Tasks): WorkStep[] {
     return {
       key: list.keyOf(def.id),
       title: def.title,
-      station: id,
+      station: id === 'own' ? ownStation(plan, def.id) : id,
       status: state.status,
       ...(def.minutes ? { minutes: def.minutes } : {}),
       ...(def.caution ? { caution: def.caution } : {}),
@@ -51,6 +53,7 @@ export function workSteps(plan: Plan, tasks: Tasks, donor: boolean): WorkStep[] 
     ...ofList(plan, 'prep', tasks),
     ...plan.fitTasks.map((t) => simple(t.id, t.title, 'fit')),
     ...plan.benchTests.map((t) => simple(t.def.id, taskTitle(t.def.id), 'connect')),
+    ...ofList(plan, 'own', tasks),
   ];
 }
 

@@ -3,6 +3,7 @@ import { gateLines } from '../commissioning/index.ts';
 import { interfaces } from '../fit/index.ts';
 import { kitLines } from '../kit/index.ts';
 import { pullSteps, workStates } from '../pull/index.ts';
+import { isOwn, ownTitle } from '../memory/index.ts';
 import { buildSteps } from '../prep/data/build-up.ts';
 import { benchTests, usualCircuits } from '../systems/index.ts';
 import { schoolEffects } from '../schools/effects.ts';
@@ -33,5 +34,5 @@ export const shortTitleOf = (id: string): string => shorts.get(id.replace(/^dono
 /** What a line of the plan is called, for screens that show an id's name. */
 export function titleOf(id: string): string {
   if (isFactId(id)) return factDef(id).label;
-  return titles.get(id) ?? id;
+  return titles.get(id) ?? (isOwn(id) ? ownTitle(id) : id);
 }

@@ -36,6 +36,8 @@ export interface StepDef {
   fasteners?: 'out' | 'in';
   /** What is drawn beside it while it is next. */
   drawn?: 'lift';
+  /** It is done only with what was found or read, in words. */
+  wantsFound?: true;
   /** The next move can hurt: done out of its order it wants two people. */
   harm?: true;
 }

@@ -9,6 +9,7 @@ import type { UnitRole } from '../jobs/units.ts';
 import { stayingRoles } from '../jobs/units.ts';
 import type { KitRecords } from '../kit/records.ts';
 import type { LogbookRecords } from '../logbook/records.ts';
+import type { MemoryRecords } from '../memory/records.ts';
 import type { MoneyRecords } from '../money/records.ts';
 import type { PartsRecords } from '../parts/records.ts';
 import type { PrepRecords } from '../prep/records.ts';
@@ -28,6 +29,7 @@ export interface StoredRecords
     HandoverRecords,
     KitRecords,
     LogbookRecords,
+    MemoryRecords,
     MoneyRecords,
     PartsRecords,
     PrepRecords,

@@ -33,6 +33,7 @@ const keys: Readonly<Record<string, readonly string[]>> = {
   unit: ['id'],
   customer: ['id'],
   person: ['id'],
+  shop_rule: ['id'],
   shop_school: ['shop_id', 'question'],
   log_mark: ['id'],
   clock: ['id'],

@@ -1,3 +1,4 @@
+import type { OwnLine } from '@bay/core/memory';
 import type { ColumnType, Generated, JSONColumnType } from 'kysely';
 import type { PartValue } from '@bay/core/facts';
 import type { Role } from '@bay/contract/crew';
@@ -287,5 +288,16 @@ export interface Database {
   job_version: { shop_id: string; job_id: string; version: number };
   job_digest: { shop_id: string; job_id: string; version: number; basis: string; digest: Json<object> };
   shop_school: { shop_id: string; question: string; side: string; by_id: string; at: Stamp };
+  shop_rule: {
+    shop_id: string;
+    id: string;
+    line: Json<OwnLine>;
+    condition: string;
+    by_id: string;
+    at: Stamp;
+    ended_at: Date | null;
+    ended_by: string | null;
+    ended_why: string | null;
+  };
   try_count: { key: string; failed: number; until: Stamp | null; at: Stamp };
 }

@@ -2,12 +2,14 @@ import { createHash } from 'node:crypto';
 import { sql } from 'kysely';
 import type { JobHead, Strip } from '@bay/contract/jobs';
 import { computePlan, planInputOf, workSteps } from '@bay/core/plan';
+import type { JobMaterial } from '@bay/core/plan';
 import type { StationId, WorkStep } from '@bay/core/jobs';
 import { recordsOf } from '@bay/core/records';
 import type { Tx } from '../db/connection.ts';
 import type { Caller } from '../http/register.ts';
 import { readMaterial } from '../plan/material.ts';
 import type { Material } from '../plan/material.ts';
+import { readShopRules } from '../memory/store.ts';
 import { readShopSchools } from '../schools/store.ts';
 import { doingOf, dueOf, stateOf } from './strip.ts';
 
@@ -64,8 +66,11 @@ function openSteps(job: JobHead, material: Material, plan: ReturnType<typeof com
     }));
 }
 
-export function digestOf(job: JobHead, material: Material, shopSchools: Record<string, string>, today: string): Digest {
-  const plan = computePlan(planInputOf({ jobId: job.id, ...material, shopSchools }));
+/** What the shop keeps for all its jobs. */
+type WaysOfShop = Pick<JobMaterial, 'shopSchools' | 'shopRules'>;
+
+export function digestOf(job: JobHead, material: Material, ways: WaysOfShop, today: string): Digest {
+  const plan = computePlan(planInputOf({ jobId: job.id, ...material, ...ways }));
   return {
     state: stateOf(material, plan, today),
     doing: doingOf(job, material, plan),
@@ -74,10 +79,10 @@ export function digestOf(job: JobHead, material: Material, shopSchools: Record<s
   };
 }
 
-/** What a digest depends on beside the job: the schools of the shop, the day, and the way it is made. */
-const basisOf = (schools: Record<string, string>, today: string): string =>
+/** What a digest depends on beside the job: the schools and the rules of the shop, the day, and the way it is made. */
+const basisOf = ({ shopSchools, shopRules }: WaysOfShop, today: string): string =>
   createHash('sha256')
-    .update(JSON.stringify(['3', today, Object.entries(schools).sort()]))
+    .update(JSON.stringify(['4', today, Object.entries(shopSchools).sort(), shopRules]))
     .digest('hex')
     .slice(0, 16);
 
@@ -90,8 +95,8 @@ export async function readDigests(
 ): Promise<Map<string, Digest>> {
   const digests = new Map<string, Digest>();
   if (jobs.length === 0) return digests;
-  const schools = await readShopSchools(tx);
-  const basis = basisOf(schools, today);
+  const ways = { shopSchools: await readShopSchools(tx), shopRules: await readShopRules(tx) };
+  const basis = basisOf(ways, today);
   const ids = sql.val(jobs.map((j) => j.id));
   const { rows } = await sql<{ job_id: string; version: number; digest: Digest | null }>`
     select v.job_id, v.version, d.digest from unnest(${ids}::uuid[]) wanted(id) join job_version v on v.job_id = wanted.id
@@ -109,7 +114,7 @@ export async function readDigests(
   const made = missing.map((job) => ({
     job_id: job.id,
     version: versions.get(job.id) ?? 0,
-    digest: digestOf(job, material.get(job.id)!, schools, today),
+    digest: digestOf(job, material.get(job.id)!, ways, today),
   }));
   for (const { job_id, digest } of made) digests.set(job_id, digest);
   await sql`

@@ -6,6 +6,7 @@ import * as handover from '@bay/contract/handover';
 import * as jobs from '@bay/contract/jobs';
 import { addSupplier } from '@bay/contract/kit';
 import { readLog, writeLog } from '@bay/contract/logbook';
+import { keepShopRule } from '@bay/contract/memory';
 import { placeOrder, receiveOrder, sendBack } from '@bay/contract/orders';
 import { makeQuote, readTerms, setTerms } from '@bay/contract/money';
 import { putRecord } from '@bay/contract/records';
@@ -54,6 +55,7 @@ interface Ids {
   orderId: string;
   lineId: string;
   backId: string;
+  ruleId: string;
 }
 
 /** A job with something in it that every endpoint can be asked about; made anew for each call, so that calls do not meet. */
@@ -123,6 +125,8 @@ async function material(shop: TestShop, by: Client): Promise<Ids> {
     params: { jobId },
     body: body({ after: 0, despite: 'nothing is settled yet' }) as never,
   });
+  const ruleId = aRuleId();
+  await shop.manager.good(keepShopRule, { body: body(aRule(ruleId)) as never });
   const [orderId, lineId, backId] = [commandId(), commandId(), commandId()];
   await shop.manager.good(placeOrder, {
     body: body(anOrder(supplier.id, jobId, orderId, lineId)) as never,
@@ -143,6 +147,7 @@ async function material(shop: TestShop, by: Client): Promise<Ids> {
     }) as never,
   });
   return {
+    ruleId,
     orderId,
     lineId,
     backId,
@@ -161,6 +166,14 @@ async function material(shop: TestShop, by: Client): Promise<Ids> {
     command,
   };
 }
+
+const aRuleId = (): string => `own-strap-${commandId().slice(0, 4)}`;
+/** A rule that holds nowhere, so that it changes no plan. */
+const aRule = (id: string) => ({
+  id,
+  line: { sort: 'step', title: 'Strap', station: 'connect' },
+  when: 'eng-code known and eng-code missing',
+});
 
 const anOrder = (supplierId: string, jobId: string, id = commandId(), lineId = commandId()) => ({
   id,
@@ -274,6 +287,10 @@ const calls: Record<string, (ids: Ids) => Input> = {
     body: body({ id: commandId(), sort: 'deposit', amount: 1000, on: '2026-11-26' }),
   }),
   moneyLines: (i) => ({ params: { jobId: i.jobId } }),
+  listShopRules: () => ({}),
+  keepShopRule: () => ({ body: body(aRule(aRuleId())) }),
+  endShopRule: (i) => ({ params: { ruleId: i.ruleId }, body: body({ why: 'tank changed' }) }),
+  tryShopRule: () => ({ body: { when: 'eng-fuel = diesel' } }),
   listOrders: (i) => ({ query: { jobId: i.jobId } }),
   placeOrder: (i) => ({ body: body(anOrder(i.supplierId, i.jobId)) }),
   changeOrder: (i) => ({
@@ -396,6 +413,9 @@ const wholeShop = new Set([
   'setCurrency',
   'readTerms',
   'setTerms',
+  'listShopRules',
+  'keepShopRule',
+  'tryShopRule',
   'listOrders',
   'ordersTable',
   'readFeed',

@@ -1,4 +1,6 @@
-import { kitLineOf, kitLines, orderStops } from '@bay/core/kit';
+import { kitLines, orderStops } from '@bay/core/kit';
+import { isOwn } from '@bay/core/memory';
+import { titleOf } from '@bay/core/plan';
 import type { KitRecord } from '@bay/core/kit';
 import type { Tx } from '../db/connection.ts';
 import { planNow } from '../plan/material.ts';
@@ -33,13 +35,15 @@ export const kitKinds = [
       columns: { status: 'status', options: 'options', note: 'note', supplierId: 'supplier_id', despite: 'despite' },
     },
     check: (_data, { key }) => {
-      if (!kitLines.some((l) => l.id === key)) throw notFound('This kit line');
+      if (!isOwn(key) && !kitLines.some((l) => l.id === key)) throw notFound('This kit line');
     },
     complete: async (tx, data, { jobId, key, before }) => {
       const known =
         !data.supplierId ||
         (await tx.selectFrom('supplier').select('id').where('id', '=', data.supplierId).executeTakeFirst());
       if (!known) throw badInput({ 'data.supplierId': 'This supplier is not in the list.' });
+      if (isOwn(key) && !before && !(await planNow(tx, jobId)).plan.kit.some((l) => l.def.id === key))
+        throw notFound('This kit line');
       if (data.status === 'ordered' && before?.status !== 'ordered') await mayBeOrdered(tx, jobId, key, data);
       return data;
     },
@@ -48,6 +52,6 @@ export const kitKinds = [
       return Promise.resolve();
     },
     describe: (data, { key }) =>
-      `${words[data.status]}: ${kitLineOf(key).title}${data.options ? `, ${data.options}` : ''}${data.note ? ` (${data.note})` : ''}${data.status === 'ordered' && data.despite ? `, ordered although something was open: ${data.despite}` : ''}`,
+      `${words[data.status]}: ${titleOf(key)}${data.options ? `, ${data.options}` : ''}${data.note ? ` (${data.note})` : ''}${data.status === 'ordered' && data.despite ? `, ordered although something was open: ${data.despite}` : ''}`,
   }),
 ];

@@ -1,5 +1,6 @@
 import { interfaces } from '@bay/core/fit';
 import { kitLines } from '@bay/core/kit';
+import { isOwn } from '@bay/core/memory';
 import type { pinSorts } from '@bay/core/logbook';
 import { formatMeasure } from '@bay/core/units';
 import type { RecordData } from '@bay/contract/records';
@@ -40,7 +41,8 @@ export const logbookKinds = [
     logKind: 'tried',
     check: (data) => {
       if (data.interfaceId && !interfaces.some((i) => i.id === data.interfaceId)) throw notFound('This interface');
-      if (data.kitLine && !kitLines.some((l) => l.id === data.kitLine)) throw notFound('This kit line');
+      if (data.kitLine && !isOwn(data.kitLine) && !kitLines.some((l) => l.id === data.kitLine))
+        throw notFound('This kit line');
       if (data.moneyBack && !data.back) throw badInput({ moneyBack: 'Money comes back for what went back.' });
     },
     describe: (data) =>

@@ -1,9 +1,11 @@
 import { taskDef } from '@bay/core/clock';
 import { kitLines } from '@bay/core/kit';
+import { isOwn, ownTitle } from '@bay/core/memory';
 import { badInput } from '../http/problem.ts';
 import { kindRule } from '../records/kind.ts';
 
-const titleOf = (key: string): string | undefined => taskDef(key)?.title ?? kitLines.find((k) => k.id === key)?.title;
+const titleOf = (key: string): string | undefined =>
+  taskDef(key)?.title ?? kitLines.find((k) => k.id === key)?.title ?? (isOwn(key) ? ownTitle(key) : undefined);
 
 /** Lines that the plan makes besides tasks and kit: groups of which one is done, and learning. */
 const computed = /^(?:either|factor)-[a-z-]+$/;

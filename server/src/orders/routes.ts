@@ -1,5 +1,7 @@
 import Papa from 'papaparse';
-import { kitLineOf, kitLines } from '@bay/core/kit';
+import { kitLines } from '@bay/core/kit';
+import { isOwn } from '@bay/core/memory';
+import { titleOf } from '@bay/core/plan';
 import { againstReceiving, againstReturning, kitStatusOf, toCome } from '@bay/core/orders';
 import { counted } from '@bay/core/units';
 import * as contract from '@bay/contract/orders';
@@ -125,7 +127,8 @@ export function orderRoutes(on: Registry): void {
       if (body.promisedOn !== undefined && body.promisedOn < body.orderedOn)
         throw badInput({ promisedOn: 'It is promised for a day before it was ordered.' });
       for (const { kitId } of lines)
-        if (kitId !== undefined && !kitLines.some((k) => k.id === kitId)) throw notFound('This kit line');
+        if (kitId !== undefined && !isOwn(kitId) && !kitLines.some((k) => k.id === kitId))
+          throw notFound('This kit line');
       const ofKit = lines.flatMap((l) => (l.kitId === undefined ? [] : [`${l.jobId} ${l.kitId}`]));
       if (new Set(ofKit).size < ofKit.length) throw badInput({ lines: 'Each line of the kit once.' });
       for (const jobId of [...new Set(lines.map((l) => l.jobId))].sort()) await readHead(tx, jobId);
@@ -149,10 +152,7 @@ export function orderRoutes(on: Registry): void {
           .whereRef('came', '<', 'count')
           .executeTakeFirst();
         if (twice)
-          throw new Refusal(
-            409,
-            `${kitLineOf(kitId).title} is on order ${twice.number} already. Cancel it there first.`,
-          );
+          throw new Refusal(409, `${titleOf(kitId)} is on order ${twice.number} already. Cancel it there first.`);
       }
       const { last } = await tx
         .selectFrom('purchase')

@@ -9,6 +9,7 @@ import type { Tx } from '../db/connection.ts';
 import { notFound } from '../http/problem.ts';
 import { readNames, shownRow } from '../records/shown.ts';
 import type { Names } from '../records/shown.ts';
+import { readShopRules } from '../memory/store.ts';
 import { readShopSchools } from '../schools/store.ts';
 
 /** What plans are computed from: units, facts and records of jobs, each read by index whatever else lies in the database. */
@@ -120,7 +121,7 @@ export async function readMaterial(
 /** All that the plan of one job is computed from. */
 export async function jobMaterial(tx: Tx, jobId: string): Promise<JobMaterial & Material> {
   const material = (await readMaterial(tx, [jobId])).get(jobId)!;
-  return { jobId, ...material, shopSchools: await readShopSchools(tx) };
+  return { jobId, ...material, shopSchools: await readShopSchools(tx), shopRules: await readShopRules(tx) };
 }
 
 /** The plan of one job as it is at this moment, and what it was computed from. */

@@ -1,4 +1,6 @@
 import { againstTask, stepBasis, taskTitle } from '@bay/core/plan';
+import type { Plan } from '@bay/core/plan';
+import { isOwn } from '@bay/core/memory';
 import { lifts, taskWantsSecond } from '@bay/core/pull';
 import type { RigRecord, TaskRecord } from '@bay/core/pull';
 import { recordsOf } from '@bay/core/records';
@@ -33,6 +35,13 @@ function allCounted({ status, count }: TaskRecord): void {
     });
 }
 
+/** A check is done with what was found, whoever calls it done. */
+function saidWhatWasFound(plan: Plan, key: string, { status, note }: TaskRecord): void {
+  const line = plan.own.lines.find((l) => l.def.id === key);
+  if (line?.def.wantsFound && status === 'done' && (note ?? '').length < 3)
+    throw new Refusal(422, 'Say what was found or read.', { fields: { note: 'Say what was found or read.' } });
+}
+
 /** Only the count went on. */
 const onlyCounted = (data: TaskRecord, { before }: WriteContext<'task'>): boolean =>
   before?.status === data.status && data.count !== undefined && before.count?.done !== data.count.done;
@@ -46,9 +55,12 @@ async function throughTheDoor(tx: Tx, sent: TaskRecord, context: WriteContext<'t
   const data = keptCount(sent, context);
   allCounted(data);
   const { deviation, ...plain } = data;
+  if (isOwn(key) && data.status === 'waived' && (data.note ?? '').length < 3)
+    throw new Refusal(422, 'Say why it is not needed here.', { fields: { note: 'Say why it is not needed here.' } });
   if (data.status !== 'done' && data.status !== 'on-it') return plain;
   if (before?.status === data.status) return before.deviation ? { ...plain, deviation: before.deviation } : plain;
   const { material, plan } = await planNow(tx, jobId);
+  saidWhatWasFound(plan, key, data);
   const { against, harm } = againstTask(plan, recordsOf(material, 'task'), key, data.status);
   if (against.length === 0) return plain;
   if (!deviation)

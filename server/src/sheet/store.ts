@@ -36,6 +36,7 @@ const sheetSql = (jobId: string) => sql<{
     'facts', coalesce((select json_agg(${factJson} order by ${factOrder}) from (select distinct id from bearer) b join fact f on f.bearer_id = b.id join people p on p.id = f.by_id), '[]'),
     'records', coalesce((select json_agg(${recordJson(sql`b.role`)} order by ${recordOrder}) from bearer b join recorded r on r.bearer_id = b.id join people p on p.id = r.by_id), '[]'),
     'shopSchools', coalesce((select json_object_agg(question, side) from shop_school), '{}'),
+    'shopRules', coalesce((select json_agg(json_build_object('id', id, 'line', line, 'when', condition) order by id) from shop_rule where ended_at is null), '[]'),
     'log', coalesce((select json_agg(${entryJson} order by l.id) from (select * from log_entry where job_id = ${jobId} order by id desc limit ${sheetLines}) l join person p on p.id = l.by_id), '[]'),
     'running', coalesce((select json_agg(${clockColumns} order by c.started_at) from clock c join people p on p.id = c.person_id where c.job_id = ${jobId} and c.ended_at is null), '[]'),
     'names', coalesce((select json_object_agg(id, name) from people), '{}')

@@ -2,6 +2,7 @@ import { readPart } from '@bay/contract/parts';
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import * as kit from '@bay/contract/kit';
+import * as memory from '@bay/contract/memory';
 import * as orders from '@bay/contract/orders';
 import * as money from '@bay/contract/money';
 import { setCurrency } from '@bay/contract/money';
@@ -289,6 +290,22 @@ const calls: [Endpoint, (t: Things) => Input][] = [
         ],
       }),
     }),
+  ],
+  [
+    memory.keepShopRule,
+    () => ({
+      body: body({
+        id: 'own-strap-a1b2',
+        line: { sort: 'step', title: 'Strap', station: 'connect' },
+        when: 'eng-fuel = diesel',
+      }),
+    }),
+  ],
+  [memory.listShopRules, () => ({})],
+  [memory.tryShopRule, () => ({ body: { when: 'eng-fuel = diesel' } })],
+  [
+    memory.endShopRule,
+    () => ({ params: { ruleId: 'own-strap-a1b2' }, body: body({ why: 'tank changed' }) }),
   ],
   [orders.listOrders, () => ({})],
   [orders.listOrders, (t) => ({ query: { jobId: t.jobId } })],

@@ -46,6 +46,10 @@ export const samples: Record<RecordKind, Sample> = {
   },
   'candidate-piece': { key: uuid, data: { unitId: uuid, what: 'Engine loom' } },
   choosing: { key: 'engine', data: { weights: { power: 5 } } },
+  'own-line': {
+    key: 'own-strap-for-the-tank-a1b2',
+    data: { sort: 'step', title: 'Strap for the tank', why: 'it rattles', station: 'connect' },
+  },
   'quote-line': {
     key: 'dur-wash',
     data: { take: 'in', who: 'customer', optional: true },

@@ -13,6 +13,7 @@ export const keys = {
   bench: ['bench'],
   sessions: ['sessions'],
   schools: ['schools'],
+  rules: ['rules'],
   job: (jobId?: string) => (jobId ? (['job', jobId] as const) : (['job'] as const)),
   book: (jobId: string, ...page: readonly unknown[]) => ['log', jobId, ...page] as const,
   bookSearch: (jobId: string | undefined, q: string) => ['log-search', jobId ?? 'shop', q] as const,

@@ -110,8 +110,9 @@ export async function readAgain(client: QueryClient, event: LiveEvent): Promise<
   const again = (queryKey: readonly unknown[]): void => void client.invalidateQueries({ queryKey });
   const has = (kind: Change['kind']): boolean => of(event, kind).length > 0;
   const all = has('all');
-  if (has('schools')) {
+  if (has('schools') || has('rules')) {
     again(keys.schools);
+    again(keys.rules);
     again(keys.job());
     again(keys.floor);
   }

@@ -10,6 +10,7 @@ import { commissioningViews } from '../commissioning/view.ts';
 import { handoverViews } from '../handover/view.ts';
 import { factsViews } from '../facts/view.ts';
 import { kitViews } from '../kit/view.ts';
+import { memoryViews } from '../memory/view.ts';
 import { moneyViews } from '../money/view.ts';
 import { logbookViews } from '../logbook/view.ts';
 import { clockViews } from '../clock/view.ts';
@@ -27,6 +28,7 @@ export const benchViews: readonly BenchView[] = [
   ...handoverViews,
   ...factsViews,
   ...kitViews,
+  ...memoryViews,
   ...moneyViews,
   ...logbookViews,
   ...clockViews,

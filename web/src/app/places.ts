@@ -8,6 +8,7 @@ export const places: readonly { key: string; to: string; name: string; inHead: b
   { key: 'o', to: '/orders', name: 'Orders', inHead: true },
   { key: 'u', to: '/units', name: 'Units', inHead: true },
   { key: 's', to: '/schools', name: 'Schools', inHead: true },
+  { key: 'r', to: '/rules', name: 'Rules of the shop', inHead: false },
   { key: 'm', to: '/sums', name: 'Sums', inHead: true },
   { key: 'd', to: '/wall', name: 'The wall, days ahead', inHead: false },
   { key: 'c', to: '/crew', name: 'Crew', inHead: true },

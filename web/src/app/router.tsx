@@ -27,6 +27,7 @@ export const router = createBrowserRouter([
       { path: 'units', lazy: async () => ({ Component: (await import('../jobs/UnitsPage.tsx')).UnitsPage }) },
       { path: 'parts/:partId', lazy: async () => ({ Component: (await import('../parts/PartPage.tsx')).PartPage }) },
       { path: 'schools', lazy: async () => ({ Component: (await import('../schools/SchoolsPage.tsx')).SchoolsPage }) },
+      { path: 'rules', lazy: async () => ({ Component: (await import('../memory/RulesPage.tsx')).RulesPage }) },
       { path: 'sums', lazy: async () => ({ Component: (await import('../calc/SumsPage.tsx')).SumsPage }) },
       { path: 'crew', lazy: async () => ({ Component: (await import('../crew/CrewPage.tsx')).CrewPage }) },
       { path: '*', element: <Lost /> },

@@ -1,10 +1,10 @@
-import { MultiSelect, Select, TextInput } from '@mantine/core';
+import { Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { clearances, shapeSureness } from '@bay/core/fit';
 import type { JobScene } from '@bay/core/fit';
 import { newId } from '../api/index.ts';
 import { useRecordForm } from '../sheet/index.ts';
-import { FormDialog, measured, MeasuredInput } from '../ui/index.ts';
+import { FormDialog, measured, MeasuredInput, Several } from '../ui/index.ts';
 
 const keysOf = ['x0', 'x1', 'y0', 'y1', 'z0', 'z1'] as const;
 const labels = {
@@ -104,7 +104,7 @@ export function OwnShapeForm({ scene, drawn = {}, close }: { scene: JobScene; dr
         allowDeselect={false}
         {...form.field('sure')}
       />
-      <MultiSelect
+      <Several
         label="Held against"
         data={against.map(([value, label]) => ({ value, label }))}
         searchable

@@ -5,7 +5,7 @@ import type { TaskRecord } from '@bay/core/pull';
 import { useCrew } from '../api/index.ts';
 import { Dialog } from '../ui/index.ts';
 
-export type Question = 'waive' | 'hand-over' | 'danger' | 'anyway';
+export type Question = 'waive' | 'hand-over' | 'danger' | 'anyway' | 'found';
 export type Write = (status: TaskRecord['status'], extra?: Record<string, unknown>) => void;
 
 /** What is asked before a step is written: why not, to whom, or whether the danger was minded. */
@@ -15,6 +15,7 @@ export function StepAsk({
   against,
   harm,
   gives,
+  wantsFound,
   write,
   busy,
   close,
@@ -27,6 +28,8 @@ export function StepAsk({
   harm: boolean;
   /** States that others need and only this step gives. */
   gives: readonly string[];
+  /** It is done only with what was found or read. */
+  wantsFound: boolean;
   write: Write;
   busy: boolean;
   close: () => void;
@@ -34,20 +37,26 @@ export function StepAsk({
   const crew = useCrew();
   const [text, setText] = useState('');
   const [instead, setInstead] = useState('');
+  const [found, setFound] = useState('');
+  const asksFound = what === 'found' || (what === 'anyway' && wantsFound);
+  const noted = asksFound ? { note: found.trim() } : {};
   const titles = {
     waive: 'Not needed here',
     'hand-over': 'Hand over',
     danger: 'Before this one',
     anyway: 'Done although it is held',
+    found: 'Checked',
   };
   return (
     <Dialog close={close} title={titles[what]}>
       <form
         onSubmit={(e) => {
           e.preventDefault();
+          if (asksFound && found.trim().length < 3) return;
           if (what === 'danger') write('done');
+          else if (what === 'found') write('done', noted);
           else if (text.trim() === '') return;
-          else if (what === 'anyway') write('done', { deviation: { why: text.trim() } });
+          else if (what === 'anyway') write('done', { ...noted, deviation: { why: text.trim() } });
           else if (what === 'waive')
             write('waived', { note: text, ...(instead.trim() === '' ? {} : { instead: instead.trim() }) });
           else write('open', { handedToId: text });
@@ -80,7 +89,7 @@ export function StepAsk({
               </p>
             )}
           </>
-        ) : what === 'waive' ? (
+        ) : what === 'found' ? null : what === 'waive' ? (
           <>
             <TextInput label="Why" value={text} onChange={(e) => setText(e.currentTarget.value)} data-autofocus />
             {gives.length > 0 && (
@@ -108,11 +117,20 @@ export function StepAsk({
             <p className="quiet">The step goes back to ready and the book says who takes it on.</p>
           </>
         )}
+        {asksFound && (
+          <TextInput
+            label="What was found or read"
+            value={found}
+            onChange={(e) => setFound(e.currentTarget.value)}
+            {...(what === 'found' ? { 'data-autofocus': true } : {})}
+          />
+        )}
         <div className="row-actions">
           <Button
             type="submit"
             disabled={
-              (what !== 'danger' && text.trim().length < (what === 'anyway' ? 10 : 1)) ||
+              (what !== 'danger' && what !== 'found' && text.trim().length < (what === 'anyway' ? 10 : 1)) ||
+              (asksFound && found.trim().length < 3) ||
               (instead.trim() !== '' && instead.trim().length < 10)
             }
             loading={busy}

@@ -18,6 +18,7 @@ export function StepAsked({ placed, acts }: { placed: Placed; acts: StepActs }) 
       against={acts.against}
       harm={acts.harm}
       gives={placed.pull.states.filter((s) => s.givenBy.includes(def.id)).map((s) => s.id)}
+      wantsFound={def.wantsFound === true}
       write={acts.write}
       busy={acts.put.isPending}
       close={() => acts.ask(undefined)}

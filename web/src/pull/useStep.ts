@@ -42,7 +42,14 @@ export function useStep({ line, state, recordKey, pull, record }: Placed): StepA
   return {
     write,
     start: () => write('on-it'),
-    finish: () => (against.length > 0 ? ask('anyway') : line.def.harm ? ask('danger') : write('done')),
+    finish: () =>
+      against.length > 0
+        ? ask('anyway')
+        : line.def.harm
+          ? ask('danger')
+          : line.def.wantsFound
+            ? ask('found')
+            : write('done'),
     undo: () => write('open'),
     ask,
     asking,

@@ -37,6 +37,7 @@ export const sheetOf = (
       at: '2026-11-02T08:00:00.000Z',
     })),
     shopSchools: {},
+    shopRules: [],
     log: [],
     running: [],
   }) as unknown as JobSheet;

@@ -10,6 +10,7 @@ export * from './Loading.tsx';
 export * from './MeasuredInput.tsx';
 export * from './MoneyInput.tsx';
 export * from './RangeBand.tsx';
+export * from './Several.tsx';
 export * from './StationLine.tsx';
 export * from './Sum.tsx';
 export * from './Tabs.tsx';

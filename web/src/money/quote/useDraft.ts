@@ -13,10 +13,15 @@ export function useDraft(sees: boolean) {
   const withDonor = sheet.units.some((u) => u.role === 'donor');
   const terms = useShopTerms(sees);
   return useMemo(() => {
-    const { estimate, lines } = draftOfPlan({ scope: plan.scope, kit: plan.kit }, withDonor, terms, {
-      kit: kitRecords,
-      decisions,
-    });
+    const { estimate, lines } = draftOfPlan(
+      { scope: plan.scope, kit: plan.kit, ownLines: plan.ownLines },
+      withDonor,
+      terms,
+      {
+        kit: kitRecords,
+        decisions,
+      },
+    );
     return {
       terms,
       revision: read.data?.revision ?? 0,
@@ -30,6 +35,6 @@ export function useDraft(sees: boolean) {
         asExtra: riskInputOf(lines, estimate.causes, terms, { carriesOpen: false }),
       },
     };
-  }, [plan.scope, plan.kit, kitRecords, decisions, read.data, terms, withDonor]);
+  }, [plan.scope, plan.kit, plan.ownLines, kitRecords, decisions, read.data, terms, withDonor]);
 }
 export type Draft = ReturnType<typeof useDraft>;

@@ -1,0 +1,3 @@
+export * from './own.ts';
+export * from './records.ts';
+export * from './rules.ts';
