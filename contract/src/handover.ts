@@ -85,7 +85,13 @@ export const customerView = z.object({
     z.object({
       key: id,
       what: z.string(),
+      /** Before tax, and with it. */
       amount: z.number().nullable(),
+      gross: z.number().nullable(),
+      tax: z.number(),
+      why: z.string(),
+      otherwise: z.string(),
+      photoId: z.string().nullable(),
       /** Of what is asked; sent back with the answer, so that nobody agrees to other words than they read. */
       revision: z.number(),
       answer: z.object({ yes: z.boolean(), text: z.string(), at: z.string() }).nullable(),
@@ -143,6 +149,15 @@ export const answerQuote = endpoint({
     })
     .refine((b) => b.say !== 'ask' || b.text.length > 0, { path: ['text'], message: 'Write what you want to know.' }),
   reply: customerView,
+});
+export const customerPhoto = endpoint({
+  method: 'get',
+  path: '/api/customer/:token/photo/:photoId',
+  summary: 'A photo that shows what the customer is asked',
+  access: 'open',
+  gives: ['image/jpeg', 'image/png', 'image/webp', 'image/avif', 'image/gif', 'image/tiff'],
+  params: z.object({ token, photoId: id }),
+  reply: fileReply,
 });
 export const customerQuotePdf = endpoint({
   method: 'get',

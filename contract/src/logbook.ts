@@ -73,6 +73,15 @@ export const logbookKinds = {
       what: text(400).min(2, 'Say what is asked.'),
       about: text(120).optional(),
       amount: amountOfMoney.optional(),
+      tax: z
+        .number('A percentage is a number.')
+        .min(0, 'A percentage is not below nothing.')
+        .max(100, 'At most 100 %.')
+        .optional(),
+      why: text(400).optional(),
+      otherwise: text(400).optional(),
+      photoId: id.optional(),
+      holds: z.array(text(120)).max(20, 'At most 20.').optional(),
       answer: z.object({ yes: z.boolean().optional(), text: text(400).default('') }).optional(),
     }),
     { acts: ['answer'], signed: 'once', people: { to: 'toName' }, money: 'amount' },

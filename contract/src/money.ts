@@ -192,13 +192,25 @@ export const account = z.object({
   /** The quote that was accepted, with its gross; null where none was. */
   quoted: z.object({ number: z.number(), net: z.number(), gross: z.number(), deposit: z.number() }).nullable(),
   /** Extra work that was agreed to, and what is still asked. */
-  extras: z.array(z.object({ key: z.string(), what: z.string(), amount: z.number(), yes: z.boolean().nullable() })),
+  extras: z.array(
+    z.object({
+      key: z.string(),
+      what: z.string(),
+      amount: z.number(),
+      tax: z.number(),
+      yes: z.boolean().nullable(),
+      /** When it was answered, else when it was asked. */
+      at: z.string(),
+    }),
+  ),
+  /** What was agreed besides, with its taxes. */
+  extraGross: z.number(),
   /** What it cost the shop so far: hours at their cost (null where that is not set), parts paid. */
   hours: z.number(),
   hoursCost: z.number().nullable(),
   parts: z.number(),
   payments: z.array(payment),
-  /** Quoted and agreed extras, before tax of the extras. */
+  /** Quoted and agreed extras, before tax. */
   agreed: z.number(),
   /** Agreed less spent; null where nothing was agreed or the cost of an hour is not set. */
   left: z.number().nullable(),
@@ -237,5 +249,32 @@ export const moneyLines = endpoint({
   access: 'manage',
   gives: ['text/csv'],
   params: ofJob,
+  reply: fileReply,
+});
+const paper = (path: string, summary: string) =>
+  endpoint({
+    method: 'get',
+    path,
+    summary,
+    access: 'manage',
+    gives: ['application/pdf'],
+    params: ofJob,
+    reply: fileReply,
+  });
+export const extrasPdf = paper(
+  '/api/jobs/:jobId/extras.pdf',
+  'Extra work of a job against its quote, as PDF: each with its answer, and what it adds up to',
+);
+export const accountPdf = paper(
+  '/api/jobs/:jobId/account.pdf',
+  'The final account of a job as PDF in the name of the shop',
+);
+export const receiptPdf = endpoint({
+  method: 'get',
+  path: '/api/jobs/:jobId/payments/:paymentId/pdf',
+  summary: 'A receipt for a payment as PDF in the name of the shop',
+  access: 'manage',
+  gives: ['application/pdf'],
+  params: z.object({ jobId: id, paymentId: id }),
   reply: fileReply,
 });

@@ -89,7 +89,7 @@ export function registerRoutes(on: Registry, db: Db, tries: Tries, photos: Photo
   waitingRoutes(on);
   benchRoutes(on);
   takeoverRoutes(on);
-  linkRoutes(on, db, tries);
+  linkRoutes(on, db, tries, photos);
   commandRoutes(on);
   schoolRoutes(on);
   calcRoutes(on);

@@ -71,8 +71,17 @@ export interface AskRecord extends Stamp {
   toName?: string | undefined;
   what: string;
   about?: string | undefined;
-  /** In the smallest unit of the shop's currency. */
+  /** In the smallest unit of the shop's currency, before tax. */
   amount?: number | undefined;
+  /** Percent on the amount. */
+  tax?: number | undefined;
+  /** Why it is wanted, and what happens without it. */
+  why?: string | undefined;
+  otherwise?: string | undefined;
+  /** A photo of the job that shows it. */
+  photoId?: string | undefined;
+  /** Steps that are held until somebody says yes, by the keys of their records. */
+  holds?: readonly string[] | undefined;
   answer?: Act<{ yes?: boolean | undefined; text: string }> | undefined;
 }
 

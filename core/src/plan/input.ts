@@ -96,6 +96,12 @@ function waitsOf(material: JobMaterial): Record<string, HeldFor[]> {
   const waits: Record<string, HeldFor[]> = {};
   for (const { about, waitsFor, due, released } of Object.values(recordsOf(material, 'hold')))
     if (about !== undefined && !released) (waits[about] ??= []).push({ waitsFor, ...(due ? { due } : {}) });
+  // What was asked and not agreed to is not worked on: no answer is no yes.
+  for (const { what, holds, answer } of Object.values(recordsOf(material, 'ask'))) {
+    if (answer?.yes === true) continue;
+    const waitsFor = answer ? `a yes to "${what}", to which the answer was no` : `an answer to "${what}"`;
+    for (const key of holds ?? []) (waits[key] ??= []).push({ waitsFor });
+  }
   return waits;
 }
 

@@ -1,3 +1,4 @@
+import { totalsOf } from '@bay/core/money';
 import { counted } from '@bay/core/units';
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import type { Request } from 'express';
@@ -11,11 +12,13 @@ import type { Db, Tx } from '../db/connection.ts';
 import { notFound, Refusal } from '../http/problem.ts';
 import type { Tries } from '../http/tries.ts';
 import type { Registry } from '../http/register.ts';
+import type { PhotoStore } from '../logbook/photo-store.ts';
+import { photoFile } from '../logbook/photos.ts';
 import { readHead } from '../jobs/store.ts';
 import { withMoney } from '../db/sees-money.ts';
 import { announce } from '../live/events.ts';
 import { answerQuoteAs, quoteOf, standingQuote } from '../money/quotes.ts';
-import { quoteHeadOf } from '../money/routes.ts';
+import { paperHeadOf } from '../money/routes.ts';
 
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 
@@ -40,6 +43,10 @@ interface AskData {
   what: string;
   to: string;
   amount?: number;
+  tax?: number;
+  why?: string;
+  otherwise?: string;
+  photoId?: string;
   answer?: { yes?: boolean; text: string; at: string };
 }
 
@@ -86,6 +93,11 @@ async function viewOf(tx: Tx, jobId: string): Promise<CustomerView> {
         key: a.key,
         what: a.what,
         amount: a.amount ?? null,
+        gross: a.amount === undefined ? null : totalsOf([{ amount: a.amount, tax: a.tax ?? 0 }], 0).gross,
+        tax: a.tax ?? 0,
+        why: a.why ?? '',
+        otherwise: a.otherwise ?? '',
+        photoId: a.photoId ?? null,
         revision: a.revision,
         answer: a.answer ? { yes: a.answer.yes ?? false, text: a.answer.text, at: a.answer.at } : null,
       })),
@@ -95,7 +107,7 @@ async function viewOf(tx: Tx, jobId: string): Promise<CustomerView> {
 
 const ofPeer = { free: 30, firstWait: '1 minute', longestWait: '15 minutes' };
 
-export function linkRoutes(on: Registry, db: Db, tries: Tries): void {
+export function linkRoutes(on: Registry, db: Db, tries: Tries, photos: PhotoStore): void {
   on.shop(contract.listLinks, async (tx, { params }) => {
     await readHead(tx, params.jobId);
     return { links: await linksOf(tx, params.jobId) };
@@ -224,12 +236,29 @@ export function linkRoutes(on: Registry, db: Db, tries: Tries): void {
     }),
   );
 
+  on.open(contract.customerPhoto, async ({ params, req }) => {
+    // Of the photos of a job, its customer sees those that go with what they are asked, and no other.
+    const shopId = await inLink(params.token, req, async (tx, jobId, shop) => {
+      const asked = await tx
+        .selectFrom('record')
+        .select('key')
+        .where('job_id', '=', jobId)
+        .where('kind', '=', 'ask')
+        .where(sql<string>`data->>'photoId'`, '=', params.photoId)
+        .where(sql<string>`data->>'to'`, '=', 'customer')
+        .executeTakeFirst();
+      if (!asked) throw notFound('This photo');
+      return shop;
+    });
+    return photoFile(photos, shopId, params.photoId, 'screen');
+  });
+
   on.open(contract.customerQuotePdf, ({ params, req }) =>
     inLink(params.token, req, async (tx, jobId) => {
       const quote = await withMoney(tx, () => quoteOf(tx, jobId, params.number));
       if (quote.state === 'withdrawn' || quote.state === 'replaced') throw notFound('This quote');
       const { quotePdfOf } = await import('../money/quote-pdf.ts');
-      return quotePdfOf(asCustomerReads(quote), await quoteHeadOf(tx, jobId));
+      return quotePdfOf(asCustomerReads(quote), await paperHeadOf(tx, jobId));
     }),
   );
 

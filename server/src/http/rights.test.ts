@@ -8,7 +8,7 @@ import { addSupplier } from '@bay/contract/kit';
 import { readLog, writeLog } from '@bay/contract/logbook';
 import { keepShopRule } from '@bay/contract/memory';
 import { placeOrder, receiveOrder, sendBack } from '@bay/contract/orders';
-import { makeQuote, readTerms, setTerms } from '@bay/contract/money';
+import { addPayment, makeQuote, readTerms, setTerms } from '@bay/contract/money';
 import { putRecord } from '@bay/contract/records';
 import { Client, commandId, freshDatabase, startServer } from '../testing/harness.ts';
 import type { TestServer } from '../testing/harness.ts';
@@ -56,6 +56,7 @@ interface Ids {
   lineId: string;
   backId: string;
   ruleId: string;
+  paymentId: string;
 }
 
 /** A job with something in it that every endpoint can be asked about; made anew for each call, so that calls do not meet. */
@@ -125,6 +126,11 @@ async function material(shop: TestShop, by: Client): Promise<Ids> {
     params: { jobId },
     body: body({ after: 0, despite: 'nothing is settled yet' }) as never,
   });
+  const paymentId = commandId();
+  await shop.manager.good(addPayment, {
+    params: { jobId },
+    body: body({ id: paymentId, sort: 'deposit', amount: 500, on: '2026-11-26' }) as never,
+  });
   const ruleId = aRuleId();
   await shop.manager.good(keepShopRule, { body: body(aRule(ruleId)) as never });
   const [orderId, lineId, backId] = [commandId(), commandId(), commandId()];
@@ -148,6 +154,7 @@ async function material(shop: TestShop, by: Client): Promise<Ids> {
   });
   return {
     ruleId,
+    paymentId,
     orderId,
     lineId,
     backId,
@@ -286,6 +293,9 @@ const calls: Record<string, (ids: Ids) => Input> = {
     params: { jobId: i.jobId },
     body: body({ id: commandId(), sort: 'deposit', amount: 1000, on: '2026-11-26' }),
   }),
+  extrasPdf: (i) => ({ params: { jobId: i.jobId } }),
+  accountPdf: (i) => ({ params: { jobId: i.jobId } }),
+  receiptPdf: (i) => ({ params: { jobId: i.jobId, paymentId: i.paymentId } }),
   moneyLines: (i) => ({ params: { jobId: i.jobId } }),
   listShopRules: () => ({}),
   keepShopRule: () => ({ body: body(aRule(aRuleId())) }),

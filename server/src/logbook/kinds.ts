@@ -5,6 +5,7 @@ import type { pinSorts } from '@bay/core/logbook';
 import { formatMeasure } from '@bay/core/units';
 import type { RecordData } from '@bay/contract/records';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
+import { termsNow } from '../money/terms.ts';
 import { kindRule } from '../records/kind.ts';
 
 const pinWords: Record<(typeof pinSorts)[number], string> = {
@@ -79,6 +80,22 @@ export const logbookKinds = [
       if (forManager ? caller.role !== 'manager' : before.to !== caller.personId && caller.role !== 'manager')
         throw new Refusal(403, forManager ? 'This waits for the manager.' : 'This waits for somebody else.');
       return { ...before, answer: data.answer };
+    },
+    complete: async (tx, data, { jobId, before }) => {
+      if (before) return data;
+      if (data.photoId !== undefined) {
+        const shown = await tx
+          .selectFrom('record')
+          .select('key')
+          .where('job_id', '=', jobId)
+          .where('kind', '=', 'photo')
+          .where('key', '=', data.photoId)
+          .executeTakeFirst();
+        if (!shown) throw badInput({ 'data.photoId': 'This photo is not of this job.' });
+      }
+      // Extra work carries the tax of the shop, where nothing else is said: the customer agrees to what will be asked.
+      if (data.ask !== 'approval' || data.to !== 'customer' || data.tax !== undefined) return data;
+      return { ...data, tax: (await termsNow(tx)).tax };
     },
     describe: (data, { before }) => {
       if (data.answer && !before?.answer) {

@@ -1,7 +1,7 @@
 import { sql } from 'kysely';
 import Papa from 'papaparse';
 import { hoursOf } from '@bay/core/clock';
-import { decimalsOf } from '@bay/core/money';
+import { decimalsOf, totalsOf } from '@bay/core/money';
 import * as contract from '@bay/contract/money';
 import type { Account } from '@bay/contract/money';
 import { noteChange, runCommand, writeLogEntry } from '../commands/run.ts';
@@ -10,6 +10,7 @@ import { Refusal } from '../http/problem.ts';
 import type { Registry } from '../http/register.ts';
 import { readHead } from '../jobs/store.ts';
 import { ordersCost } from '../orders/store.ts';
+import { utc } from '../plan/material.ts';
 import { termsNow } from './terms.ts';
 import { quotesOf } from './quotes.ts';
 
@@ -27,18 +28,20 @@ interface AskRow {
   key: string;
   what: string;
   amount: number | null;
+  tax: number;
   yes: boolean | null;
+  at: string;
 }
 
 /** Extra work that was put to the customer with a price. */
 async function extrasOf(tx: Tx, jobId: string): Promise<Account['extras']> {
   const { rows } = await sql<AskRow>`
-    select r.key, r.data->>'what' as what, m.amount, case when r.data ? 'answer' then coalesce((r.data->'answer'->>'yes')::boolean, false) end as yes
+    select r.key, r.data->>'what' as what, m.amount, coalesce((r.data->>'tax')::float8, 0) as tax, coalesce(r.data->'answer'->>'at', ${utc(sql`r.at`)}) as at, case when r.data ? 'answer' then coalesce((r.data->'answer'->>'yes')::boolean, false) end as yes
     from record r join money m on m.shop_id = r.shop_id and m.job_id = r.job_id and m.kind = 'ask' and m.key = r.key
     where r.bearer_id = ${jobId} and r.job_id = ${jobId} and r.kind = 'ask' and r.data->>'ask' = 'approval' and r.data->>'to' = 'customer' order by r.at`.execute(
     tx,
   );
-  return rows.flatMap((r) => (r.amount === null ? [] : [{ key: r.key, what: r.what, amount: r.amount, yes: r.yes }]));
+  return rows.flatMap(({ amount, ...r }) => (amount === null ? [] : [{ ...r, amount }]));
 }
 
 async function paymentsOf(tx: Tx, jobId: string): Promise<Account['payments']> {
@@ -78,25 +81,29 @@ export async function accountOf(tx: Tx, jobId: string, now: string): Promise<Acc
           deposit: accepted.deposit,
         };
   const extras = await extrasOf(tx, jobId);
-  const more = extras.filter((x) => x.yes === true).reduce((sum, x) => sum + x.amount, 0);
+  const besides = totalsOf(
+    extras.filter((x) => x.yes === true),
+    0,
+  );
   const { hourCost } = await termsNow(tx);
   const hours = await hoursOn(tx, jobId, now);
   const hoursCost = hourCost === undefined ? null : Math.floor(hours * hourCost + 0.5);
   const parts = await partsPaid(tx, jobId);
   const payments = await paymentsOf(tx, jobId);
   const paid = payments.reduce((sum, p) => sum + (p.sort === 'back' ? -p.amount : p.amount), 0);
-  const agreed = (quoted?.net ?? 0) + more;
-  const anything = quoted !== null || more > 0;
+  const agreed = (quoted?.net ?? 0) + besides.net;
+  const anything = quoted !== null || besides.net > 0;
   return {
     quoted,
     extras,
+    extraGross: besides.gross,
     hours: Math.round(hours * 10) / 10,
     hoursCost,
     parts,
     payments,
     agreed,
     left: anything && hoursCost !== null ? agreed - hoursCost - parts : null,
-    due: anything ? (quoted?.gross ?? 0) + more - paid : null,
+    due: anything ? (quoted?.gross ?? 0) + besides.gross - paid : null,
   };
 }
 
@@ -171,7 +178,14 @@ export function accountRoutes(on: Registry): void {
         })),
       ...extras
         .filter((x) => x.yes === true)
-        .map((x) => ({ sort: 'extra', number: job.number, day: '', what: x.what, net: figure(x.amount), 'tax %': '' })),
+        .map((x) => ({
+          sort: 'extra',
+          number: job.number,
+          day: x.at.slice(0, 10),
+          what: x.what,
+          net: figure(x.amount),
+          'tax %': String(x.tax),
+        })),
       ...payments.map((p) => ({
         sort: p.sort,
         number: job.number,

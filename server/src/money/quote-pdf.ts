@@ -1,18 +1,10 @@
-import { offerSections, moneyFigures, noCurrency, showMoney } from '@bay/core/money';
+import { offerSections, moneyFigures, showMoney } from '@bay/core/money';
 import type { OfferedQuoteLine, Quote } from '@bay/contract/money';
 import type { FileReply } from '@bay/contract/endpoint';
 import { stationName } from '@bay/core/jobs';
-import { ink, Sheet } from '../pdf/sheet.ts';
-
-/** Whose quote it is. */
-export interface QuoteHead {
-  shop: string;
-  currency: string;
-  jobNumber: string;
-  carName: string;
-  engineName: string | null;
-  customer: string;
-}
+import { ink } from '../pdf/sheet.ts';
+import { beginPaper } from './paper-head.ts';
+import type { PaperHead } from './paper-head.ts';
 
 /** Groups of a section, in order, each with its lines. */
 function groupsOf(lines: readonly OfferedQuoteLine[]): Map<string, OfferedQuoteLine[]> {
@@ -25,18 +17,10 @@ function groupsOf(lines: readonly OfferedQuoteLine[]): Map<string, OfferedQuoteL
 }
 
 /** A quote on paper, in the name of the shop: lines by section, sums, what is not in it, how long it is good. */
-export async function quotePdfOf(quote: Quote, head: QuoteHead): Promise<FileReply> {
+export async function quotePdfOf(quote: Quote, head: PaperHead): Promise<FileReply> {
   const figures = (amount: number): string => moneyFigures(amount, head.currency);
   const title = `Quote ${head.jobNumber}-${quote.number}`;
-  const sheet = await Sheet.begin(title);
-  sheet
-    .say(head.shop, { face: 'strong', size: 18, colour: ink.teal, after: 2 })
-    .say(title, { face: 'strong', size: 14 })
-    .say(`For ${head.customer}: ${head.carName}${head.engineName ? `, gets ${head.engineName}` : ''}`)
-    .say(
-      `Made on ${quote.madeAt.slice(0, 10)}, good until ${quote.validUntil}.${head.currency === noCurrency ? '' : ` Amounts in ${head.currency}, tax as stated below.`}`,
-      { colour: ink.grey, after: 8 },
-    );
+  const sheet = await beginPaper(title, head, `Made on ${quote.madeAt.slice(0, 10)}, good until ${quote.validUntil}.`);
   for (const [section, name] of Object.entries(offerSections)) {
     const lines = quote.lines.filter((l) => l.section === section);
     if (lines.length === 0) continue;

@@ -1,17 +1,17 @@
 import { decimalsOf, noCurrency } from '@bay/core/money';
 import * as contract from '@bay/contract/money';
 import { noteChange, runCommand } from '../commands/run.ts';
-import { Refusal } from '../http/problem.ts';
+import { notFound, Refusal } from '../http/problem.ts';
 import type { Registry } from '../http/register.ts';
 import { readHead } from '../jobs/store.ts';
 import type { Tx } from '../db/connection.ts';
-import { accountRoutes } from './account.ts';
-import type { QuoteHead } from './quote-pdf.ts';
-import { quoteOf, quoteRoutes } from './quotes.ts';
+import { accountOf, accountRoutes } from './account.ts';
+import type { PaperHead } from './paper-head.ts';
+import { quoteOf, quoteRoutes, quotesOf } from './quotes.ts';
 import { termsRoutes } from './terms.ts';
 
-/** Whose quote it is, as it stands above one. */
-export async function quoteHeadOf(tx: Tx, jobId: string): Promise<QuoteHead> {
+/** Whose paper it is, as it stands above one. */
+export async function paperHeadOf(tx: Tx, jobId: string): Promise<PaperHead> {
   const job = await readHead(tx, jobId);
   const { name, currency } = await tx.selectFrom('shop').select(['name', 'currency']).executeTakeFirstOrThrow();
   const { number, carName, engineName, customer } = job;
@@ -25,7 +25,26 @@ export function moneyRoutes(on: Registry): void {
 
   on.shop(contract.quotePdf, async (tx, { params: { jobId, number } }) => {
     const { quotePdfOf } = await import('./quote-pdf.ts');
-    return quotePdfOf(await quoteOf(tx, jobId, number), await quoteHeadOf(tx, jobId));
+    return quotePdfOf(await quoteOf(tx, jobId, number), await paperHeadOf(tx, jobId));
+  });
+
+  on.shop(contract.extrasPdf, async (tx, { params: { jobId } }) => {
+    const { extrasPaper } = await import('./papers.ts');
+    return extrasPaper(await accountOf(tx, jobId, new Date().toISOString()), await paperHeadOf(tx, jobId));
+  });
+  on.shop(contract.accountPdf, async (tx, { params: { jobId } }) => {
+    const { accountPaper } = await import('./papers.ts');
+    const head = await paperHeadOf(tx, jobId);
+    const accepted = (await quotesOf(tx, jobId)).find((q) => q.state === 'accepted');
+    return accountPaper(await accountOf(tx, jobId, new Date().toISOString()), accepted, head);
+  });
+  on.shop(contract.receiptPdf, async (tx, { params: { jobId, paymentId } }) => {
+    const { receiptPaper } = await import('./papers.ts');
+    const head = await paperHeadOf(tx, jobId);
+    const account = await accountOf(tx, jobId, new Date().toISOString());
+    const payment = account.payments.find((p) => p.id === paymentId);
+    if (!payment) throw notFound('This payment');
+    return receiptPaper(payment, account, head);
   });
 
   on.shop(contract.setCurrency, (tx, { body }, caller) =>

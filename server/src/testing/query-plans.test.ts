@@ -169,6 +169,8 @@ async function allReadWhole(
 
 const body = (extra: Record<string, unknown> = {}) => ({ commandId: commandId(), ...extra });
 type Input = Parameters<Client['call']>[1];
+const paymentId = commandId();
+
 interface Things {
   jobId: string;
   carId: string;
@@ -251,6 +253,9 @@ const calls: [Endpoint, (t: Things) => Input][] = [
   ],
   [money.listQuotes, (t) => ({ params: { jobId: t.jobId } })],
   [money.quotePdf, (t) => ({ params: { jobId: t.jobId, number: 1 } })],
+  [money.extrasPdf, (t) => ({ params: { jobId: t.jobId } })],
+  [money.accountPdf, (t) => ({ params: { jobId: t.jobId } })],
+  [handover.customerPhoto, (t) => ({ params: { token: t.token, photoId: commandId() } })],
   [handover.customerQuotePdf, (t) => ({ params: { token: t.token, number: 1 } })],
   [
     handover.answerQuote,
@@ -265,9 +270,10 @@ const calls: [Endpoint, (t: Things) => Input][] = [
     money.addPayment,
     (t) => ({
       params: { jobId: t.jobId },
-      body: body({ id: commandId(), sort: 'deposit', amount: 1000, on: '2026-11-26' }),
+      body: body({ id: paymentId, sort: 'deposit', amount: 1000, on: '2026-11-26' }),
     }),
   ],
+  [money.receiptPdf, (t) => ({ params: { jobId: t.jobId, paymentId } })],
   [money.moneyLines, (t) => ({ params: { jobId: t.jobId } })],
   [
     orders.placeOrder,

@@ -1,10 +1,13 @@
 import { Select, TextInput } from '@mantine/core';
+import { useMemo } from 'react';
 import { noCurrency } from '@bay/core/money';
 import type { askSorts } from '@bay/core/logbook';
+import { workSteps } from '@bay/core/plan';
 import { may } from '@bay/contract/rights';
 import { useCrew, useMe } from '../api/index.ts';
-import { useRecordForm } from '../sheet/index.ts';
-import { FormDialog, money, MoneyInput } from '../ui/index.ts';
+import { PhotoPicker } from '../logbook/index.ts';
+import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
+import { FormDialog, money, MoneyInput, Several, words } from '../ui/index.ts';
 
 const sorts: Record<(typeof askSorts)[number], string> = {
   question: 'A question',
@@ -19,14 +22,52 @@ export function AskForm({ close }: { close: () => void }) {
   const role = me?.person?.role;
   const currency = me?.shop?.currency ?? noCurrency;
   const crew = useCrew().data?.crew ?? [];
+  const { sheet, plan } = useJob();
+  const tasks = useRecords('task');
   const form = useRecordForm({
     kind: 'ask',
-    initial: { ask: 'question', to: 'manager', what: '', amount: '' },
-    sent: ({ amount, ...v }) => ({
-      ...v,
-      ...(v.ask === 'approval' ? { amount: money(amount, currency) } : {}),
+    initial: {
+      ask: 'question',
+      to: 'manager',
+      what: '',
+      amount: '',
+      tax: '',
+      why: '',
+      otherwise: '',
+      holds: [] as string[],
+      photos: [] as string[],
+    },
+    sent: ({ ask, to, what, ...v }) => ({
+      ask,
+      to,
+      what,
+      ...(ask === 'approval'
+        ? {
+            amount: money(v.amount, currency),
+            tax: v.tax.trim() === '' ? undefined : Number(v.tax.replace(',', '.')),
+            why: words(v.why),
+            otherwise: words(v.otherwise),
+            holds: v.holds.length > 0 ? v.holds : undefined,
+            photoId: v.photos[0],
+          }
+        : {}),
     }),
+    names: { photoId: 'photos' },
   });
+  const approval = form.values.ask === 'approval';
+  const open = useMemo(
+    () =>
+      approval
+        ? workSteps(
+            plan,
+            tasks,
+            sheet.units.some((u) => u.role === 'donor'),
+          )
+            .filter((s) => s.status !== 'done' && s.status !== 'waived')
+            .map((s) => ({ value: s.key, label: s.title }))
+        : [],
+    [approval, plan, tasks, sheet.units],
+  );
   return (
     <FormDialog title="Ask somebody" submit="Ask" of={form} send={form.send} close={close}>
       <Select
@@ -44,8 +85,19 @@ export function AskForm({ close }: { close: () => void }) {
         {...form.field('to')}
       />
       <TextInput label="In words" data-autofocus {...form.field('what')} />
-      {may(role, 'see-money') && form.values.ask === 'approval' && (
-        <MoneyInput label="Amount" currency={currency} {...form.field('amount')} />
+      {approval && (
+        <>
+          {may(role, 'see-money') && (
+            <div className="fields">
+              <MoneyInput label="Amount, before tax" currency={currency} {...form.field('amount')} />
+              <TextInput label="Tax, % (blank: as usual)" inputMode="decimal" {...form.field('tax')} />
+            </div>
+          )}
+          <TextInput label="Why it is wanted" {...form.field('why')} />
+          <TextInput label="What happens without it" {...form.field('otherwise')} />
+          <Several label="Steps that wait for the yes" data={open} {...form.field('holds')} />
+          <PhotoPicker about="" chosen={form.values.photos} set={(photos) => form.set({ photos: photos.slice(-1) })} />
+        </>
       )}
     </FormDialog>
   );

@@ -5,9 +5,9 @@ import { useParams } from 'react-router';
 import { showMoney } from '@bay/core/money';
 import { stationName } from '@bay/core/jobs';
 import type { StationId } from '@bay/core/jobs';
-import { answerAsCustomer, readCustomerView } from '@bay/contract/handover';
+import { answerAsCustomer, customerPhoto, readCustomerView } from '@bay/contract/handover';
 import type { CustomerView } from '@bay/contract/handover';
-import { call, keys, newId, sentenceOf } from '../api/index.ts';
+import { call, keys, newId, pathOf, sentenceOf } from '../api/index.ts';
 import { CustomerQuote } from './CustomerQuote.tsx';
 import { dayWords, Failed, fromToday, Loading, StationLine, Trouble } from '../ui/index.ts';
 
@@ -27,8 +27,23 @@ function Ask({ token, ask, currency }: { token: string; ask: CustomerView['asks'
     <li className="panel">
       <p className="waiting-what">
         {ask.what}
-        {ask.amount === null ? '' : `: ${showMoney(ask.amount, currency)}`}
+        {ask.gross === null ? '' : `: ${showMoney(ask.gross, currency)}`}
+        {ask.tax > 0 && ask.amount !== null && (
+          <span className="quiet">
+            {' '}
+            with {ask.tax} % tax, {showMoney(ask.amount, currency)} before it
+          </span>
+        )}
       </p>
+      {ask.photoId !== null && (
+        <img
+          src={pathOf(customerPhoto, { token, photoId: ask.photoId })}
+          alt={`Shows it: ${ask.what}`}
+          style={{ maxWidth: '100%', maxHeight: 320 }}
+        />
+      )}
+      {ask.why !== '' && <p>Why: {ask.why}</p>}
+      {ask.otherwise !== '' && <p>Without it: {ask.otherwise}</p>}
       {ask.answer ? (
         <p>
           You said <b>{ask.answer.yes ? 'yes' : 'no'}</b>, {dayWords(ask.answer.at)}. {ask.answer.text}

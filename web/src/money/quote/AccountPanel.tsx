@@ -2,7 +2,15 @@ import { Button, Select, TextInput } from '@mantine/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { showMoney } from '@bay/core/money';
-import { addPayment, moneyLines, paymentSorts, readAccount } from '@bay/contract/money';
+import {
+  accountPdf,
+  addPayment,
+  extrasPdf,
+  moneyLines,
+  paymentSorts,
+  readAccount,
+  receiptPdf,
+} from '@bay/contract/money';
 import { call, command, keys, newId, pathOf } from '../../api/index.ts';
 import { useJob } from '../../sheet/index.ts';
 import { DateField } from '../../ui/DateField.tsx';
@@ -112,7 +120,13 @@ export function AccountPanel() {
               {sortWords[p.sort]}, {dayWords(p.on)}: <span className="mono">{show(p.amount)}</span>{' '}
               <span className="quiet">
                 {p.note} {p.by}
-              </span>
+              </span>{' '}
+              <a
+                href={pathOf(receiptPdf, { jobId, paymentId: p.id })}
+                aria-label={`Receipt of ${dayWords(p.on)} as PDF`}
+              >
+                Receipt
+              </a>
             </li>
           ))}
         </ul>
@@ -125,6 +139,12 @@ export function AccountPanel() {
         )}
         <Button variant="subtle" component="a" href={pathOf(moneyLines, { jobId })}>
           Lines as CSV
+        </Button>
+        <Button variant="subtle" component="a" href={pathOf(extrasPdf, { jobId })}>
+          Extra work as PDF
+        </Button>
+        <Button variant="subtle" component="a" href={pathOf(accountPdf, { jobId })}>
+          Account as PDF
         </Button>
       </div>
       {paying && <PaymentForm due={a.due ?? undefined} close={() => setPaying(false)} />}
