@@ -15,6 +15,10 @@ export const pickup: DemoJob = {
     { when: [0, '08:52'], by: 'OT', record: ['as-it-came', '00000000-0000-4000-8000-000000000641', { view: 'left', x: 0.9, y: 0.32, what: 'rust', note: 'wing bubbled behind the rear wheel' }] },
     { when: [0, '08:53'], by: 'OT', record: ['as-it-came', '00000000-0000-4000-8000-000000000642', { view: 'front', x: 0.82, y: 0.3, what: 'damage', note: 'bumper end pushed in, lamp whole' }] },
     { when: [0, '08:55'], by: 'OT', record: ['as-it-came', '00000000-0000-4000-8000-000000000643', { view: 'right', x: 0.78, y: 0.05, what: 'leak', note: 'oil on the drive side of the engine, fresh' }] },
+    { when: [0, '08:57'], by: 'OT', record: ['arrival', 'sheet', { odometerKm: 214300, odometerFrom: 'odometer', keys: 2, fuel: 'half', fluids: 'oil at the lower mark and black, coolant clear', lamps: 'oil lamp late to go out', things: 'tow rope and jack in the bed', deadline: 'season', deadlineNote: 'boats go in at Easter' }] },
+    { when: [0, '08:58'], by: 'OT', record: ['works', 'lights', { what: 'Lights, all round', state: 'works' }] },
+    { when: [0, '08:58'], by: 'OT', record: ['works', 'wipers', { what: 'Wipers and washers', state: 'works' }] },
+    { when: [0, '08:59'], by: 'OT', record: ['works', 'heater', { what: 'Heater and blower', state: 'does-not', note: 'blower only on the highest step' }] },
   ],
 };
 

@@ -25,7 +25,7 @@ const drawnWide = (name: string): Promise<number> =>
 
 describe('the car as it came', () => {
   it('takes a mark at the cross, without a mouse', async () => {
-    await at('Corvane', 'scope');
+    await at('Corvane', 'scope?tab=came');
     await b.see('3 marks on it', '#as-it-came');
     await focusOn('From behind');
     await b.keys(Key.ARROW_LEFT, Key.ARROW_UP, Key.ENTER);
@@ -45,7 +45,7 @@ describe('the car as it came', () => {
     await b.type('What is seen there', 'door strip', '[role=dialog]');
     await b.press('Mark it', '[role=dialog]');
     await b.see('Missing, left: door strip', '#as-it-came');
-    await at('Corvane', 'scope');
+    await at('Corvane', 'scope?tab=came');
     await b.see('Missing, left: door strip', '#as-it-came');
     await b.press('Take back: door strip');
     await b.unseen('door strip', '#as-it-came');

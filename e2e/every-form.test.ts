@@ -229,6 +229,24 @@ const forms: readonly AForm[] = [
     press: ['A line of our own'],
     submit: 'Add it',
   },
+  {
+    form: 'ArrivalForm',
+    view: 'Corvane/scope?tab=came',
+    press: ['Change the sheet'],
+    submit: 'Save the sheet',
+  },
+  {
+    form: 'SignForm',
+    view: 'Corvane/scope?tab=came',
+    press: ['The customer signs'],
+    submit: 'Signed',
+  },
+  {
+    form: 'RunForm',
+    view: 'Wendling/hand-over',
+    press: ['A run after'],
+    submit: 'Write the run',
+  },
   { form: 'AddOwnLine', view: 'Larkfield/own', press: ['Add a line'], submit: 'Add it' },
   {
     form: 'EndRule',

@@ -68,6 +68,8 @@ describe('Scope, by keyboard alone', () => {
   });
 
   it('marks what it came with, on the drawing', async () => {
+    await tabTo('Choosing', 200);
+    await b.keys(Key.ARROW_RIGHT);
     await tabTo('From the left.', 200);
     await b.keys(Key.ARROW_RIGHT, Key.ARROW_DOWN, Key.ENTER);
     await b.see('On the car, left', '[role=dialog]');

@@ -17,6 +17,7 @@ export const viewsOf = (
   ['sums', '/sums', 'Source'],
   ['crew', '/crew', 'Rafe Songhurst'],
   ['scope', `/jobs/${job('Corvane')}/scope`, 'Find out first'],
+  ['as it came', `/jobs/${job('Corvane')}/scope?tab=came`, 'wing bubbled'],
   ['donor', `/jobs/${job('Wendling')}/donor`, 'C-101'],
   ['pull', `/jobs/${job('Larkfield')}/pull`, 'Out with 2.2 four'],
   ['prep', `/jobs/${job('Brockhurst')}/prep`, 'Out of limits'],

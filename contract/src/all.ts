@@ -1,3 +1,4 @@
+import * as arrival from './arrival.ts';
 import * as calc from './calc.ts';
 import * as clock from './clock.ts';
 import * as crew from './crew.ts';
@@ -17,6 +18,7 @@ import type { Endpoint } from './endpoint.ts';
 
 /** Every endpoint there is, for the OpenAPI document and for tests that walk them. */
 export const endpoints: readonly [name: string, endpoint: Endpoint][] = [
+  arrival,
   crew,
   clock,
   jobs,

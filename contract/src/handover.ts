@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { runFuels, runPlaces, runSorts, runTimes } from '@bay/core/handover';
 import { command, endpoint, fileReply, id, isoDate } from './endpoint.ts';
 import { amount, kind, text } from './kind.ts';
 import { logEntry } from './logbook.ts';
@@ -14,6 +15,50 @@ export const handoverKinds = {
       done: z.object({ note: text(300).optional() }).optional(),
     }),
     { acts: ['done'], signed: 'once' },
+  ),
+  run: kind<'run'>(
+    z
+      .object({
+        when: z.enum(runTimes),
+        sort: z.enum(runSorts),
+        on: isoDate,
+        taken: z.enum(runPlaces).optional(),
+        burns: z.enum(runFuels).optional(),
+        powerKw: amount.positive('A power is above nothing.').max(5000, 'At most 5,000 kW.').optional(),
+        torqueNm: amount.positive('A torque is above nothing.').max(20_000, 'At most 20,000 N·m.').optional(),
+        airC: amount.min(-40, 'Air between -40 and 60 °C.').max(60, 'Air between -40 and 60 °C.').optional(),
+        barometerHpa: amount
+          .min(600, 'A barometer at the place between 600 and 1,100 hPa.')
+          .max(1100, 'A barometer at the place between 600 and 1,100 hPa.')
+          .optional(),
+        humidity: amount.min(0, 'Humidity between 0 and 100 %.').max(100, 'Humidity between 0 and 100 %.').optional(),
+        distanceM: amount.positive('A length is above nothing.').max(20_000, 'At most 20 km.').optional(),
+        seconds: amount.positive('A time is above nothing.').max(3600, 'At most an hour.').optional(),
+        endKmh: amount.positive('A speed is above nothing.').max(600, 'At most 600 km/h.').optional(),
+        note: text(300).default(''),
+        removed: z.boolean().optional(),
+      })
+      .refine((r) => r.sort !== 'rollers' || r.powerKw !== undefined, {
+        path: ['powerKw'],
+        message: 'Say what power was read.',
+      })
+      .refine((r) => r.sort !== 'rollers' || r.taken !== undefined, {
+        path: ['taken'],
+        message: 'Say whether at the crank or at the wheels.',
+      })
+      .refine((r) => r.sort !== 'rollers' || r.burns !== undefined, {
+        path: ['burns'],
+        message: 'Say what the engine burns.',
+      })
+      .refine((r) => r.sort !== 'timed' || r.distanceM !== undefined, {
+        path: ['distanceM'],
+        message: 'Say over what length.',
+      })
+      .refine((r) => r.sort !== 'timed' || r.seconds !== undefined, {
+        path: ['seconds'],
+        message: 'Say how long it took.',
+      }),
+    { signed: 'once' },
   ),
 };
 

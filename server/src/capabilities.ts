@@ -4,6 +4,7 @@ import { fitRoutes } from './fit/routes.ts';
 import { clockRoutes } from './clock/routes.ts';
 import { commandRoutes } from './commands/routes.ts';
 import { arrivalKinds } from './arrival/kinds.ts';
+import { arrivalRoutes } from './arrival/routes.ts';
 import { commissioningKinds } from './commissioning/kinds.ts';
 import { signedDespite } from './commissioning/standing.ts';
 import { benchRoutes } from './crew/bench.ts';
@@ -73,6 +74,7 @@ export function registerRoutes(on: Registry, db: Db, tries: Tries, photos: Photo
   crewRoutes(on, db, tries);
   peopleRoutes(on);
   countersignRoutes(on, tries);
+  arrivalRoutes(on);
   jobRoutes(on);
   floorRoutes(on);
   sheetRoutes(on);

@@ -1,2 +1,3 @@
 export * from './car-drawing.ts';
 export * from './records.ts';
+export * from './works.ts';

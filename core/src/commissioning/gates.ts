@@ -154,6 +154,7 @@ const againstLine: Readonly<Record<string, (at: Looking) => string[]>> = {
   'gate-fc-rollcall': ({ inputs }) => block(inputs.unlabelled, (w) => `Labels missing or double: ${w}.`),
   'gate-fs-oil-pressure': ({ inputs }) =>
     inputs.primedBar === undefined || inputs.primedBar <= 0 ? ['No oil pressure logged: no number, no start.'] : [],
+  'gate-ho-run': ({ inputs }) => [...inputs.records.notRunAfter],
   'gate-ho-zero': ({ inputs }) => block(inputs.openEnds, (w) => `Still open: ${w}.`),
 };
 

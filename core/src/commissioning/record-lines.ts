@@ -21,6 +21,8 @@ export interface LineRecords {
   tasks: Readonly<Record<string, TaskRecord | undefined>>;
   /** Tests and steps of building up that this job has. */
   toDo: ReadonlySet<string>;
+  /** Runs before the work that nobody did again after it, a sentence each. */
+  notRunAfter: readonly string[];
   lash: readonly SheetRecord[];
   lashLimits?: LimitsRecord | undefined;
   /** Follow-ups that have their day, distance or occasion, and what has none. */

@@ -1,3 +1,4 @@
+import { worksOpen } from '../arrival/index.ts';
 import type { FactBook, FactValue } from '../facts/index.ts';
 import type { OpenMatter } from '../commissioning/gates.ts';
 import type { GateName } from '../commissioning/types.ts';
@@ -17,6 +18,7 @@ import type { BoltedRole, TorqueRecord } from '../prep/records.ts';
 import { torquesSinceOut } from '../prep/undone.ts';
 import { jointState } from '../prep/sheets.ts';
 import { latest } from '../rules/stamp.ts';
+import { notRunAfter } from '../handover/runs.ts';
 import { recordsOf } from '../records/index.ts';
 import type { Recorded } from '../records/index.ts';
 import { doubleLabels } from '../systems/circuits.ts';
@@ -68,6 +70,7 @@ function openMatters(material: JobMaterial): OpenMatter[] {
       what: `being made, ${m.making.title}: ${m.next!.step.title.toLowerCase()}`,
     })),
     ...approvals.map((a) => ({ gate: 'First drive' as const, what: `approval asked for, ${a.what}` })),
+    ...worksOpen(recordsOf(material, 'works')).map((what) => ({ gate: 'Hand over' as const, what })),
   ];
 }
 
@@ -181,6 +184,7 @@ export function planInputOf(material: JobMaterial): PlanInput {
       records: {
         dryByWords: dryByWords(fluids),
         tasks: recordsOf(material, 'task'),
+        notRunAfter: notRunAfter(recordsOf(material, 'run')),
         lash: Object.values(recordsOf(material, 'sheet')).filter((s) => s.sheet === 'lash'),
         lashLimits: recordsOf(material, 'limits')['lash'],
         followUps: { dated: followUps.filter((f) => !undated.includes(f)).length, undated: undated.map((f) => f.what) },
@@ -224,6 +228,7 @@ export const emptyInput = (over: Partial<PlanInput> = {}): PlanInput => ({
     records: {
       dryByWords: [],
       tasks: {},
+      notRunAfter: [],
       lash: [],
       followUps: { dated: 0, undated: [] },
     },

@@ -1,3 +1,4 @@
+export * from './air.ts';
 export * from './fasteners.ts';
 export * from './electric.ts';
 export * from './driveline.ts';

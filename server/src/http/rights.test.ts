@@ -293,6 +293,7 @@ const calls: Record<string, (ids: Ids) => Input> = {
     params: { jobId: i.jobId },
     body: body({ id: commandId(), sort: 'deposit', amount: 1000, on: '2026-11-26' }),
   }),
+  arrivalPdf: (i) => ({ params: { jobId: i.jobId } }),
   extrasPdf: (i) => ({ params: { jobId: i.jobId } }),
   accountPdf: (i) => ({ params: { jobId: i.jobId } }),
   receiptPdf: (i) => ({ params: { jobId: i.jobId, paymentId: i.paymentId } }),

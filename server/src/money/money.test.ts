@@ -59,6 +59,7 @@ const priced = [
   ['way-out', randomUUID(), samples['way-out'].data, 'cost'],
   ['candidate-piece', randomUUID(), { unitId: randomUUID(), what: 'Engine loom' }, 'price'],
   ['quote-line', 'dur-wash', { take: 'in', who: 'outside' }, 'price'],
+  ['arrival', 'sheet', { keys: 2 }, 'budget'],
 ] as const;
 
 describe('money', () => {

@@ -160,6 +160,22 @@ export class Sheet {
     return this;
   }
 
+  /** Lines drawn by hand: points of 0 to 1000 across and 0 to 300 down, on a field so wide. */
+  drawn(strokes: readonly (readonly (readonly [number, number])[])[], wide = 220): this {
+    const scale = wide / 1000;
+    this.room(300 * scale + 6);
+    for (const stroke of strokes) {
+      stroke.forEach(([x, y], i) => {
+        const [px, py] = [margin + x * scale, this.y + y * scale];
+        if (i === 0) this.doc.moveTo(px, py);
+        else this.doc.lineTo(px, py);
+      });
+      this.doc.lineWidth(1.2).strokeColor(ink.black).stroke();
+    }
+    this.y += 300 * scale + 6;
+    return this;
+  }
+
   gap(points: number): this {
     this.y += points;
     return this;

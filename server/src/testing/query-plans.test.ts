@@ -2,6 +2,7 @@ import { readPart } from '@bay/contract/parts';
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import * as kit from '@bay/contract/kit';
+import * as arrival from '@bay/contract/arrival';
 import * as memory from '@bay/contract/memory';
 import * as orders from '@bay/contract/orders';
 import * as money from '@bay/contract/money';
@@ -253,6 +254,7 @@ const calls: [Endpoint, (t: Things) => Input][] = [
   ],
   [money.listQuotes, (t) => ({ params: { jobId: t.jobId } })],
   [money.quotePdf, (t) => ({ params: { jobId: t.jobId, number: 1 } })],
+  [arrival.arrivalPdf, (t) => ({ params: { jobId: t.jobId } })],
   [money.extrasPdf, (t) => ({ params: { jobId: t.jobId } })],
   [money.accountPdf, (t) => ({ params: { jobId: t.jobId } })],
   [handover.customerPhoto, (t) => ({ params: { token: t.token, photoId: commandId() } })],

@@ -46,6 +46,26 @@ export const samples: Record<RecordKind, Sample> = {
   },
   'candidate-piece': { key: uuid, data: { unitId: uuid, what: 'Engine loom' } },
   choosing: { key: 'engine', data: { weights: { power: 5 } } },
+  works: { key: 'wipers', data: { what: 'Wipers', state: 'works' }, acts: { again: { state: 'works' } } },
+  arrival: {
+    key: 'sheet',
+    data: { odometerKm: 90000, keys: 2 },
+    acts: {
+      received: {
+        name: 'Ada Ferrow',
+        strokes: [
+          [
+            [0, 0],
+            [10, 10],
+          ],
+        ],
+      },
+    },
+  },
+  run: {
+    key: uuid,
+    data: { when: 'before', sort: 'rollers', on: '2026-11-20', taken: 'wheels', burns: 'spark', powerKw: 80 },
+  },
   'own-line': {
     key: 'own-strap-for-the-tank-a1b2',
     data: { sort: 'step', title: 'Strap for the tank', why: 'it rattles', station: 'connect' },

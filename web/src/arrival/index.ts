@@ -1,1 +1,3 @@
 export { AsItCame } from './AsItCame.tsx';
+export { TakenIn } from './TakenIn.tsx';
+export { Works } from './Works.tsx';

@@ -5,7 +5,9 @@ import { GateView } from '../commissioning/index.ts';
 import { useChangeJob, useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { dayAfter, dayWords, Form, fromToday, measured, MeasuredInput, Trouble, words } from '../ui/index.ts';
 import { DateField } from '../ui/DateField.tsx';
+import { Works } from '../arrival/index.ts';
 import { BeforeAfter } from './BeforeAfter.tsx';
+import { Runs } from './Runs.tsx';
 import { CustomerLinks } from './CustomerLinks.tsx';
 import { ProvisionalList } from './ProvisionalList.tsx';
 
@@ -193,6 +195,11 @@ export default function HandOverBench() {
       <OpenEnds />
       <FollowUps />
       <BeforeAfter />
+      <Runs />
+      <section className="panel" aria-label="What works">
+        <h3>What worked when it came</h3>
+        <Works goes />
+      </section>
       <CustomerLinks />
       <div className="panel">
         <h3 style={{ marginBottom: 8 }}>The last gate</h3>

@@ -6,9 +6,10 @@ import { factDef } from '@bay/core/facts';
 import { checkIdentity } from '@bay/core/sums';
 import { Candidates } from './Candidates.tsx';
 import { ControlRoutes } from './ControlRoutes.tsx';
-import { AsItCame } from '../arrival/index.ts';
+import { AsItCame, TakenIn, Works } from '../arrival/index.ts';
+import { Runs } from '../handover/index.ts';
 import { FactEditor, usualBearer } from '../facts/index.ts';
-import { columns, Trouble } from '../ui/index.ts';
+import { columns, Tabs, Trouble, useTab } from '../ui/index.ts';
 import { useChangeJob, useJob } from '../sheet/index.ts';
 
 function Wish() {
@@ -97,20 +98,35 @@ function AskFirst() {
   );
 }
 
+const tabs = { choose: 'Choosing', came: 'As it came' } as const;
+
 export default function ScopeBench() {
+  const [tab, setTab] = useTab(tabs, 'choose');
   return (
     <>
       <div className="bench-head">
         <h2>What comes in, what goes in</h2>
-        <a className="right" href="#as-it-came">
-          The car as it came
-        </a>
       </div>
-      <Wish />
-      <Candidates />
-      <ControlRoutes />
-      <AskFirst />
-      <AsItCame />
+      <Tabs names={tabs} at={tab} to={setTab}>
+        {tab === 'choose' ? (
+          <>
+            <Wish />
+            <Candidates />
+            <ControlRoutes />
+            <AskFirst />
+          </>
+        ) : (
+          <>
+            <TakenIn />
+            <AsItCame />
+            <section className="panel" aria-label="What works">
+              <h3>What works</h3>
+              <Works />
+            </section>
+            <Runs />
+          </>
+        )}
+      </Tabs>
     </>
   );
 }

@@ -1,4 +1,4 @@
-/** Lines that a shop keeps for every job of which their condition holds. */
+/** Lines that a shop keeps for every job of which their condition holds; the budget of a car that is taken in. */
 export const up = `
 create table shop_rule (
   shop_id uuid not null references shop, id text not null, line jsonb not null, condition text not null, by_id uuid not null, at timestamptz not null default now(),
@@ -9,4 +9,35 @@ alter table shop_rule enable row level security;
 create policy own_shop on shop_rule using (shop_id = (select current_shop())) with check (shop_id = (select current_shop()));
 grant select, insert, update, delete on shop_rule to bay_app;
 create trigger keep_change after insert or update or delete on shop_rule for each row execute function keep_change();
+
+-- What a customer wants to spend is an amount like the others.
+alter table money drop constraint money_kind_check;
+alter table money add constraint money_kind_check check (kind in ('kit', 'candidate', 'ask', 'donor-entry', 'way-out', 'quote-line', 'candidate-piece', 'arrival'));
+create or replace view recorded with (security_invoker = true) as
+  select r.shop_id, r.bearer_id, r.job_id, r.kind, r.key,
+    case
+      when r.kind in ('ask', 'donor-entry') then r.data || coalesce((select jsonb_build_object('amount', m.amount) from money m where m.shop_id = r.shop_id and m.job_id = r.job_id and m.kind = r.kind and m.key = r.key), '{}')
+      when r.kind in ('quote-line', 'candidate-piece') then r.data || coalesce((select jsonb_build_object('price', m.amount) from money m where m.shop_id = r.shop_id and m.job_id = r.job_id and m.kind = r.kind and m.key = r.key), '{}')
+      when r.kind = 'arrival' then r.data || coalesce((select jsonb_build_object('budget', m.amount) from money m where m.shop_id = r.shop_id and m.job_id = r.job_id and m.kind = r.kind and m.key = r.key), '{}')
+      when r.kind in ('candidate', 'way-out') then r.data || coalesce((select jsonb_build_object('cost', m.amount) from money m where m.shop_id = r.shop_id and m.job_id = r.job_id and m.kind = r.kind and m.key = r.key), '{}')
+      else r.data end as data,
+    r.revision, r.by_id, r.at, r.half_signed
+  from record r
+union all
+  select p.shop_id, p.job_id, p.job_id, 'part', p.key,
+    jsonb_strip_nulls(jsonb_build_object('takeId', p.take_id, 'title', p.title, 'condition', p.condition, 'label', p.label, 'place', p.place, 'note', p.note,
+      'byId', p.signed_by_id, 'at', stamp_time(p.signed_at))), p.revision, p.by_id, p.at, false
+  from part p
+union all
+  select b.shop_id, b.job_id, b.job_id, 'bag', b.key,
+    jsonb_strip_nulls(jsonb_build_object('what', b.what, 'label', b.label, 'place', b.place,
+      'back', case when b.back_at is not null then jsonb_build_object('byId', b.back_by_id, 'at', stamp_time(b.back_at)) end,
+      'byId', b.signed_by_id, 'at', stamp_time(b.signed_at))), b.revision, b.by_id, b.at, false
+  from bag b
+union all
+  select k.shop_id, k.job_id, k.job_id, 'kit', k.key,
+    jsonb_strip_nulls(jsonb_build_object('status', k.status, 'options', k.options, 'note', k.note, 'supplierId', k.supplier_id, 'despite', k.despite,
+      'price', (select m.amount from money m where m.shop_id = k.shop_id and m.job_id = k.job_id and m.kind = 'kit' and m.key = k.key),
+      'byId', k.signed_by_id, 'at', stamp_time(k.signed_at))), k.revision, k.by_id, k.at, false
+  from kit_line k;
 `;
