@@ -23,11 +23,6 @@ const deadlineWords: Readonly<Record<(typeof deadlineReasons)[number], string>> 
 };
 const fromWords = { odometer: 'Read from it', paper: 'From papers', said: 'As said' } as const;
 
-const plain = (now: ArrivalRecord | undefined): Record<string, unknown> => {
-  const { by: _by, byId: _id, at: _at, received: _received, ...rest } = now ?? {};
-  return rest;
-};
-
 function ArrivalForm({ now, close }: { now: ArrivalRecord | undefined; close: () => void }) {
   const currency = useCurrency();
   const seesMoney = may(useMe().data?.person?.role, 'see-money');
@@ -101,7 +96,7 @@ function SignForm({ now, close }: { now: ArrivalRecord | undefined; close: () =>
     key: 'sheet',
     about: 'signature of arrival',
     initial: { name: '', strokes: [] as [number, number][][] },
-    sent: (v) => ({ ...plain(now), received: { name: v.name, strokes: v.strokes } }),
+    sent: (v) => ({ ...now, received: { name: v.name, strokes: v.strokes } }),
     names: { 'received.name': 'name', 'received.strokes': 'strokes' },
     merges: true,
   });

@@ -132,7 +132,6 @@ function Result({ result, best }: { result: RunResult; best: boolean }) {
   const { sheet, mayWrite } = useJob();
   const put = usePut();
   const { run, key, corrected, said } = result;
-  const { by: _by, byId: _id, at: _at, ...plain } = run as RunRecord & { byId?: string };
   const revision = sheet.records.find((r) => r.kind === 'run' && r.key === key)?.revision ?? 0;
   const read =
     run.sort === 'timed'
@@ -158,7 +157,7 @@ function Result({ result, best }: { result: RunResult; best: boolean }) {
             put.mutate({
               kind: 'run',
               key,
-              data: { ...plain, removed: true },
+              data: { ...run, removed: true },
               revision,
             })
           }
