@@ -341,6 +341,7 @@ async function candidates(tx: Tx, caller: Caller, jobId: string, at: Date): Prom
       'eng-fuelling': { value: 'port-injection' },
     },
     '2.8 in-line six': {
+      'eng-code': { value: 'CV28, variant 3, serial 1180' },
       'eng-mass': { value: '188 kg' },
       'eng-power': { value: '118 kW' },
       'eng-throttle-kind': { value: 'cable' },

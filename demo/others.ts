@@ -61,10 +61,14 @@ const coupePhoto = '00000000-0000-4000-8000-000000000631';
 /** Finished and handed over. */
 export const coupe: DemoJob = {
   opened: [60, '09:00'], by: 'MH', car: { name: '1978 Merriden coupe', modelYear: 1978, identity: 'JD78C-20714' }, customer: 'Fenna Oduya', wish: 'Reliable six for touring', faults: 'None, engine worn', ownEngine: '2.0 four', promisedIn: -4,
-  units: [{ role: 'engine', kind: 'engine', name: '2.7 vee six', identity: 'SX27-9914', place: 'in the coupe' }],
+  units: [{ role: 'engine', kind: 'engine', name: '2.8 straight six', identity: 'CV28-9914', place: 'in the coupe' }],
   acts: [
-    ...round([59, '09:00'], 'MH', 'looked-up', 'engine', { 'eng-code': 'SX27, serial 9914', 'eng-power': '120 kW', 'eng-fuel': 'petrol', 'eng-fuelling': 'port-injection' }),
+    ...round([59, '09:00'], 'MH', 'looked-up', 'engine', { 'eng-code': 'CV28, variant 2, serial 9914', 'eng-power': '120 kW', 'eng-fuel': 'petrol', 'eng-fuelling': 'port-injection' }),
     ...round([59, '09:30'], 'MH', 'assumed', 'job', { 'cho-goal': 'road-going', 'cho-control': 'donor-unit-trimmed-loom' }),
+    { when: [40, '09:00'], by: 'OT', record: ['fit', 'fit-radiator-fan', { resolution: { text: 'Electric fan behind the core, the belt fan left off', kit: ['kit-fan'], asked: [] } }] },
+    { when: [36, '10:00'], by: 'OT', record: ['lift', '00000000-0000-4000-8000-000000000671', { reason: 'trial', why: 'sump met the crossmember by 6 mm', foreseen: false, unit: 'real', carries: 'truck sump', deviation: { why: 'an empty block, carried in by two' } }] },
+    { when: [35, '15:00'], by: 'OT', record: ['lift', '00000000-0000-4000-8000-000000000671', { reason: 'trial', why: 'sump met the crossmember by 6 mm', foreseen: false, unit: 'real', carries: 'truck sump', out: { why: 'sump notched' } }] },
+    { when: [34, '11:00'], by: 'OT', record: ['tried', '00000000-0000-4000-8000-000000000672', { part: 'Car sump of the saloon', variant: '1996', how: 'pick-up 20 mm too far back', fits: 'does-not-fit', back: true }] },
     { when: [20, '07:20'], by: 'OT', fact: ['job', 'cho-oil-priming', 'external-pressure', 'measured'] },
     { when: [20, '07:30'], by: 'OT', record: ['priming', '00000000-0000-4000-8000-000000000601', { way: 'external-pressure', bar: 3.4, seconds: 0 }] },
     { when: [24, '07:50'], by: 'OT', photo: [coupePhoto, 'bay', 'Engine bay before the sling came off', 'gate-ei-hidden'] },

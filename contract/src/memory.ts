@@ -111,3 +111,35 @@ export const tryShopRule = endpoint({
     ),
   }),
 });
+
+/** What a closed job of the shop teaches about a pairing. */
+export const pairing = z.object({
+  jobId: id,
+  number: z.string(),
+  carName: z.string(),
+  engineName: z.string().nullable(),
+  engineCode: z.string().nullable(),
+  closedAt: z.string(),
+  near: z.enum(['engine-and-car', 'engine', 'car']),
+  differs: z.array(z.string()),
+  hours: z.number(),
+  /** What was agreed, before tax; null where nothing was, or for those who do not see money. */
+  agreed: z.number().nullable(),
+  ways: z.array(z.object({ interfaceId: z.string(), title: z.string(), text: z.string(), kit: z.array(z.string()) })),
+  read: z.array(z.object({ title: z.string(), word: z.string(), gapMm: z.number().optional() })),
+  failed: z.array(z.object({ part: z.string(), how: z.string() })),
+  lifts: z.array(z.object({ why: z.string(), foreseen: z.boolean() })),
+  faults: z.array(z.object({ symptom: z.string(), fault: z.string() })),
+  attempts: z.number(),
+});
+export type Pairing = z.infer<typeof pairing>;
+export const readPairings = endpoint({
+  method: 'get',
+  path: '/api/jobs/:jobId/pairings',
+  summary: 'Closed jobs of the shop with the same or a near pairing, and what they teach',
+  access: 'look',
+  params: z.object({ jobId: id }),
+  /** An engine to look with instead of the one that goes in. */
+  query: z.object({ unitId: id.optional() }),
+  reply: z.object({ pairings: z.array(pairing) }),
+});

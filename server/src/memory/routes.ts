@@ -11,6 +11,7 @@ import type { Registry } from '../http/register.ts';
 import { readMaterial } from '../plan/material.ts';
 import { readShopSchools } from '../schools/store.ts';
 import { refuseIncomplete } from './kinds.ts';
+import { pairingsOf } from './pairings.ts';
 import { readShopRules, shopRulesOf } from './store.ts';
 
 /** A condition as somebody typed it, or the sentence that says what of it is not understood. */
@@ -68,6 +69,10 @@ async function tried(tx: Tx, condition: Condition) {
 
 export function memoryRoutes(on: Registry): void {
   on.shop(contract.listShopRules, async (tx) => ({ rules: await shopRulesOf(tx) }));
+
+  on.shop(contract.readPairings, async (tx, { params, query }, caller) => ({
+    pairings: await pairingsOf(tx, caller, params.jobId, query.unitId, new Date().toISOString()),
+  }));
 
   on.shop(contract.tryShopRule, async (tx, { body }) => ({ jobs: await tried(tx, conditionOf(body.when)) }));
 

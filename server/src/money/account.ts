@@ -15,7 +15,7 @@ import { termsNow } from './terms.ts';
 import { quotesOf } from './quotes.ts';
 
 /** Hours of all people on a job until now. */
-async function hoursOn(tx: Tx, jobId: string, now: string): Promise<number> {
+export async function hoursOn(tx: Tx, jobId: string, now: string): Promise<number> {
   const stints = await tx.selectFrom('clock').select(['started_at', 'ended_at']).where('job_id', '=', jobId).execute();
   return stints.reduce(
     (sum, s) =>

@@ -310,6 +310,7 @@ const calls: [Endpoint, (t: Things) => Input][] = [
     }),
   ],
   [memory.listShopRules, () => ({})],
+  [memory.readPairings, (t) => ({ params: { jobId: t.jobId } })],
   [memory.tryShopRule, () => ({ body: { when: 'eng-fuel = diesel' } })],
   [
     memory.endShopRule,

@@ -9,6 +9,7 @@ import { ControlRoutes } from './ControlRoutes.tsx';
 import { AsItCame, TakenIn, Works } from '../arrival/index.ts';
 import { Runs } from '../handover/index.ts';
 import { FactEditor, usualBearer } from '../facts/index.ts';
+import { Pairings } from '../memory/index.ts';
 import { columns, Tabs, Trouble, useTab } from '../ui/index.ts';
 import { useChangeJob, useJob } from '../sheet/index.ts';
 
@@ -113,6 +114,7 @@ export default function ScopeBench() {
             <Wish />
             <Candidates />
             <ControlRoutes />
+            <Pairings />
             <AskFirst />
           </>
         ) : (

@@ -10,6 +10,30 @@ create policy own_shop on shop_rule using (shop_id = (select current_shop())) wi
 grant select, insert, update, delete on shop_rule to bay_app;
 create trigger keep_change after insert or update or delete on shop_rule for each row execute function keep_change();
 
+-- Pairings: engines by their family, cars by what they are called without their year. The core reads both the same way.
+create function engine_family(code text) returns text language sql immutable parallel safe as $$ select lower(regexp_replace(split_part(coalesce(code, ''), ',', 1), '[^[:alnum:]]', '', 'g')) $$;
+create function car_kind(name text) returns text language sql immutable parallel safe as $$ select lower(regexp_replace(regexp_replace(coalesce(name, ''), '^\\s*(19|20)[0-9]{2}\\s+', ''), '[^[:alnum:]]', '', 'g')) $$;
+create index fact_engine_family on fact (shop_id, engine_family(parts->>'value')) where fact_id = 'eng-code';
+create index unit_car_kind on unit (shop_id, car_kind(name)) where kind = 'car';
+create function jobs_near(code text, car text, but uuid, most integer) returns setof uuid language plpgsql stable security definer set search_path = public as $$
+declare
+  shop uuid := current_shop();
+  family text := engine_family(code);
+  of_kind text := car_kind(car);
+begin
+  return query
+    select job.id from (
+      select ju.job_id as id from fact f join job_unit ju on ju.shop_id = shop and ju.unit_id = f.bearer_id and ju.role = 'engine' and ju.left_at is null
+        where f.shop_id = shop and f.fact_id = 'eng-code' and engine_family(f.parts->>'value') = family and family <> ''
+      union
+      select ju.job_id from unit u join job_unit ju on ju.shop_id = shop and ju.unit_id = u.id and ju.role = 'car' and ju.left_at is null
+        where u.shop_id = shop and u.kind = 'car' and car_kind(u.name) = of_kind and of_kind <> ''
+    ) near join job on job.shop_id = shop and job.id = near.id and job.closed_at is not null and job.withdrawn_at is null and job.id <> but
+    order by job.closed_at desc limit most;
+end $$;
+revoke all on function jobs_near(text, text, uuid, integer) from public;
+grant execute on function jobs_near(text, text, uuid, integer), engine_family(text), car_kind(text) to bay_app;
+
 -- What a customer wants to spend is an amount like the others.
 alter table money drop constraint money_kind_check;
 alter table money add constraint money_kind_check check (kind in ('kit', 'candidate', 'ask', 'donor-entry', 'way-out', 'quote-line', 'candidate-piece', 'arrival'));

@@ -1,0 +1,1 @@
+export { Pairings } from './Pairings.tsx';
