@@ -68,6 +68,32 @@ describe('engines side by side', () => {
   });
 });
 
+describe('gearboxes side by side', () => {
+  it('are added, judged in this car, said to be rated or not known, and one is chosen', async () => {
+    await b.press('Gearboxes side by side');
+    await b.see('No gearbox yet', '.app-bench');
+    for (const name of ['Six-speed of a van', 'Five-speed, long tail']) {
+      await b.press('Add a gearbox');
+      await b.type('Name', name);
+      await b.type('Where it is', 'shelf G2');
+      await b.press('Add', '.app-bench form');
+      await b.see(name, '[aria-label="Gearboxes"]');
+    }
+    await b.see('rating or what reaches it not known', '[aria-label="Gearboxes"]');
+    await b.press('Cost of Six-speed of a van');
+    await b.type('Not recommended, because', 'its shifter comes out under the seat');
+    await b.press('Keep', '.app-bench form');
+    await b.see('Not recommended: its shifter comes out under the seat', '.app-bench');
+    await b.press('Choose: Five-speed, long tail');
+    await b.wait(
+      async () => (await b.count('[aria-label="Gearboxes"] .tag.teal')) > 0,
+      undefined,
+      'no gearbox is going in',
+    );
+    expect(await b.axe()).toEqual([]);
+  });
+});
+
 describe('ways of control side by side', () => {
   it('say what each takes, and stop where the unit cannot switch the fans', async () => {
     await b.press('Ways of control side by side');

@@ -505,6 +505,17 @@ const cases: readonly (readonly [string, Typed, FitWord, Typed?])[] = [
     'clash',
   ],
   ['fit-torque-chain', { 'eng-torque': '200', 'gbx-rating': '280' }, 'bolts-up'],
+  // A rating as power is held against power: 750 hp over 550 hp is 1.36 (common practice, no source).
+  [
+    'fit-torque-chain',
+    { 'eng-torque': '200', 'eng-power': '550 hp', 'gbx-rating': { 'as-power': '750 hp' } },
+    'bolts-up',
+  ],
+  [
+    'fit-torque-chain',
+    { 'eng-torque': '200', 'eng-power': '550 hp', 'gbx-rating': { 'as-power': '500 hp' } },
+    'clash',
+  ],
   [
     'fit-torque-chain',
     {

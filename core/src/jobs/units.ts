@@ -12,6 +12,7 @@ export const unitRoles = [
   'own-gearbox',
   'donor',
   'candidate',
+  'candidate-gearbox',
 ] as const;
 export type UnitRole = (typeof unitRoles)[number];
 
@@ -21,6 +22,7 @@ export const kindOfRole: Readonly<Record<UnitRole, UnitKind>> = {
   engine: 'engine',
   'own-engine': 'engine',
   candidate: 'engine',
+  'candidate-gearbox': 'gearbox',
   gearbox: 'gearbox',
   'own-gearbox': 'gearbox',
   computer: 'computer',
@@ -29,3 +31,6 @@ export const kindOfRole: Readonly<Record<UnitRole, UnitKind>> = {
 
 /** Roles of units that stay in the finished car; what is measured and tightened on others is not this job's. */
 export const stayingRoles: ReadonlySet<UnitRole> = new Set(['car', 'engine', 'gearbox', 'computer', 'loom']);
+
+/** Roles in which several serve one job at a time: those among which one is chosen. */
+export const severalRoles: ReadonlySet<UnitRole> = new Set(['candidate', 'candidate-gearbox']);

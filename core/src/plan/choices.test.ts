@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { noTerms } from '../money/index.ts';
-import { emptyInput, measureChoice } from './index.ts';
+import { emptyInput, measureChoice, measureGearbox } from './index.ts';
 import type { EngineChoice } from './index.ts';
 import { bookFrom } from './testing.ts';
 
@@ -77,5 +77,51 @@ describe('an engine measured as if it were the one', () => {
     expect(measureChoice(input, choice(), terms).counts).toEqual(
       measureChoice(emptyInput(), choice(), terms).counts,
     );
+  });
+});
+
+describe('a gearbox measured as if it were the one', () => {
+  const box = (facts: Parameters<typeof bookFrom>[0], of: Parameters<typeof bookFrom>[0] = {}) =>
+    measureGearbox(
+      emptyInput({ facts: bookFrom(of) }),
+      {
+        id: 'g',
+        name: 'g',
+        facts: bookFrom(facts),
+        cost: 90_000,
+        km: 120_000,
+        days: 3,
+        against: undefined,
+      },
+      terms,
+    );
+
+  it('is rated torque over torque, or power over power, and never the one over the other', () => {
+    const engine = { 'eng-torque': '400', 'eng-power': '550 hp' };
+    expect(box({ 'gbx-rating': '600' }, engine).rating).toMatchObject({
+      factor: 1.5,
+      of: 'torque',
+    });
+    // 750 hp over 550 hp is 1.36 (common practice, no source).
+    const power = box({ 'gbx-rating': { 'as-power': '750 hp' } }, engine).rating!;
+    expect(power).toMatchObject({ of: 'power' });
+    expect(power.factor).toBeCloseTo(1.36, 2);
+    expect(
+      box({ 'gbx-rating': { 'as-power': '750 hp' } }, { 'eng-torque': '400' }).rating,
+    ).toBeUndefined();
+    expect(box({ 'gbx-rating': '600' }, { 'eng-power': '300 kW' }).rating).toBeUndefined();
+  });
+
+  it('is held against the target where one is set', () => {
+    const target = { 'eng-torque': '300', 'cho-power-target': { torque: '600 N·m' } };
+    expect(box({ 'gbx-rating': '600' }, target).rating!.factor).toBe(1);
+  });
+
+  it('its own facts stand in the place of those of the gearbox that is there', () => {
+    const there = { 'gbx-kind': 'manual', 'gbx-mass': '40 kg' };
+    expect(box({ 'gbx-kind': 'automatic-electronic' }, there)).toMatchObject({
+      kind: 'automatic-electronic',
+      massKg: undefined,
+    });
   });
 });

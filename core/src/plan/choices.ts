@@ -2,6 +2,7 @@ import type { FactBook } from '../facts/index.ts';
 import { compareCandidates } from '../fit/candidates.ts';
 import type { FitWord } from '../fit/types.ts';
 import type { CriterionId, Measured } from '../jobs/choosing.ts';
+import type { Range } from '../clock/types.ts';
 import type { Terms } from '../money/quote/types.ts';
 import { draftOfPlan, takingOf } from './draft.ts';
 import type { PlanInput } from './plan.ts';
@@ -85,6 +86,83 @@ export function measureChoice(input: PlanInput, choice: EngineChoice, terms: Ter
     hours: [hours[0], hours[2]],
     open,
     assumed: [...choice.facts.values()].filter((f) => f.source === 'assumed').length,
+    against: choice.against,
+  };
+}
+
+/** One gearbox that could go in, with what people know of it beside its facts. */
+export type GearboxChoice = Omit<EngineChoice, 'pieces'>;
+
+export interface MeasuredGearbox {
+  id: string;
+  name: string;
+  kind: string | undefined;
+  /** Its rating over what reaches it: torque over torque, or power over power, and never the one over the other. */
+  rating: { factor: number; of: 'torque' | 'power' } | undefined;
+  massKg: number | undefined;
+  lengthMm: number | undefined;
+  /** What the places say that hang on it most: bell, tunnel, cross member, shaft. */
+  places: readonly { title: string; word: FitWord; headline: string }[];
+  counts: Readonly<Record<FitWord, number>>;
+  /** Itself and the kit of the job with it, likely; nothing where a figure is not known. */
+  allIn: number | undefined;
+  hours: Range;
+  open: number;
+  assumed: number;
+  km: number | undefined;
+  days: number | undefined;
+  against: string | undefined;
+}
+
+const gearboxPlaces = [
+  'fit-bellhousing',
+  'fit-pilot',
+  'fit-clutch',
+  'fit-tunnel',
+  'fit-gearbox-mount',
+  'fit-gearbox-control',
+];
+
+/** A gearbox judged in this job as if it were the one. Torque and power are those of the target where one is set, else of the engine. */
+export function measureGearbox(input: PlanInput, choice: GearboxChoice, terms: Terms): MeasuredGearbox {
+  const others = [...input.facts].filter(([id]) => !id.startsWith('gbx-'));
+  const facts: FactBook = new Map([...others, ...choice.facts]);
+  const plan = computePlan({ ...input, facts, fits: {}, gaps: [], lifts: [], kit: {} });
+  const { hours, parts, open } = takingOf(draftOfPlan(plan, input.withDonor, terms));
+  const part = (id: string, key: string): number | undefined => {
+    const value = facts.get(id)?.parts[key];
+    return typeof value === 'number' && value > 0 ? value : undefined;
+  };
+  const over = (rating: number | undefined, of: number | undefined): number | undefined =>
+    rating === undefined || of === undefined ? undefined : rating / of;
+  const byTorque = over(part('gbx-rating', 'value'), part('cho-power-target', 'torque') ?? part('eng-torque', 'value'));
+  const byPower = over(part('gbx-rating', 'as-power'), part('cho-power-target', 'value') ?? part('eng-power', 'value'));
+  const rating: MeasuredGearbox['rating'] =
+    byTorque !== undefined
+      ? { factor: byTorque, of: 'torque' }
+      : byPower !== undefined
+        ? { factor: byPower, of: 'power' }
+        : undefined;
+  const counts: Record<FitWord, number> = { 'bolts-up': 0, adapt: 0, clash: 0, 'not-measured': 0 };
+  for (const line of plan.fits) counts[line.verdict.word] += 1;
+  const kind = choice.facts.get('gbx-kind')?.parts['value'];
+  return {
+    id: choice.id,
+    name: choice.name,
+    kind: typeof kind === 'string' ? kind : undefined,
+    rating,
+    massKg: numberIn(choice.facts, 'gbx-mass'),
+    lengthMm: numberIn(choice.facts, 'gbx-length'),
+    places: plan.fits
+      .filter((l) => gearboxPlaces.includes(l.def.id))
+      .map((l) => ({ title: l.def.title, word: l.verdict.word, headline: l.verdict.headline })),
+    counts,
+    allIn: choice.cost !== undefined && parts ? Math.round(choice.cost + parts[1]) : undefined,
+    hours,
+    open,
+    assumed: [...choice.facts.values()].filter((f) => f.source === 'assumed').length,
+    km: choice.km,
+    days: choice.days,
     against: choice.against,
   };
 }

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { sql } from 'kysely';
 import type { Unit, UnitRole } from '@bay/contract/jobs';
+import { severalRoles } from '@bay/core/jobs';
 import type { UnitKind } from '@bay/core/jobs';
 import { noteChange } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
@@ -27,7 +28,7 @@ export async function insertUnit(
 export async function putInRole(tx: Tx, caller: Caller, jobId: string, unitId: string, role: UnitRole): Promise<void> {
   // Two that come at once take turns: the second sees who stands there.
   await holdJob(tx, jobId);
-  if (role !== 'candidate') {
+  if (!severalRoles.has(role)) {
     const holder = await tx
       .selectFrom('job_unit')
       .innerJoin('unit', 'unit.id', 'job_unit.unit_id')

@@ -6,6 +6,7 @@ import { factDef } from '@bay/core/facts';
 import { checkIdentity } from '@bay/core/sums';
 import { Candidates } from './Candidates.tsx';
 import { ControlRoutes } from './ControlRoutes.tsx';
+import { GearboxChoices } from './GearboxChoices.tsx';
 import { AsItCame, TakenIn, Works } from '../arrival/index.ts';
 import { Runs } from '../handover/index.ts';
 import { FactEditor, usualBearer } from '../facts/index.ts';
@@ -113,6 +114,7 @@ export default function ScopeBench() {
           <>
             <Wish />
             <Candidates />
+            <GearboxChoices />
             <ControlRoutes />
             <Pairings />
             <AskFirst />

@@ -103,7 +103,9 @@ export const gearboxFacts = [
   },
   {
     id: 'gbx-rating', subject: 'gearbox', group: 'Gearbox', label: 'Rating',
-    parts: [{ key: 'value', label: '', unit: 'N·m' }],
+    parts: [
+      { key: 'value', label: '', unit: 'N·m' }, { key: 'as-power', label: 'Given as power', unit: 'kW' },
+    ],
     howTo: 'Supplier\'s figure; built or stock', neededBy: ['fit-torque-chain'],
   },
   {

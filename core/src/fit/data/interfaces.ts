@@ -375,7 +375,7 @@ export const interfaces: readonly InterfaceDef[] = [
   },
   {
     id: 'fit-torque-chain', group: 'Gearbox in the car, driveline, weight', title: 'Weakest part of the driveline',
-    facts: ['eng-torque', 'cho-power-target', 'gbx-rating', 'rec-axle-rating', 'rec-power-before', 'gbx-ratios'], boltsUp: 'each part\'s rating at least 1.2 times the torque that reaches it (common practice)',
+    facts: ['eng-torque', 'cho-power-target', 'gbx-rating', 'rec-axle-rating', 'rec-power-before', 'gbx-ratios', 'eng-power'], boltsUp: 'each part\'s rating at least 1.2 times the torque that reaches it (common practice)',
     adapt: '1.0 to 1.2 with limit in the unit and customer\'s consent', clash: 'under 1.0', takeFirst: 'gbx-rating', resolutions: ['built gearbox, other axle, torque limit in first gear'],
     knockOn: ['fit-axle-load', 'fit-gearing'], kit: ['kit-axle-parts', 'kit-gearbox-service'], tasks: 'chain shown with its weakest link',
   },

@@ -407,9 +407,16 @@ export const drivelineRules = [
     return halfShaftsVerdict(e);
   }),
   rule('fit-torque-chain', 'common practice: each rating at least 1.2 times the torque that reaches it', (e) => {
+    const asTorque = e.maybe('gbx-rating', 'value');
+    const asPower = asTorque ? undefined : e.maybe('gbx-rating', 'as-power');
+    const power = asPower && (e.maybe('cho-power-target', 'value') ?? e.maybe('eng-power'));
     const torque = e.maybe('cho-power-target', 'torque') ?? e.fact('eng-torque');
     if (torque.value <= 0) throw new RangeError('A torque is above zero');
-    const gearbox = e.fact('gbx-rating').over(torque, 'Gearbox rating over engine torque', '');
+    // A rating that is given as power is held against power: what speed it was meant at nobody says.
+    const gearbox =
+      asPower && power && power.value > 0
+        ? asPower.over(power, 'Gearbox rating, as power, over engine power', '')
+        : e.fact('gbx-rating').over(torque, 'Gearbox rating over engine torque', '');
     const axle = e.maybe('rec-axle-rating');
     const first = e.maybe('gbx-ratios', 'first');
     const reaching = first && torque.times(first, 'Torque after first gear');
@@ -426,7 +433,7 @@ export const drivelineRules = [
         `Rating of the ${name} over torque`,
         sum,
         { boltsUp: [1.2, Infinity], adapt: [1, Infinity] },
-        `weakest is the ${name}, ${sum.value.toFixed(2)} times the torque`,
+        `weakest is the ${name}, ${sum.value.toFixed(2)} times the ${asPower && power && name === 'gearbox' ? 'power' : 'torque'}`,
       ),
       ['rec-axle-rating'],
       ['gbx-ratios', 'first'],

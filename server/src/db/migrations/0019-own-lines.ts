@@ -10,6 +10,10 @@ create policy own_shop on shop_rule using (shop_id = (select current_shop())) wi
 grant select, insert, update, delete on shop_rule to bay_app;
 create trigger keep_change after insert or update or delete on shop_rule for each row execute function keep_change();
 
+-- Gearboxes are chosen among as well.
+drop index job_unit_one_in_role;
+create unique index job_unit_one_in_role on job_unit (shop_id, job_id, role) where left_at is null and role not in ('candidate', 'candidate-gearbox');
+
 -- Pairings: engines by their family, cars by what they are called without their year. The core reads both the same way.
 create function engine_family(code text) returns text language sql immutable parallel safe as $$ select lower(regexp_replace(split_part(coalesce(code, ''), ',', 1), '[^[:alnum:]]', '', 'g')) $$;
 create function car_kind(name text) returns text language sql immutable parallel safe as $$ select lower(regexp_replace(regexp_replace(coalesce(name, ''), '^\\s*(19|20)[0-9]{2}\\s+', ''), '[^[:alnum:]]', '', 'g')) $$;
