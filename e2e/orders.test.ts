@@ -88,4 +88,29 @@ describe('an order', () => {
     await b.see('5.00 came back.', '[aria-label="Order 1"]');
     expect(await b.axe()).toEqual([]);
   });
+
+  it('is found by its label, as a scanner types it', async () => {
+    await b.go('/orders');
+    const field = await b.field('Scan or type what came');
+    await field.sendKeys('none such\n');
+    await b.see('No open order has the number "none such".', '#main');
+    await b.type('Scan or type what came', 'cy-4471');
+    await b.keys('\ue007');
+    await b.see('Came from Copper Yard', '[role=dialog]');
+    await b.press('Shut this', '[role=dialog]');
+  });
+
+  it('is moved by the list of its supplier, of which each row is looked at first', async () => {
+    await b.press("A supplier's list");
+    await b.choose('Whose', 'Copper Yard');
+    await b.type('The table, with its head row', 'reference;promised\nCY-4471;12/09/2099');
+    await b.see('"12/09/2099" is no day', '[role=dialog]');
+    await b.type(
+      'The table, with its head row',
+      'reference;promised;tracking\nCY-4471;9.12.2099;two parcels\nCY-9;2099-12-10;',
+    );
+    await b.press('Take it in', '[role=dialog]');
+    await b.see('1 order moved; not on order here: CY-9.', '#main');
+    await b.see('two parcels', '[aria-label="Order 1"]');
+  });
 });

@@ -73,6 +73,8 @@ export const listOrders = endpoint({
   query: z.object({
     open: z.stringbool().default(true),
     jobId: id.optional(),
+    /** The number of the supplier, or that of the shop, as it stands on a label. */
+    q: z.string().trim().max(60).optional(),
     before: z.coerce.number().int().min(1).optional(),
   }),
   reply: z.object({ orders: z.array(order), more: z.boolean() }),

@@ -1,2 +1,3 @@
 export * from './types.ts';
 export * from './standing.ts';
+export * from './supplier-list.ts';

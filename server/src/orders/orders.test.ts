@@ -1,4 +1,6 @@
+import { execFile } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
+import { promisify } from 'node:util';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { readJob } from '@bay/contract/jobs';
 import { addSupplier } from '@bay/contract/kit';
@@ -10,6 +12,8 @@ import { commandId, freshDatabase, startServer } from '../testing/harness.ts';
 import type { Client, TestServer } from '../testing/harness.ts';
 import { bookedJob, shopWithCrew } from '../testing/shop.ts';
 import type { TestShop } from '../testing/shop.ts';
+
+const exec = promisify(execFile);
 
 let database: Awaited<ReturnType<typeof freshDatabase>>;
 let server: TestServer;
@@ -344,5 +348,27 @@ describe('money of orders', () => {
     expect((await settle(9999)).problem.title).toBe('More cannot come back than it cost.');
     expect((await settle(4000)).status).toBe(200);
     expect((await account()).parts).toBe(2 * 4711 + 900 - 4000);
+  });
+});
+
+describe('the simulated supplier', () => {
+  it('moves open orders through the feed, the same days for the same seed, and says who it may not be', async () => {
+    const jobId = await bookedJob(shop.manager);
+    await place([{ jobId }], { reference: 'SIM-1' });
+    const run = (password: string) =>
+      exec(process.execPath, [
+        ...['--import', 'tsx', 'tools/supplier.ts', '--url', server.url, '--seed', '7'],
+        ...['--email', 'boss-orders@shop.example', '--password', password],
+      ]).then(
+        ({ stdout }) => stdout,
+        (error: unknown) => (error as { stderr: string }).stderr,
+      );
+    const promised = async () =>
+      (await shop.manager.good(orders.listOrders, { query: { q: 'sim-1' } })).orders[0]!;
+    expect(await run('wrong word of it')).toMatch(/E-mail or password is not right/);
+    expect(await run('long enough word')).toMatch(/Lathe and Loom: \d+ told of, \d+ moved/);
+    const told = await promised();
+    expect(told.tracking).toMatch(/^(on its way|held up, \d days later)$/);
+    expect(told.promisedOn! >= '2026-12-01').toBe(true);
   });
 });

@@ -103,15 +103,27 @@ export interface Wanted {
   jobId?: string | undefined;
   /** The number of the last one already shown. */
   before?: number | undefined;
+  /** What stands on a label: the supplier's number, or the shop's. */
+  q?: string | undefined;
 }
 const page = 60;
 
 /** A page of orders, the last ordered first. */
-export async function readOrders(tx: Tx, { open, jobId, before }: Wanted): Promise<{ orders: Order[]; more: boolean }> {
+export async function readOrders(
+  tx: Tx,
+  { open, jobId, before, q }: Wanted,
+): Promise<{ orders: Order[]; more: boolean }> {
   let query = ordersBy(tx)
     .orderBy('purchase.number', 'desc')
     .limit(page + 1);
   if (open) query = query.where('purchase.open', '=', true);
+  if (q !== undefined && q !== '')
+    query = query.where((eb) =>
+      eb.or([
+        eb(sql`lower(purchase.reference)`, '=', q.toLowerCase()),
+        eb(sql`purchase.number::text`, '=', q.replace(/^#/, '')),
+      ]),
+    );
   if (before !== undefined) query = query.where('purchase.number', '<', before);
   if (jobId !== undefined)
     query = query.where('purchase.id', 'in', (eb) =>

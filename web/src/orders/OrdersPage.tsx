@@ -13,7 +13,9 @@ import { pathOf, sentenceOf, useMe } from '../api/index.ts';
 import { useCurrency } from '../money/index.ts';
 import { dayWords, Empty, Failed, fromToday, Loading, today } from '../ui/index.ts';
 import { CancelForm, ChangeOrderForm, ReceiveForm, SendBackForm, SettleForm } from './OrderForms.tsx';
+import { LabelField } from './LabelField.tsx';
 import styles from './orders.module.css';
+import { SupplierList } from './SupplierList.tsx';
 import { useOrders } from './useOrders.ts';
 
 const words: Record<OrderWord, string> = {
@@ -147,6 +149,9 @@ export function OrdersPage() {
   const seesMoney = may(role, 'see-money');
   const mayWrite = role === 'manager' || role === 'technician';
   const orders = [...(read.data?.orders ?? [])].sort(byUrgency(today()));
+  const [came, setCame] = useState<Order>();
+  const [listing, setListing] = useState(false);
+  const [told, setTold] = useState('');
   const late = orders.filter((o) => orderWord(o, today()) === 'late').length;
   return (
     <div className="page" style={{ maxWidth: 1060 }}>
@@ -167,7 +172,20 @@ export function OrdersPage() {
         <Button variant="subtle" component="a" href={pathOf(ordersTable, {})}>
           Open lines as CSV
         </Button>
+        {mayWrite && (
+          <Button variant="subtle" onClick={() => setListing(true)}>
+            A supplier's list
+          </Button>
+        )}
       </div>
+      {mayWrite && <LabelField found={setCame} />}
+      {told !== '' && (
+        <p className="notice" role="status">
+          {told}
+        </p>
+      )}
+      {came && <ReceiveForm order={came} close={() => setCame(undefined)} />}
+      {listing && <SupplierList close={() => setListing(false)} said={setTold} />}
       {read.isPending && <Loading />}
       {read.isError && <Failed sentence={sentenceOf(read.error)} again={() => void read.refetch()} />}
       {read.data &&
