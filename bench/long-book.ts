@@ -97,7 +97,10 @@ export async function longBook(): Promise<void> {
       await b.driver.wait(async () => (await b.count('.logbook-book-line mark')) === 0, 5000);
       const type = `const f = document.querySelector('[aria-label="Search this book"]'); Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(f, '${word}'); f.dispatchEvent(new Event('input', { bubbles: true }));`;
       searches.push(
-        await timed(type, `document.querySelector('.logbook-book-line mark')?.textContent.toLowerCase().startsWith('${word}')`),
+        await timed(
+          type,
+          `document.querySelector('.logbook-book-line mark')?.textContent.toLowerCase().startsWith('${word}')`,
+        ),
       );
     }
     report({

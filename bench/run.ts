@@ -6,8 +6,11 @@ const option = (name: string): string | undefined =>
 const only = option('--only');
 const seconds = Number(option('--seconds') ?? 60);
 
-if (only !== undefined && !['plan', 'book', 'load', 'volume', 'fuzz', 'standby', 'position'].includes(only)) {
-  process.stderr.write('--only takes plan, book, load, volume, fuzz, standby or position.\n');
+if (
+  only !== undefined &&
+  !['plan', 'book', 'load', 'volume', 'fuzz', 'standby', 'position', 'choosing'].includes(only)
+) {
+  process.stderr.write('--only takes plan, book, load, volume, fuzz, standby, position or choosing.\n');
   process.exit(2);
 }
 if (only === undefined || only === 'plan') await (await import('./plan-and-job.ts')).planAndJob();
@@ -17,4 +20,5 @@ if (only === undefined || only === 'volume') await (await import('./volume.ts'))
 if (only === undefined || only === 'fuzz') await (await import('./fuzz.ts')).fuzz();
 if (only === undefined || only === 'standby') await (await import('./standby.ts')).standby();
 if (only === undefined || only === 'position') (await import('./position.ts')).position();
+if (only === undefined || only === 'choosing') await (await import('./choosing.ts')).choosing();
 process.exit(allGood() ? 0 : 1);

@@ -1,6 +1,7 @@
 import type { CauseLine } from '../../clock/estimate.ts';
 import { meanOf, spreadOf } from '../../clock/estimate.ts';
 import type { Range } from '../../clock/types.ts';
+import { atShare, betaTable } from './beta.ts';
 import { unlogged } from './draft.ts';
 import type { QuoteLine, Terms } from './types.ts';
 
@@ -35,18 +36,6 @@ export function numbersFrom(seed: number): () => number {
   };
 }
 
-/** A gamma number of a shape above nought (Marsaglia and Tsang 2000, with their boost below one; from memory). */
-function gamma(shape: number, random: () => number): number {
-  if (shape < 1) return gamma(shape + 1, random) * (1 - random()) ** (1 / shape);
-  const d = shape - 1 / 3;
-  const c = 1 / Math.sqrt(9 * d);
-  for (;;) {
-    const x = Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-    const v = (1 + c * x) ** 3;
-    if (v > 0 && Math.log(1 - random()) < 0.5 * x * x + d - d * v + d * Math.log(v)) return d * v;
-  }
-}
-
 /**
  * The beta shapes of a range, whose mean is (low + 4 likely + high)/6 and whose standard deviation is (high - low)/6: by its moments.
  * Nothing where low and high are one.
@@ -60,12 +49,13 @@ export function shapesOf(range: Range): readonly [alpha: number, beta: number] |
   return [mean * both, (1 - mean) * both];
 }
 
-/** A number of a range by chance. */
-function drawn(range: Range, shapes: ReturnType<typeof shapesOf>, random: () => number): number {
-  if (!shapes) return range[0];
-  const a = gamma(shapes[0], random);
-  const b = gamma(shapes[1], random);
-  return range[0] + (range[2] - range[0]) * (a / (a + b));
+/** Draws a number of a range: its table is made before the trials. */
+function drawOf(range: Range): (random: () => number) => number {
+  const shapes = shapesOf(range);
+  if (!shapes) return () => range[0];
+  const table = betaTable(shapes);
+  const span = range[2] - range[0];
+  return (random) => range[0] + span * atShare(table, random());
 }
 
 /**
@@ -109,10 +99,10 @@ export function riskOf(input: RiskInput, progress: (share: number) => void = () 
   const at = new Map(input.causes.map((c, i) => [c.id, i]));
   const work = input.work.map((w) => ({
     ...w,
-    shapes: shapesOf(w.hours),
+    draw: drawOf(w.hours),
     by: w.causes.flatMap((id) => at.get(id) ?? []),
   }));
-  const parts = input.parts.map((p) => ({ ...p, shapes: shapesOf(p.cost) }));
+  const parts = input.parts.map((p) => ({ ...p, draw: drawOf(p.cost) }));
   const costs = new Float64Array(input.trials);
   for (let trial = 0; trial < input.trials; trial += 1) {
     const causes = input.causes.map(({ by: [low, high], odds }) =>
@@ -121,12 +111,12 @@ export function riskOf(input: RiskInput, progress: (share: number) => void = () 
     let hours = 0;
     for (const w of work) {
       if (w.odds < 1 && random() >= w.odds) continue;
-      let one = drawn(w.hours, w.shapes, random);
+      let one = w.draw(random);
       for (const i of w.by) one *= causes[i]!;
       hours += one;
     }
     let paid = 0;
-    for (const p of parts) if (p.odds >= 1 || random() < p.odds) paid += drawn(p.cost, p.shapes, random);
+    for (const p of parts) if (p.odds >= 1 || random() < p.odds) paid += p.draw(random);
     const [low, high] = unlogged;
     costs[trial] = hours * (1 + low + (high - low) * random()) * input.hourCost + paid * (1 + input.sundries / 100);
     if (trial % 1000 === 999) progress((trial + 1) / input.trials);
