@@ -55,7 +55,8 @@ export const arrivalKinds = {
                 .max(600),
             )
             .min(1, 'Sign in the field.')
-            .max(60, 'Sign more simply.'),
+            .max(60, 'Sign more simply.')
+            .refine((all) => all.reduce((sum, s) => sum + s.length, 0) <= 4000, 'Sign more simply.'),
         })
         .optional(),
     }),

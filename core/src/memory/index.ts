@@ -1,4 +1,3 @@
 export * from './own.ts';
-export * from './pairings.ts';
 export * from './records.ts';
 export * from './rules.ts';

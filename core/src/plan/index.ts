@@ -10,6 +10,7 @@ export * from './case.ts';
 export * from './line-context.ts';
 export * from './takeover.ts';
 export * from './own.ts';
+export * from './pairings.ts';
 export * from './title.ts';
 export * from './content-check.ts';
 export * from './draft.ts';

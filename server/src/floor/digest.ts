@@ -9,7 +9,7 @@ import type { Tx } from '../db/connection.ts';
 import type { Caller } from '../http/register.ts';
 import { readMaterial } from '../plan/material.ts';
 import type { Material } from '../plan/material.ts';
-import { readShopRules } from '../memory/store.ts';
+import { readShopRules } from '../plan/shop-rules.ts';
 import { readShopSchools } from '../schools/store.ts';
 import { doingOf, dueOf, stateOf } from './strip.ts';
 

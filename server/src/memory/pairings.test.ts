@@ -4,7 +4,7 @@ import { getMe } from '@bay/contract/crew';
 import { putFact } from '@bay/contract/facts';
 import * as jobs from '@bay/contract/jobs';
 import { readPairings } from '@bay/contract/memory';
-import { carKind, familyOf } from '@bay/core/memory';
+import { carKind, familyOf } from '@bay/core/plan';
 import { inShop } from '../db/connection.ts';
 import { commandId, freshDatabase, startServer } from '../testing/harness.ts';
 import type { TestServer } from '../testing/harness.ts';

@@ -1,6 +1,6 @@
 import { sql } from 'kysely';
-import { byNearness, learntFrom, nearness } from '@bay/core/memory';
-import type { Pair } from '@bay/core/memory';
+import { byNearness, learntFrom, nearness } from '@bay/core/plan';
+import type { Pair } from '@bay/core/plan';
 import type { FactRow } from '@bay/contract/facts';
 import type { JobSheet } from '@bay/contract/jobs';
 import type { Pairing } from '@bay/contract/memory';

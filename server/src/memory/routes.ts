@@ -12,7 +12,8 @@ import { readMaterial } from '../plan/material.ts';
 import { readShopSchools } from '../schools/store.ts';
 import { refuseIncomplete } from './kinds.ts';
 import { pairingsOf } from './pairings.ts';
-import { readShopRules, shopRulesOf } from './store.ts';
+import { readShopRules } from '../plan/shop-rules.ts';
+import { shopRulesOf } from './store.ts';
 
 /** A condition as somebody typed it, or the sentence that says what of it is not understood. */
 function conditionOf(when: string): Condition {

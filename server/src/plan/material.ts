@@ -9,7 +9,7 @@ import type { Tx } from '../db/connection.ts';
 import { notFound } from '../http/problem.ts';
 import { readNames, shownRow } from '../records/shown.ts';
 import type { Names } from '../records/shown.ts';
-import { readShopRules } from '../memory/store.ts';
+import { readShopRules } from './shop-rules.ts';
 import { readShopSchools } from '../schools/store.ts';
 
 /** What plans are computed from: units, facts and records of jobs, each read by index whatever else lies in the database. */

@@ -35,6 +35,12 @@ function allCounted({ status, count }: TaskRecord): void {
     });
 }
 
+/** Where a step of people's own belongs and how long it is estimated to take. */
+async function ownBasis(tx: Tx, jobId: string, key: string): Promise<ReturnType<typeof stepBasis>> {
+  const line = (await planNow(tx, jobId)).plan.ownLines.find((l) => l.id === key)?.line;
+  return { station: line?.station ?? 'connect', ...(line?.minutes ? { minutes: line.minutes } : {}) };
+}
+
 /** A check is done with what was found, whoever calls it done. */
 function saidWhatWasFound(plan: Plan, key: string, { status, note }: TaskRecord): void {
   const line = plan.own.lines.find((l) => l.def.id === key);
@@ -99,7 +105,7 @@ export const pullKinds = [
       const { key, jobId, caller, at } = context;
       if (onlyCounted(data, context)) return;
       if (data.status === 'on-it') {
-        const { station, minutes } = stepBasis(key);
+        const { station, minutes } = isOwn(key) ? await ownBasis(tx, jobId, key) : stepBasis(key);
         await startClock(tx, caller, {
           jobId,
           about: key,

@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { stationName } from '@bay/core/jobs';
+import { isOwn } from '@bay/core/memory';
 import { bareContext, readLogLine, understoodWords } from '@bay/core/logbook';
 import { readBench } from '@bay/contract/crew';
 import type { BenchStep } from '@bay/contract/crew';
@@ -108,7 +109,7 @@ function StepCard({ step, big = false, children }: { step: BenchStep; big?: bool
   return (
     <div className={`panel ${styles['bench-step']}${big ? ' big' : ''}`}>
       <p className="quiet">
-        <Link to={`/jobs/${step.jobId}/${step.station}`}>
+        <Link to={`/jobs/${step.jobId}/${isOwn(step.key) ? 'own' : step.station}`}>
           {step.bay ? `Bay ${step.bay}` : 'Yard'}, {step.number} {step.carName}
         </Link>
         , {stationName(step.station)}

@@ -1,7 +1,7 @@
 import { useQueries } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { provedOn } from '@bay/core/memory';
+import { provedOn } from '@bay/core/plan';
 import { showMoney } from '@bay/core/money';
 import { counted, formatMeasure } from '@bay/core/units';
 import { readPairings } from '@bay/contract/memory';
@@ -165,7 +165,7 @@ export function Pairings() {
                 {p.candidate && p.near !== 'car' ? ` as ${p.candidate}` : ''}
               </span>
               <span className="quiet">
-                {p.hours} h, {counted(p.lifts.length, 'lift')}
+                {p.hours > 0 ? `${p.hours} h` : 'hours not clocked'}, {counted(p.lifts.length, 'lift')}
                 {p.agreed === null ? '' : `, ${showMoney(p.agreed, currency)}`}
               </span>
             </button>
