@@ -319,7 +319,8 @@ describe('the customer', () => {
     await b.choose('What is asked', 'An approval');
     await b.choose('Of whom', 'The customer, by their link');
     await b.type('In words', 'Shall we renew the clutch while it is out', '[role=dialog]');
-    await b.type('Amount, EUR', '380', '[role=dialog]');
+    await b.type('Amount, before tax, EUR', '380', '[role=dialog]');
+    await b.type('What happens without it', 'the engine comes out again for it', '[role=dialog]');
     await b.press('Ask', '[role=dialog]');
     await b.visit(`/jobs/${job('Wendling')}/hand-over`);
     await b.see('Wendling', '.app-job-head');
@@ -329,7 +330,10 @@ describe('the customer', () => {
     const customer = await Browser.open(shop.server.url);
     try {
       await customer.go(path);
-      const view = await customer.see('Shall we renew the clutch while it is out: 380');
+      const view = await customer.see('Shall we renew the clutch while it is out: 456');
+      // The tax of the shop, 20 %, is in what is agreed to.
+      expect(view).toContain('with 20 % tax, 380');
+      expect(view).toContain('Without it: the engine comes out again for it');
       expect(view).toContain('It waits for bell adapter plate');
       expect(view).not.toContain('Osk');
       expect(await customer.axe()).toEqual([]);

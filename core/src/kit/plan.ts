@@ -1,4 +1,4 @@
-import { factDef, showFact, when } from '../facts/index.ts';
+import { factDef, factPart, showFact, when } from '../facts/index.ts';
 import type { FactBook, FactValue } from '../facts/index.ts';
 import type { TruthOf } from '../rules/truths.ts';
 import { kitLines } from './data/lines.ts';
@@ -15,6 +15,8 @@ export interface KitLine {
   filled: readonly { factId: string; text: string }[];
   /** Facts that the order asks for and nobody knows: it stops here. */
   blanks: readonly string[];
+  /** Of a blank of which something is known: the parts that are not, as people call them. */
+  blankParts: Readonly<Record<string, readonly string[]>>;
   addedBy: readonly string[];
   /** Why it waits for the engine's place, where it is made to it. */
   placeOpen?: string;
@@ -78,19 +80,51 @@ export function kitPlan(truthOf: TruthOf, facts: FactBook, askers: KitAskers, pl
         : truth.is === true || usual.length > 0
           ? 'proposed'
           : 'waits';
-    const from = def.optionsFrom ?? [];
+    const from = fieldsOf(def, truthOf);
     lines.push({
       def,
       state,
       because: truth.is === true ? truth.because : addedBy,
       needs: state === 'waits' ? truth.needs : [],
-      filled: fill(from, facts),
-      blanks: from.filter((id) => !facts.has(id)),
+      filled: fill([...new Set(from.map((f) => f.fact))], facts),
+      ...blanksOf(from, facts),
       addedBy,
       ...(def.toPlace && placeOpen !== undefined ? { placeOpen } : {}),
     });
   }
   return lines;
+}
+
+interface Field {
+  fact: string;
+  parts: readonly string[];
+}
+
+/** What the order of a line asks for here; a field of which nobody knows whether it belongs is asked for. */
+const fieldsOf = ({ optionsFrom = [] }: KitLineDef, truthOf: TruthOf): Field[] =>
+  optionsFrom.flatMap((field) => {
+    if (typeof field === 'string') return [{ fact: field, parts: [] }];
+    if (field.when && truthOf(field.when).is === false) return [];
+    return [{ fact: field.fact, parts: field.parts ?? [] }];
+  });
+
+/** A part as people call it beside the name of its fact. */
+const wordOf = (fact: string, part: string): string =>
+  (factPart(fact, part).label || factDef(fact).label).toLowerCase();
+
+/** Facts that nobody knows, or not in a part that the order wants. */
+function blanksOf(fields: readonly Field[], facts: FactBook): Pick<KitLine, 'blanks' | 'blankParts'> {
+  const blanks = new Set<string>();
+  const blankParts: Record<string, string[]> = {};
+  for (const { fact, parts } of fields) {
+    const value = facts.get(fact);
+    const missing = value === undefined ? [] : parts.filter((part) => value.parts[part] === undefined);
+    if (value !== undefined && missing.length === 0) continue;
+    blanks.add(fact);
+    if (missing.length > 0)
+      blankParts[fact] = [...(blankParts[fact] ?? []), ...missing.map((part) => wordOf(fact, part))];
+  }
+  return { blanks: [...blanks], blankParts };
 }
 
 // A fact is told in the same words for as long as it is the same.
@@ -110,7 +144,10 @@ function fill(from: readonly string[], facts: FactBook): { factId: string; text:
 
 /** May this line be ordered? The exact engine code goes on every order, so it is wanted too. */
 export function orderStops(line: KitLine, facts: FactBook, record: KitRecord | undefined): string[] {
-  const stops = line.blanks.map((id) => `${factDef(id).label} is not known`);
+  const stops = line.blanks.map((id) => {
+    const parts = line.blankParts[id];
+    return `${factDef(id).label}${parts ? `, ${parts.join(' and ')},` : ''} is not known`;
+  });
   if (line.state === 'proposed') stops.push('Proposed only: the way out is not chosen yet');
   if (line.state === 'waits') stops.push('Nobody knows yet whether it is needed');
   if (!facts.has('eng-code')) stops.push('The exact engine code is not known');

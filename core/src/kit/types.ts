@@ -13,9 +13,12 @@ export interface KitLineDef {
   toPlace?: true;
   /** Options to settle before ordering, in words. */
   options: string;
-  /** Facts that fill the order; a blank one stops it. */
-  optionsFrom?: readonly string[];
+  /** What fills the order from the cards, a field each; a blank one stops it. */
+  optionsFrom?: readonly OrderField[];
   leftOut: string;
   /** Low, likely, high; neutral units, estimates. */
   price: readonly number[];
 }
+
+/** A fact that an order asks for: known at all, or these parts of it. Asked only where its condition is not certainly false. */
+export type OrderField = string | { fact: string; parts?: readonly string[]; when?: Condition };

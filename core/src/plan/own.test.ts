@@ -72,6 +72,18 @@ describe('lines of people’s own', () => {
     expect(done.waits['rm-bonnet-off']).toBeUndefined();
   });
 
+  it('waits for no part and no step that this job does not have', () => {
+    const plan = computePlan(
+      emptyInput({
+        facts: bookFrom({ 'cho-goal': 'mock-up' }),
+        ownLines: {
+          [brace]: line({ title: 'Brace', parts: ['kit-fan'], after: ['own-gone-z9z9'] }),
+        },
+      }),
+    );
+    expect(plan.waits[brace]).toBeUndefined();
+  });
+
   it('what waits for a second signature is not done, so what waits for it goes on waiting', () => {
     const half = computePlan(
       emptyInput({

@@ -68,6 +68,7 @@ export function ownKit(lines: readonly OwnInPlan[]): KitLine[] {
             needs,
             filled: [],
             blanks: [],
+            blankParts: {},
             addedBy: [],
           },
         ]
@@ -169,6 +170,8 @@ export interface OwnState {
   kit: Readonly<Record<string, KitRecord | undefined>>;
   /** Keys of the steps that are in the plan; one that dropped out of it holds nobody. */
   inPlan: ReadonlySet<string>;
+  /** Kit lines that this job may need; a part that it does not need holds nobody. */
+  inKit: ReadonlySet<string>;
   /** Titles of kit lines of this plan. */
   kitTitle: (id: string) => string;
   /** What a step of the plan is called. */
@@ -177,7 +180,7 @@ export interface OwnState {
 
 /** What own steps wait for, and what waits for them, laid over what was there. */
 export function ownWaits(lines: readonly OwnInPlan[], state: OwnState, waits: Waits): Waits {
-  const { tasks, kit, inPlan, kitTitle, stepTitle } = state;
+  const { tasks, kit, inPlan, inKit, kitTitle, stepTitle } = state;
   const all: Record<string, HeldFor[]> = {};
   for (const [key, held] of Object.entries(waits)) all[key] = [...(held ?? [])];
   const titles = new Map(lines.map((l) => [l.id, l.line.title]));
@@ -186,7 +189,7 @@ export function ownWaits(lines: readonly OwnInPlan[], state: OwnState, waits: Wa
   const named = (key: string): string => `"${titles.get(key) ?? stepTitle(key)}"`;
   for (const { id, line } of lines.filter(isStep)) {
     for (const key of line.after ?? []) if (known(key) && !closed(key, tasks)) hold(id, named(key));
-    for (const part of line.parts ?? []) if (!isHere(kit[part]?.status)) hold(id, kitTitle(part));
+    for (const part of line.parts ?? []) if (inKit.has(part) && !isHere(kit[part]?.status)) hold(id, kitTitle(part));
     if (!closed(id, tasks)) for (const key of line.before ?? []) hold(key, named(id));
   }
   return all;

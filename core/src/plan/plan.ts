@@ -337,6 +337,7 @@ export class Planner {
                   ...fitTasks.map((t) => t.id),
                   ...tests.map((t) => t.def.id),
                 ]),
+                inKit: new Set(kit.map((k) => k.def.id)),
                 kitTitle: titleOf,
                 stepTitle: shortTitleOf,
               },

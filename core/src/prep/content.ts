@@ -3,6 +3,7 @@ import { orderSteps } from '../rules/order.ts';
 import { buildSteps } from './data/build-up.ts';
 import { fates, findings, knockOnChains, variantFeatures, whileOut } from './data/inspection.ts';
 import { measurementDefs } from './data/measurements.ts';
+import { sisterParts } from './data/sister.ts';
 import { sheetDefs } from './sheets.ts';
 
 function rings(): string[] {
@@ -20,6 +21,7 @@ export const prepContent: CapabilityContent = {
     ...variantFeatures,
     ...whileOut,
     ...measurementDefs,
+    ...sisterParts,
   ],
   more: [sheetDefs],
   faults: rings,

@@ -6,4 +6,5 @@ export { buildSteps } from './data/build-up.ts';
 export { measurementDefs } from './data/measurements.ts';
 export { fates, findings, knockOnChains, variantFeatures, whileOut } from './data/inspection.ts';
 export * from './records.ts';
+export * from './sister.ts';
 export * from './undone.ts';

@@ -15,6 +15,7 @@ import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { Failed, Trouble, VerdictMark } from '../ui/index.ts';
 import { UnitForm } from '../units/index.ts';
 import { useWork } from '../workers/index.ts';
+import { ChoiceHeads } from './ChoiceHeads.tsx';
 import styles from './choosing.module.css';
 import { MissingPieces } from './MissingPieces.tsx';
 import { PriceForm } from './PriceForm.tsx';
@@ -199,27 +200,12 @@ export function Candidates() {
             <thead>
               <tr>
                 <th className={styles['weight']}>What counts, and how much</th>
-                {shown.map(({ row, unit }) => (
-                  <th key={row.id} scope="col">
-                    <b>{row.name}</b>
-                    <br />
-                    <span className="quiet mono">{unit.identity}</span>
-                    <br />
-                    {unit.role === 'engine' ? (
-                      <span className="tag teal">going in</span>
-                    ) : (
-                      <button
-                        type="button"
-                        className="plain-button small"
-                        disabled={!mayWrite || choosing.isPending}
-                        aria-label={`Choose: ${row.name}`}
-                        onClick={() => choosing.mutate(row.id)}
-                      >
-                        Choose
-                      </button>
-                    )}
-                  </th>
-                ))}
+                <ChoiceHeads
+                  shown={shown}
+                  goesInAs="engine"
+                  mayChoose={mayWrite && !choosing.isPending}
+                  choose={choosing.mutate}
+                />
               </tr>
             </thead>
             <tbody>

@@ -13,6 +13,7 @@ import { useCurrency, useShopTerms } from '../money/index.ts';
 import { useJob, useRecords } from '../sheet/index.ts';
 import { Fold, Trouble, VerdictMark } from '../ui/index.ts';
 import { UnitForm } from '../units/index.ts';
+import { ChoiceHeads } from './ChoiceHeads.tsx';
 import styles from './choosing.module.css';
 import { PriceForm } from './PriceForm.tsx';
 
@@ -127,25 +128,12 @@ export function GearboxChoices() {
               <thead>
                 <tr>
                   <th />
-                  {shown.map(({ row, unit }) => (
-                    <th key={row.id} scope="col">
-                      <b>{row.name}</b>
-                      <br />
-                      {unit.role === 'gearbox' ? (
-                        <span className="tag teal">going in</span>
-                      ) : (
-                        <button
-                          type="button"
-                          className="plain-button small"
-                          disabled={!mayWrite || choosing.isPending}
-                          aria-label={`Choose: ${row.name}`}
-                          onClick={() => choosing.mutate(row.id)}
-                        >
-                          Choose
-                        </button>
-                      )}
-                    </th>
-                  ))}
+                  <ChoiceHeads
+                    shown={shown}
+                    goesInAs="gearbox"
+                    mayChoose={mayWrite && !choosing.isPending}
+                    choose={choosing.mutate}
+                  />
                 </tr>
               </thead>
               <tbody>

@@ -4,6 +4,7 @@ import { useJob } from '../sheet/index.ts';
 import { Tabs, useTab } from '../ui/index.ts';
 import { Findings } from './Findings.tsx';
 import { Sheets } from './Sheets.tsx';
+import { Sister } from './Sister.tsx';
 import { Torques } from './Torques.tsx';
 
 const tabs = {
@@ -71,6 +72,7 @@ export default function PrepBench() {
         )}
         {tab === 'transfer' && (
           <>
+            <Sister />
             <Table
               heads={['Fate', 'For example', 'Closed when']}
               rows={fates.map((f) => [f.fate, f.examples, f.closesWhen])}

@@ -53,6 +53,7 @@ export const kitLines: readonly KitLineDef[] = [
   },
   {
     id: 'kit-clutch-set', system: 'drive end', title: 'Cover, disc, alignment tool', when: when('gbx-kind in {manual, transaxle-manual}'), behind: true, options: 'spline, disc diameter equal to ring, torque, new bolts',
+    optionsFrom: [{ fact: 'gbx-input-shaft', parts: ['spline-count', 'spline-outside-diameter'] }, { fact: 'eng-flywheel', parts: ['friction-size', 'clutch-pattern'] }, 'gbx-release-kind', 'eng-torque'],
     leftOut: 'spline fits, disc too small: slips', price: [150, 400, 1000],
   },
   {
@@ -207,7 +208,8 @@ export const kitLines: readonly KitLineDef[] = [
   },
   {
     id: 'kit-propshaft', system: 'driveline', title: 'Shaft made or altered, balanced', toPlace: true, when: when('rec-drive-layout in {front-longitudinal-rear-drive, front-longitudinal-all-drive}'),
-    behind: true, options: 'length at ride height after final position, tube, speed', optionsFrom: ['rec-pinion-place'], leftOut: 'ordered early, wrong length', price: [120, 350, 900],
+    behind: true, options: 'length at ride height after final position, tube, speed',
+    optionsFrom: ['rec-pinion-place', { fact: 'gbx-output', parts: ['spline-count', 'flange-or-yoke'] }], leftOut: 'ordered early, wrong length', price: [120, 350, 900],
   },
   {
     id: 'kit-axle-wedge', system: 'driveline', title: 'Wedges under the axle seats, longer spring bolts', when: when('rec-drive-layout in {front-longitudinal-rear-drive, front-longitudinal-all-drive} and cho-wedge > 0 or rec-drive-layout in {front-longitudinal-rear-drive, front-longitudinal-all-drive} and cho-wedge < 0'), options: 'angle, width of the spring, length of the centre bolt; one pair, both sides alike', optionsFrom: ['cho-wedge'],
@@ -342,7 +344,8 @@ export const kitLines: readonly KitLineDef[] = [
     options: 'starter, steering joint, floor, tank; sleeve bore per pipe, overlap over joints; no plastic ties near exhaust', leftOut: 'soaked starter, boiled line, melted loom', price: [25, 110, 360],
   },
   {
-    id: 'kit-radiator', system: 'cooling', title: 'Radiator with brackets', when: when('cho-radiator != recipient'), options: 'sides and bores of ports, cap height, weldable alloy known', optionsFrom: ['rec-radiator-core'],
+    id: 'kit-radiator', system: 'cooling', title: 'Radiator with brackets', when: when('cho-radiator != recipient'), options: 'sides and bores of ports, cap height, weldable alloy known',
+    optionsFrom: [{ fact: 'rec-radiator-core', parts: ['height', 'width', 'overall-depth'] }, 'eng-coolant-ports', { fact: 'cho-fan', parts: ['value'] }],
     leftOut: 'ports mirrored; brackets to be made', price: [120, 280, 700],
   },
   {
@@ -406,11 +409,20 @@ export const kitLines: readonly KitLineDef[] = [
   },
   {
     id: 'kit-ecu', system: 'control', title: 'Engine unit', when: when('cho-control in {donor-unit-trimmed-loom, donor-unit-new-loom, standalone}'),
-    options: 'generation, year with wanted functions, plug colours, gearbox control', optionsFrom: ['don-ecu-set'], leftOut: 'paired with the wrong loom', price: [80, 500, 2200],
+    options: 'generation, year with wanted functions, plug colours, gearbox control',
+    optionsFrom: [{ fact: 'don-ecu-set', when: when('cho-control != standalone') }, 'eng-throttle-kind', { fact: 'gbx-control', when: when('gbx-kind not in {manual, transaxle-manual}') }], leftOut: 'paired with the wrong loom', price: [80, 500, 2200],
   },
   {
     id: 'kit-loom', system: 'control', title: 'Engine loom', when: when('cho-control in {donor-unit-trimmed-loom, donor-unit-new-loom, standalone}'),
-    options: 'alternator plug, injector plug, throttle, gearbox, fans, generation, branch lengths', optionsFrom: ['don-harness-state', 'eng-layout'], leftOut: 'one unticked box: a second loom',
+    options: 'alternator plug, injector plug, throttle, gearbox, fans, generation, branch lengths', 
+    optionsFrom: [
+      { fact: 'don-harness-state', when: when('cho-control != standalone') }, 'eng-layout', 'eng-throttle-kind',
+      { fact: 'eng-injectors', parts: ['plug-style'], when: when('eng-fuelling not in {carburettor, diesel-mechanical}') },
+      { fact: 'eng-alternator', parts: ['exciter'] }, 'eng-crank-sensor', { fact: 'eng-cam-sensor', parts: ['value'] },
+      { fact: 'gbx-control', when: when('gbx-kind not in {manual, transaxle-manual}') },
+      { fact: 'cho-fan', parts: ['value'] }, { fact: 'cho-fan', parts: ['count', 'current'], when: when('cho-fan in {electric-puller, electric-pusher}') },
+    ],
+    leftOut: 'one unticked box: a second loom',
     price: [100, 650, 1600],
   },
   {

@@ -61,6 +61,7 @@ const kitLine = (id: string, state: KitLine['state'] = 'needed'): KitLine => ({
   needs: [],
   filled: [],
   blanks: [],
+  blankParts: {},
   addedBy: [],
 });
 const draft = (

@@ -1,0 +1,96 @@
+import { useMemo, useState } from 'react';
+import { factDef } from '@bay/core/facts';
+import { besideSister } from '@bay/core/prep';
+import type { SisterLine, SisterWord } from '@bay/core/prep';
+import { counted } from '@bay/core/units';
+import { FactEditor } from '../facts/index.ts';
+import { useJob } from '../sheet/index.ts';
+import { columns, Fold } from '../ui/index.ts';
+
+const words: Readonly<Record<SisterWord, string>> = {
+  stops: 'does not fit what stays',
+  moves: 'moves over from the old one',
+  'not-known': 'not known',
+  same: 'the same',
+};
+const tones: Readonly<Record<SisterWord, string>> = {
+  stops: 'oxide',
+  moves: 'ochre',
+  'not-known': 'quiet',
+  same: 'teal',
+};
+const order: readonly SisterWord[] = ['stops', 'moves', 'not-known', 'same'];
+
+function Line({ line, ask }: { line: SisterLine; ask: (need: SisterLine['needs'][number]) => void }) {
+  const { def, word, differs, needs } = line;
+  return (
+    <li className="stacks" style={{ display: 'grid', gap: 10, ...columns('minmax(0, 1fr) minmax(0, 1.6fr)') }}>
+      <span>
+        <b>{def.part}</b>
+        <br />
+        <span className={tones[word]}>{words[word]}</span>
+      </span>
+      <span>
+        {differs.map((d) => (
+          <span key={d.name} style={{ display: 'block' }}>
+            {d.name}: <span className="mono">{d.old}</span> on the old, <span className="mono">{d.next}</span> on the
+            new
+          </span>
+        ))}
+        {word !== 'same' && <span className="quiet">{def.why}</span>}
+        {needs.length > 0 && (
+          <span className="row-actions">
+            {needs.map((n) => (
+              <button key={`${n.factId}:${n.of}`} type="button" className="plain-button small" onClick={() => ask(n)}>
+                {factDef(n.factId).label}, {n.of === 'old' ? 'old engine' : 'new engine'}
+              </button>
+            ))}
+          </span>
+        )}
+      </span>
+    </li>
+  );
+}
+
+/** The engine that comes beside the one that leaves, where all behind it stays: what moves over, what stops, what nobody looked at. */
+export function Sister() {
+  const { sheet, plan } = useJob();
+  const stays = plan.facts.get('cho-gearbox-stays')?.parts['value'] === 'yes';
+  const [open, setOpen] = useState(true);
+  const [asking, setAsking] = useState<SisterLine['needs'][number]>();
+  const lines = useMemo(
+    () => [...besideSister(plan.outgoing, plan.facts)].sort((a, b) => order.indexOf(a.word) - order.indexOf(b.word)),
+    [plan.outgoing, plan.facts],
+  );
+  if (!sheet.units.some((u) => u.role === 'engine') || !sheet.units.some((u) => u.role === 'own-engine')) return null;
+  const count = (word: SisterWord): number => lines.filter((l) => l.word === word).length;
+  return (
+    <section className="panel" aria-label="Beside the old engine">
+      <Fold
+        name="Beside the old engine: what moves over"
+        count={lines.length}
+        note={`${counted(count('moves'), 'part')} move over, ${count('stops')} do not fit what stays, ${count('not-known')} not known`}
+        open={open}
+        toggle={() => setOpen(!open)}
+      >
+        {!stays && (
+          <p className="quiet">
+            For a sister engine, where clutch, gearbox and shaft are left as they are ("All behind the block stays").
+          </p>
+        )}
+        <ul className="rows">
+          {lines.map((l) => (
+            <Line key={l.def.id} line={l} ask={setAsking} />
+          ))}
+        </ul>
+      </Fold>
+      {asking && (
+        <FactEditor
+          factId={asking.factId}
+          bearer={asking.of === 'old' ? 'own-engine' : 'engine'}
+          close={() => setAsking(undefined)}
+        />
+      )}
+    </section>
+  );
+}
