@@ -60,10 +60,12 @@ describe('engines side by side', () => {
     await b.press('Keep');
     await b.see(/number|figure/i, '.app-bench form');
     await b.type('It has run, km', '182000');
+    await b.choose('Parts to be had', 'Scarce');
     await b.type('Not recommended, because', 'its gearbox control is nowhere to be had');
     await b.press('Keep');
     await b.see('Not recommended: its gearbox control is nowhere to be had', '.app-bench');
     await b.see('182000 km', '.app-bench');
+    await b.see('scarce', '.app-bench table');
     expect(await b.axe()).toEqual([]);
   });
 });

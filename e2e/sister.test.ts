@@ -17,6 +17,7 @@ describe('beside the old engine', () => {
   it('says what moves over, and asks of the one that lacks it', async () => {
     await desk.at('Larkfield', 'prep?tab=transfer');
     const panel = '[aria-label="Beside the old engine"]';
+    await b.press('Beside the old engine: what moves over');
     await b.see('Throttle and intake', panel);
     await b.press('Throttle kind, new engine', panel);
     await b.choose('Throttle kind', 'by wire');

@@ -28,7 +28,7 @@ interface Shot {
 
 const shots: readonly Shot[] = [
   { name: 'floor', path: '/', words: 'The Yard' },
-  { name: 'scope', path: `/jobs/${job('Corvane')}/scope`, words: 'Find out first' },
+  { name: 'scope', path: `/jobs/${job('Corvane')}/scope`, words: /is ahead|comes out first/ },
   { name: 'donor', path: `/jobs/${job('Wendling')}/donor`, words: 'C-101' },
   { name: 'pull', path: `/jobs/${job('Larkfield')}/pull`, words: 'Out with' },
   { name: 'prep', path: `/jobs/${job('Brockhurst')}/prep`, words: 'Out of limits' },

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { criteria, mostWeight } from '@bay/core/jobs';
-import { liftReasons, makingSorts, shapeSureness, sittings } from '@bay/core/fit';
-import { endpoint } from './endpoint.ts';
+import { liftReasons, makingSorts, partSupplies, shapeSureness, sittings } from '@bay/core/fit';
+import { endpoint, isoDate } from './endpoint.ts';
 import { fitAnswer, fitProblem } from './fit-problem.ts';
 import { amount, kind, text } from './kind.ts';
 import { amountOfMoney } from './money.ts';
@@ -116,6 +116,8 @@ export const fitKinds = {
       note: text(300).optional(),
       km: amount.min(0, 'Not below nothing.').max(3_000_000, 'No engine ran so far.').optional(),
       days: z.number().int('Whole days.').min(0, 'Not below nothing.').max(730, 'At most two years.').optional(),
+      supply: z.enum(partSupplies).optional(),
+      returnBy: isoDate.optional(),
       against: text(300).optional(),
     }),
     { money: 'cost' },

@@ -37,6 +37,10 @@ export interface FitRecord {
   resolution?: Act<{ text: string; kit: readonly string[]; asked: readonly string[] }> | undefined;
 }
 
+/** How parts for it are to be had. */
+export const partSupplies = ['good', 'scarce', 'none'] as const;
+export type PartSupply = (typeof partSupplies)[number];
+
 /** What a candidate engine would cost. */
 export interface CandidateRecord extends Stamp {
   cost?: number | undefined;
@@ -45,6 +49,9 @@ export interface CandidateRecord extends Stamp {
   km?: number | undefined;
   /** Days until it is here. */
   days?: number | undefined;
+  supply?: PartSupply | undefined;
+  /** The last day on which it may go back, an ISO date. */
+  returnBy?: string | undefined;
   /** Why it is not recommended. */
   against?: string | undefined;
 }

@@ -11,6 +11,7 @@ export const criteria = [
   { id: 'hours', title: 'Hours, likely', unit: 'h', better: 'less', usual: 3 },
   { id: 'km', title: 'It has run', unit: 'km', better: 'less', usual: 1 },
   { id: 'proof', title: 'Proof that it runs', unit: '', better: 'more', usual: 2 },
+  { id: 'supply', title: 'Parts to be had', unit: '', better: 'more', usual: 1 },
   { id: 'days', title: 'Days until it is here', unit: 'd', better: 'less', usual: 1 },
 ] as const;
 export type CriterionId = (typeof criteria)[number]['id'];

@@ -28,6 +28,16 @@ describe('an engine measured as if it were the one', () => {
     expect(bare([], undefined)).toBeUndefined();
     expect(measureChoice(emptyInput(), choice({ cost: 1 }), noTerms).allIn).toBeUndefined();
   });
+  it('parts that are to be had count where somebody looked, and not where nobody did', () => {
+    const supply = (of: EngineChoice['supply']) =>
+      measureChoice(emptyInput(), choice({ supply: of }), terms).values.supply;
+    expect([supply('good'), supply('scarce'), supply('none'), supply(undefined)]).toEqual([
+      1,
+      0.5,
+      0,
+      undefined,
+    ]);
+  });
   it('is not cheaper for being less known: what is open counts with even odds', () => {
     const input = emptyInput({ facts: bookFrom({ 'cho-goal': 'running' }) });
     const known = measureChoice(

@@ -1,5 +1,6 @@
 import type { FactBook } from '../facts/index.ts';
 import { compareCandidates } from '../fit/candidates.ts';
+import type { PartSupply } from '../fit/records.ts';
 import type { FitWord } from '../fit/types.ts';
 import type { CriterionId, Measured } from '../jobs/choosing.ts';
 import type { Range } from '../clock/types.ts';
@@ -18,6 +19,7 @@ export interface EngineChoice {
   pieces: readonly { what: string; price: number | undefined }[];
   km: number | undefined;
   days: number | undefined;
+  supply?: PartSupply | undefined;
   /** Why it is not recommended. */
   against: string | undefined;
 }
@@ -31,6 +33,8 @@ export interface MeasuredChoice extends Measured {
   open: number;
   /** Facts of it that are assumed: a verdict that rests on one looks so. */
   assumed: number;
+  /** What the inspection of this car says of it. */
+  inspection: { word: FitWord; headline: string } | undefined;
   against: string | undefined;
 }
 
@@ -41,6 +45,8 @@ const proofOf: Readonly<Record<string, number | undefined>> = {
   'proven-running': 0.8,
   stood: 0.2,
 };
+
+const supplyOf: Readonly<Record<PartSupply, number>> = { good: 1, scarce: 0.5, none: 0 };
 
 const numberIn = (facts: FactBook, id: string): number | undefined => {
   const value = facts.get(id)?.parts['value'];
@@ -75,8 +81,10 @@ export function measureChoice(input: PlanInput, choice: EngineChoice, terms: Ter
     hours: hours[1],
     km: choice.km,
     proof: typeof condition === 'string' ? proofOf[condition] : undefined,
+    supply: choice.supply && supplyOf[choice.supply],
     days: choice.days,
   };
+  const inspected = plan.fits.find((l) => l.def.id === 'fit-emission-parts')?.verdict;
   return {
     id: choice.id,
     name: choice.name,
@@ -86,6 +94,7 @@ export function measureChoice(input: PlanInput, choice: EngineChoice, terms: Ter
     hours: [hours[0], hours[2]],
     open,
     assumed: [...choice.facts.values()].filter((f) => f.source === 'assumed').length,
+    inspection: inspected && { word: inspected.word, headline: inspected.headline },
     against: choice.against,
   };
 }

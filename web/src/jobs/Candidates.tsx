@@ -18,7 +18,7 @@ import { useWork } from '../workers/index.ts';
 import { ChoiceHeads } from './ChoiceHeads.tsx';
 import styles from './choosing.module.css';
 import { MissingPieces } from './MissingPieces.tsx';
-import { PriceForm } from './PriceForm.tsx';
+import { PriceForm, ReturnDay, supplyWords } from './PriceForm.tsx';
 
 const candidatesOf = (units: JobSheet['units']) => units.filter((u) => u.role === 'candidate' || u.role === 'engine');
 /** What is known of each, the same array until one of them is another. */
@@ -50,6 +50,7 @@ function useMeasured() {
         cost: prices[u.id]?.cost,
         km: prices[u.id]?.km,
         days: prices[u.id]?.days,
+        supply: prices[u.id]?.supply,
         against: prices[u.id]?.against,
         pieces: Object.values(pieces)
           .filter((p) => p.unitId === u.id && !p.gone)
@@ -120,6 +121,7 @@ export function Candidates() {
   const [pricing, setPricing] = useState<string>();
   const [adding, setAdding] = useState(false);
   const [weighing, setWeighing] = useState(false);
+  const prices = useRecords('candidate');
   const { work, rows, units } = useMeasured();
   const choosing = useMutation({
     mutationFn: async (unitId: string) => {
@@ -170,6 +172,7 @@ export function Candidates() {
           )}
         </>
       );
+    if (id === 'supply') return supplyWords[value === 1 ? 'good' : value === 0 ? 'none' : 'scarce'].toLowerCase();
     if (id === 'proof') return ['none', 'stood', 'some', 'runs', 'new'][Math.round(value * 4)];
     const sign = id === 'mass' && value > 0 ? '+' : '';
     return <span className={id === 'room' && value < 0 ? 'oxide' : ''}>{`${sign}${Math.round(value)} ${unit}`}</span>;
@@ -256,6 +259,18 @@ export function Candidates() {
                   </tr>
                 ))}
               <tr>
+                <th scope="row">Inspection of this car</th>
+                {shown.map(({ row }) => (
+                  <td key={row.id}>
+                    {row.inspection && (
+                      <>
+                        <VerdictMark word={row.inspection.word} /> <small>{row.inspection.headline}</small>
+                      </>
+                    )}
+                  </td>
+                ))}
+              </tr>
+              <tr>
                 <th scope="row">Together</th>
                 {shown.map(({ row }) => {
                   const score = scores.get(row.id)!;
@@ -274,6 +289,7 @@ export function Candidates() {
                 <th scope="row">Itself, said of it</th>
                 {shown.map(({ row }) => (
                   <td key={row.id}>
+                    <ReturnDay by={prices[row.id]?.returnBy} />
                     {row.against && <p className="oxide">Not recommended: {row.against}</p>}
                     {pricing === row.id ? (
                       <PriceForm unitId={row.id} close={() => setPricing(undefined)} />

@@ -15,7 +15,7 @@ import { Fold, Trouble, VerdictMark } from '../ui/index.ts';
 import { UnitForm } from '../units/index.ts';
 import { ChoiceHeads } from './ChoiceHeads.tsx';
 import styles from './choosing.module.css';
-import { PriceForm } from './PriceForm.tsx';
+import { PriceForm, ReturnDay } from './PriceForm.tsx';
 
 const gearboxesOf = (units: JobSheet['units']) =>
   units.filter((u) => u.role === 'candidate-gearbox' || u.role === 'gearbox');
@@ -178,6 +178,7 @@ export function GearboxChoices() {
                   <th scope="row">Itself, said of it</th>
                   {shown.map(({ row }) => (
                     <td key={row.id}>
+                      <ReturnDay by={prices[row.id]?.returnBy} />
                       {row.against && <p className="oxide">Not recommended: {row.against}</p>}
                       {row.assumed > 0 && <p className="ochre">{row.assumed} facts assumed</p>}
                       {pricing === row.id ? (

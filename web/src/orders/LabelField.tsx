@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { listOrders } from '@bay/contract/orders';
 import type { Order } from '@bay/contract/orders';
 import { call, sentenceOf } from '../api/index.ts';
+import styles from './orders.module.css';
 
 /** A label that is scanned or typed, their number or ours, leads to the order that it belongs to. A scanner ends with Enter. */
 export function LabelField({ found }: { found: (order: Order) => void }) {
@@ -29,6 +30,7 @@ export function LabelField({ found }: { found: (order: Order) => void }) {
   };
   return (
     <form
+      className={styles['label']}
       onSubmit={(e) => {
         e.preventDefault();
         void look();

@@ -5,7 +5,8 @@ import type { SisterLine, SisterWord } from '@bay/core/prep';
 import { counted } from '@bay/core/units';
 import { FactEditor } from '../facts/index.ts';
 import { useJob } from '../sheet/index.ts';
-import { columns, Fold } from '../ui/index.ts';
+import { Fold } from '../ui/index.ts';
+import styles from './prep.module.css';
 
 const words: Readonly<Record<SisterWord, string>> = {
   stops: 'does not fit what stays',
@@ -24,7 +25,7 @@ const order: readonly SisterWord[] = ['stops', 'moves', 'not-known', 'same'];
 function Line({ line, ask }: { line: SisterLine; ask: (need: SisterLine['needs'][number]) => void }) {
   const { def, word, differs, needs } = line;
   return (
-    <li className="stacks" style={{ display: 'grid', gap: 10, ...columns('minmax(0, 1fr) minmax(0, 1.6fr)') }}>
+    <li className={styles['sister']}>
       <span>
         <b>{def.part}</b>
         <br />
@@ -56,7 +57,7 @@ function Line({ line, ask }: { line: SisterLine; ask: (need: SisterLine['needs']
 export function Sister() {
   const { sheet, plan } = useJob();
   const stays = plan.facts.get('cho-gearbox-stays')?.parts['value'] === 'yes';
-  const [open, setOpen] = useState(true);
+  const [open, setOpen] = useState(stays);
   const [asking, setAsking] = useState<SisterLine['needs'][number]>();
   const lines = useMemo(
     () => [...besideSister(plan.outgoing, plan.facts)].sort((a, b) => order.indexOf(a.word) - order.indexOf(b.word)),
