@@ -86,6 +86,11 @@ export function AddOwnLine({ sort: begun, close }: { sort?: OwnSort; close: () =
     },
     names: {
       minutes: 'least',
+      'minutes.0': 'least',
+      'minutes.1': 'most',
+      'price.0': 'low',
+      'price.1': 'likely',
+      'price.2': 'high',
       price: 'low',
       'data.price': 'low',
       'data.minutes': 'least',
