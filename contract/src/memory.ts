@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { stationIds } from '@bay/core/jobs';
-import { checkGates, ownSorts } from '@bay/core/memory';
+import { checkGates, ownLineMissing, ownSorts } from '@bay/core/memory';
+import type { OwnLine } from '@bay/core/memory';
 import { dropLimits } from '@bay/core/sums';
 import type { LoadKind } from '@bay/core/sums';
 import { command, endpoint, id, line } from './endpoint.ts';
@@ -51,10 +52,17 @@ const ownLineFields = {
     .max(600, 'At most 600 A.')
     .optional(),
 };
-export const ownLine = z.object(ownLineFields);
+/** What a line of its sort must say, at its field: the same in the browser and on the server. */
+const saysAll = (line: OwnLine, context: z.RefinementCtx): void => {
+  for (const [field, message] of Object.entries(ownLineMissing(line)))
+    context.addIssue({ code: 'custom', path: [field], message });
+};
+export const ownLine = z.object(ownLineFields).superRefine(saysAll);
 
 export const memoryKinds = {
-  'own-line': kind<'own-line'>(z.object({ ...ownLineFields, removed: z.boolean().optional() }), { signed: 'once' }),
+  'own-line': kind<'own-line'>(z.object({ ...ownLineFields, removed: z.boolean().optional() }).superRefine(saysAll), {
+    signed: 'once',
+  }),
 };
 
 /** A rule of the shop with who made it. */

@@ -1,4 +1,4 @@
-import { ownIdFits, ownLineMissing } from '@bay/core/memory';
+import { ownIdFits } from '@bay/core/memory';
 import type { OwnLine, OwnLineRecord } from '@bay/core/memory';
 import { orderOf, ringOf, shortTitleOf } from '@bay/core/plan';
 import type { Plan } from '@bay/core/plan';
@@ -9,14 +9,8 @@ import { planNow } from '../plan/material.ts';
 import { kindRule } from '../records/kind.ts';
 import type { WriteContext } from '../records/kind.ts';
 
-/** What a line of its sort must say is said. */
-export function refuseIncomplete(line: OwnLine, field: (name: string) => string): void {
-  const missing = Object.entries(ownLineMissing(line));
-  if (missing.length > 0) throw badInput(Object.fromEntries(missing.map(([name, said]) => [field(name), said])));
-}
-
 /** An order that defeats itself is found before anybody works by it. */
-export function refuseRing(plan: Plan, id: string, line: OwnLine, field: (name: string) => string): void {
+function refuseRing(plan: Plan, id: string, line: OwnLine): void {
   const others = plan.ownLines.filter((l) => l.id !== id);
   const order = orderOf(
     [
@@ -29,7 +23,7 @@ export function refuseRing(plan: Plan, id: string, line: OwnLine, field: (name: 
   const ring = ringOf(id, line, order);
   if (!ring) return;
   const names = ring.map((key) => `"${key === id ? line.title : shortTitleOf(key)}"`);
-  throw badInput({ [field('after')]: `This order goes round in a ring: ${names.join(', then ')}.` });
+  throw badInput({ 'data.after': `This order goes round in a ring: ${names.join(', then ')}.` });
 }
 
 async function standsInThePlan(
@@ -39,7 +33,7 @@ async function standsInThePlan(
 ): Promise<OwnLineRecord> {
   if (data.removed) return data;
   const { plan } = await planNow(tx, jobId);
-  refuseRing(plan, key, data, (name) => `data.${name}`);
+  refuseRing(plan, key, data);
   return data;
 }
 
@@ -51,7 +45,6 @@ export const memoryKinds = [
       if (!ownIdFits(key, data.title))
         throw badInput({ 'data.title': 'A line keeps its title. Take it back and write another.' });
       if (before && before.sort !== data.sort) throw badInput({ 'data.sort': 'A line stays what it is.' });
-      refuseIncomplete(data, (name) => `data.${name}`);
     },
     complete: standsInThePlan,
     describe: ({ sort, title, station, gate, removed }) =>

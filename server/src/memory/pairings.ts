@@ -8,7 +8,7 @@ import { may } from '@bay/contract/rights';
 import type { Tx } from '../db/connection.ts';
 import type { Caller } from '../http/register.ts';
 import { readHead } from '../jobs/store.ts';
-import { accountOf, hoursOn } from '../money/account.ts';
+import { agreedOn, hoursOn } from '../money/account.ts';
 import { readFacts, readMaterial, readUnits } from '../plan/material.ts';
 import { notFound } from '../http/problem.ts';
 
@@ -36,12 +36,19 @@ function pairOf(units: JobSheet['units'], facts: readonly FactRow[], engineId?: 
   };
 }
 
-/** Ids of closed jobs whose engine is of a family, or whose car is of a kind. */
-async function nearJobs(tx: Tx, jobId: string, pair: Pair): Promise<string[]> {
-  const { rows } = await sql<{
-    id: string;
-  }>`select id from jobs_near(${pair.engineCode ?? ''}, ${pair.carName}, ${jobId}, ${most}) id`.execute(tx);
-  return rows.map((r) => r.id);
+interface NearJob {
+  id: string;
+  number: string;
+  closedAt: Date;
+}
+
+/** Closed jobs whose engine is of a family, or whose car is of a kind. */
+async function nearJobs(tx: Tx, jobId: string, pair: Pair): Promise<NearJob[]> {
+  const { rows } = await sql<NearJob>`
+    select job.id, job.number, job.closed_at as "closedAt"
+    from jobs_near(${pair.engineCode ?? ''}, ${pair.carName}, ${jobId}, ${most}) near join job on job.id = near
+    order by job.closed_at desc`.execute(tx);
+  return rows;
 }
 
 /** What closed jobs with a near pairing teach, the nearest first. */
@@ -61,37 +68,38 @@ export async function pairingsOf(
     ['eng-code', 'eng-model-year', 'rec-model-year'],
   );
   const own = pairOf(units, facts, unitId);
-  const ids = await nearJobs(tx, jobId, own);
+  const jobs = await nearJobs(tx, jobId, own);
+  const ids = jobs.map((j) => j.id);
   const material = await readMaterial(tx, ids);
-  const sees = may(caller.role, 'see-money');
-  const found: (Pairing & { order: number })[] = [];
-  for (const [order, id] of ids.entries()) {
-    const job = await readHead(tx, id);
+  const hours = await hoursOn(tx, ids, now);
+  const agreed = may(caller.role, 'see-money') ? await agreedOn(tx, ids) : undefined;
+  const found = jobs.flatMap(({ id, number, closedAt }): Pairing[] => {
     const theirs = material.get(id)!;
     const pair = pairOf(theirs.units, theirs.facts);
     const near = nearness(own, pair);
-    if (!near) continue;
-    const agreed = sees ? (await accountOf(tx, id, now)).agreed : 0;
+    if (!near) return [];
     const learnt = learntFrom(theirs.records);
-    found.push({
-      order,
-      jobId: id,
-      number: job.number,
-      carName: job.carName,
-      engineName: job.engineName,
-      engineCode: pair.engineCode ?? null,
-      closedAt: job.closedAt!,
-      near: near.near,
-      differs: [...near.differs],
-      hours: Math.round((await hoursOn(tx, id, now)) * 10) / 10,
-      agreed: agreed > 0 ? agreed : null,
-      ways: learnt.ways.map((w) => ({ ...w, kit: [...w.kit] })),
-      read: [...learnt.read],
-      failed: [...learnt.failed],
-      lifts: [...learnt.lifts],
-      faults: [...learnt.faults],
-      attempts: learnt.attempts,
-    });
-  }
-  return found.sort((a, b) => byNearness(a, b) || a.order - b.order).map(({ order: _order, ...p }) => p);
+    return [
+      {
+        jobId: id,
+        number,
+        carName: pair.carName,
+        engineName: pair.engineName ?? null,
+        engineCode: pair.engineCode ?? null,
+        closedAt: closedAt.toISOString(),
+        near: near.near,
+        differs: [...near.differs],
+        hours: Math.round((hours.get(id) ?? 0) * 10) / 10,
+        agreed: agreed?.get(id) ?? null,
+        ways: learnt.ways.map((w) => ({ ...w, kit: [...w.kit] })),
+        read: [...learnt.read],
+        failed: [...learnt.failed],
+        lifts: [...learnt.lifts],
+        faults: [...learnt.faults],
+        attempts: learnt.attempts,
+      },
+    ];
+  });
+  // Of those that are equally near, the last closed stays first.
+  return found.sort(byNearness);
 }

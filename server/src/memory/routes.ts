@@ -10,7 +10,6 @@ import { badInput, notFound, Refusal } from '../http/problem.ts';
 import type { Registry } from '../http/register.ts';
 import { readMaterial } from '../plan/material.ts';
 import { readShopSchools } from '../schools/store.ts';
-import { refuseIncomplete } from './kinds.ts';
 import { pairingsOf } from './pairings.ts';
 import { readShopRules } from '../plan/shop-rules.ts';
 import { shopRulesOf } from './store.ts';
@@ -80,7 +79,6 @@ export function memoryRoutes(on: Registry): void {
   on.shop(contract.keepShopRule, (tx, { body: { id, line, when, ...body } }, caller) =>
     runCommand(tx, caller, 'keep-shop-rule', body, async () => {
       if (!ownIdFits(id, line.title)) throw badInput({ id: 'This is not the id of a line of this title.' });
-      refuseIncomplete(line, (name) => `line.${name}`);
       conditionOf(when);
       // A rule that waits for another line of a single job would wait in vain on the next.
       const rules = new Set((await readShopRules(tx)).map((r) => r.id));

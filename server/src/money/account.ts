@@ -14,17 +14,23 @@ import { utc } from '../plan/material.ts';
 import { termsNow } from './terms.ts';
 import { quotesOf } from './quotes.ts';
 
-/** Hours of all people on a job until now. */
-export async function hoursOn(tx: Tx, jobId: string, now: string): Promise<number> {
-  const stints = await tx.selectFrom('clock').select(['started_at', 'ended_at']).where('job_id', '=', jobId).execute();
-  return stints.reduce(
-    (sum, s) =>
-      sum + hoursOf({ startedAt: s.started_at.toISOString(), endedAt: s.ended_at?.toISOString() ?? null }, now),
-    0,
-  );
+/** Hours of all people on each of some jobs until now; a job nobody was clocked on is not in it. */
+export async function hoursOn(tx: Tx, jobIds: readonly string[], now: string): Promise<Map<string, number>> {
+  const stints = await tx
+    .selectFrom('clock')
+    .select(['job_id', 'started_at', 'ended_at'])
+    .where('job_id', '=', sql<string>`any(${sql.val(jobIds)}::uuid[])`)
+    .execute();
+  const hours = new Map<string, number>();
+  for (const s of stints) {
+    const own = hoursOf({ startedAt: s.started_at.toISOString(), endedAt: s.ended_at?.toISOString() ?? null }, now);
+    hours.set(s.job_id, (hours.get(s.job_id) ?? 0) + own);
+  }
+  return hours;
 }
 
 interface AskRow {
+  jobId: string;
   key: string;
   what: string;
   amount: number | null;
@@ -34,14 +40,29 @@ interface AskRow {
 }
 
 /** Extra work that was put to the customer with a price. */
-async function extrasOf(tx: Tx, jobId: string): Promise<Account['extras']> {
+async function extrasOf(tx: Tx, jobIds: readonly string[]): Promise<(Account['extras'][number] & { jobId: string })[]> {
   const { rows } = await sql<AskRow>`
-    select r.key, r.data->>'what' as what, m.amount, coalesce((r.data->>'tax')::float8, 0) as tax, coalesce(r.data->'answer'->>'at', ${utc(sql`r.at`)}) as at, case when r.data ? 'answer' then coalesce((r.data->'answer'->>'yes')::boolean, false) end as yes
+    select r.job_id as "jobId", r.key, r.data->>'what' as what, m.amount, coalesce((r.data->>'tax')::float8, 0) as tax, coalesce(r.data->'answer'->>'at', ${utc(sql`r.at`)}) as at, case when r.data ? 'answer' then coalesce((r.data->'answer'->>'yes')::boolean, false) end as yes
     from record r join money m on m.shop_id = r.shop_id and m.job_id = r.job_id and m.kind = 'ask' and m.key = r.key
-    where r.bearer_id = ${jobId} and r.job_id = ${jobId} and r.kind = 'ask' and r.data->>'ask' = 'approval' and r.data->>'to' = 'customer' order by r.at`.execute(
+    where r.bearer_id = any(${sql.val(jobIds)}::uuid[]) and r.job_id = r.bearer_id and r.kind = 'ask' and r.data->>'ask' = 'approval' and r.data->>'to' = 'customer' order by r.at`.execute(
     tx,
   );
   return rows.flatMap(({ amount, ...r }) => (amount === null ? [] : [{ ...r, amount }]));
+}
+
+/** What was agreed of each of some jobs, before tax: the quote that was accepted, and what was agreed besides. */
+export async function agreedOn(tx: Tx, jobIds: readonly string[]): Promise<Map<string, number>> {
+  const quoted = await tx
+    .selectFrom('quote')
+    .select(['job_id', 'net', 'answered_net'])
+    .where('job_id', '=', sql<string>`any(${sql.val(jobIds)}::uuid[])`)
+    .where('state', '=', 'accepted')
+    .execute();
+  const agreed = new Map<string, number>();
+  const add = (jobId: string, amount: number): void => void agreed.set(jobId, (agreed.get(jobId) ?? 0) + amount);
+  for (const q of quoted) add(q.job_id, q.answered_net ?? q.net);
+  for (const x of await extrasOf(tx, jobIds)) if (x.yes === true) add(x.jobId, x.amount);
+  return agreed;
 }
 
 async function paymentsOf(tx: Tx, jobId: string): Promise<Account['payments']> {
@@ -80,18 +101,18 @@ export async function accountOf(tx: Tx, jobId: string, now: string): Promise<Acc
           gross: accepted.answer.gross,
           deposit: accepted.deposit,
         };
-  const extras = await extrasOf(tx, jobId);
+  const extras = (await extrasOf(tx, [jobId])).map(({ jobId: _job, ...x }) => x);
   const besides = totalsOf(
     extras.filter((x) => x.yes === true),
     0,
   );
   const { hourCost } = await termsNow(tx);
-  const hours = await hoursOn(tx, jobId, now);
+  const hours = (await hoursOn(tx, [jobId], now)).get(jobId) ?? 0;
   const hoursCost = hourCost === undefined ? null : Math.floor(hours * hourCost + 0.5);
   const parts = await partsPaid(tx, jobId);
   const payments = await paymentsOf(tx, jobId);
   const paid = payments.reduce((sum, p) => sum + (p.sort === 'back' ? -p.amount : p.amount), 0);
-  const agreed = (quoted?.net ?? 0) + besides.net;
+  const agreed = (await agreedOn(tx, [jobId])).get(jobId) ?? 0;
   const anything = quoted !== null || besides.net > 0;
   return {
     quoted,

@@ -3,7 +3,6 @@ import { useMemo, useState } from 'react';
 import { stations } from '@bay/core/jobs';
 import { kitLines } from '@bay/core/kit';
 import { checkGates, ownId, ownSorts } from '@bay/core/memory';
-import type { OwnSort } from '@bay/core/memory';
 import { workSteps } from '@bay/core/plan';
 import { dropLimits } from '@bay/core/sums';
 import { newId } from '../api/index.ts';
@@ -25,7 +24,7 @@ const figures = (typed: readonly string[]): number[] | undefined =>
 const some = (ids: readonly string[]): string[] | undefined => (ids.length > 0 ? [...ids] : undefined);
 
 /** A line that no rule of the program knew: where it belongs, what comes first, and what waits for it. */
-export function AddOwnLine({ sort: begun, close }: { sort?: OwnSort; close: () => void }) {
+export function AddOwnLine({ close }: { close: () => void }) {
   const { sheet, plan } = useJob();
   const put = usePut();
   const tasks = useRecords('task');
@@ -39,7 +38,7 @@ export function AddOwnLine({ sort: begun, close }: { sort?: OwnSort; close: () =
   const form = useForm({
     draft: `${sheet.job.id}:own-line`,
     initial: {
-      sort: begun ?? 'step',
+      sort: 'step',
       title: '',
       why: '',
       station: sheet.job.station,
@@ -92,12 +91,8 @@ export function AddOwnLine({ sort: begun, close }: { sort?: OwnSort; close: () =
       'price.1': 'likely',
       'price.2': 'high',
       price: 'low',
-      'data.price': 'low',
-      'data.minutes': 'least',
       'data.after': 'after',
       'data.title': 'title',
-      'data.from': 'from',
-      'data.to': 'to',
     },
   });
   const { sort } = form.values;
