@@ -16,15 +16,13 @@ import { quotesOf } from './quotes.ts';
 
 /** Hours of all people on each of some jobs until now; a job nobody was clocked on is not in it. */
 export async function hoursOn(tx: Tx, jobIds: readonly string[], now: string): Promise<Map<string, number>> {
-  const stints = await tx
-    .selectFrom('clock')
-    .select(['job_id', 'started_at', 'ended_at'])
-    .where('job_id', '=', sql<string>`any(${sql.val(jobIds)}::uuid[])`)
-    .execute();
+  const { rows: stints } = await sql<{ jobId: string; startedAt: Date; endedAt: Date | null }>`
+    select wanted.id as "jobId", c.started_at as "startedAt", c.ended_at as "endedAt" from unnest(${sql.val(jobIds)}::uuid[]) wanted(id)
+    cross join lateral (select started_at, ended_at from clock where job_id = wanted.id offset 0) c`.execute(tx);
   const hours = new Map<string, number>();
   for (const s of stints) {
-    const own = hoursOf({ startedAt: s.started_at.toISOString(), endedAt: s.ended_at?.toISOString() ?? null }, now);
-    hours.set(s.job_id, (hours.get(s.job_id) ?? 0) + own);
+    const own = hoursOf({ startedAt: s.startedAt.toISOString(), endedAt: s.endedAt?.toISOString() ?? null }, now);
+    hours.set(s.jobId, (hours.get(s.jobId) ?? 0) + own);
   }
   return hours;
 }
@@ -43,24 +41,24 @@ interface AskRow {
 async function extrasOf(tx: Tx, jobIds: readonly string[]): Promise<(Account['extras'][number] & { jobId: string })[]> {
   const { rows } = await sql<AskRow>`
     select r.job_id as "jobId", r.key, r.data->>'what' as what, m.amount, coalesce((r.data->>'tax')::float8, 0) as tax, coalesce(r.data->'answer'->>'at', ${utc(sql`r.at`)}) as at, case when r.data ? 'answer' then coalesce((r.data->'answer'->>'yes')::boolean, false) end as yes
-    from record r join money m on m.shop_id = r.shop_id and m.job_id = r.job_id and m.kind = 'ask' and m.key = r.key
-    where r.bearer_id = any(${sql.val(jobIds)}::uuid[]) and r.job_id = r.bearer_id and r.kind = 'ask' and r.data->>'ask' = 'approval' and r.data->>'to' = 'customer' order by r.at`.execute(
-    tx,
-  );
+    from unnest(${sql.val(jobIds)}::uuid[]) wanted(id)
+    cross join lateral (select * from record where bearer_id = wanted.id and job_id = wanted.id and kind = 'ask' offset 0) r
+    join money m on m.shop_id = r.shop_id and m.job_id = r.job_id and m.kind = 'ask' and m.key = r.key
+    where r.data->>'ask' = 'approval' and r.data->>'to' = 'customer' order by r.at`.execute(tx);
   return rows.flatMap(({ amount, ...r }) => (amount === null ? [] : [{ ...r, amount }]));
 }
 
 /** What was agreed of each of some jobs, before tax: the quote that was accepted, and what was agreed besides. */
 export async function agreedOn(tx: Tx, jobIds: readonly string[]): Promise<Map<string, number>> {
-  const quoted = await tx
-    .selectFrom('quote')
-    .select(['job_id', 'net', 'answered_net'])
-    .where('job_id', '=', sql<string>`any(${sql.val(jobIds)}::uuid[])`)
-    .where('state', '=', 'accepted')
-    .execute();
+  // Each job is looked up by itself in the index, however many there are.
+  const { rows: quoted } = await sql<{ jobId: string; net: number }>`
+    select wanted.id as "jobId", q.net from unnest(${sql.val(jobIds)}::uuid[]) wanted(id)
+    cross join lateral (select coalesce(answered_net, net) as net from quote where job_id = wanted.id and state = 'accepted' offset 0) q`.execute(
+    tx,
+  );
   const agreed = new Map<string, number>();
   const add = (jobId: string, amount: number): void => void agreed.set(jobId, (agreed.get(jobId) ?? 0) + amount);
-  for (const q of quoted) add(q.job_id, q.answered_net ?? q.net);
+  for (const q of quoted) add(q.jobId, q.net);
   for (const x of await extrasOf(tx, jobIds)) if (x.yes === true) add(x.jobId, x.amount);
   return agreed;
 }
