@@ -31,7 +31,7 @@ export const camper: DemoJob = {
       'rec-oil-switch-thresholds': { low: '0.3 bar', high: '0.9 bar', contact: 'normally-closed' }, 'rec-brake-line-path': 'clear', 'rec-dash-kind': 'separate-gauges', 'rec-ac-state': 'none', 'rec-battery': { place: 'bay', 'cold-cranking': '540 A' },
     }),
     ...round([14, '10:00'], 'JV', 'looked-up', 'engine', {
-      'eng-code': 'WX20, variant T44, serial 871', 'eng-model-year': '2010', 'eng-layout': 'inline-4', 'eng-displacement': '1998 cm³', 'eng-power': '110 kW', 'eng-torque': '190 Nm', 'eng-max-rpm': '6500', 'eng-fuel': 'petrol',
+      'eng-code': 'WX20, variant T44, serial 871', 'eng-generation': { value: 'only-one', 'told-by': 'papers' }, 'eng-model-year': '2010', 'eng-layout': 'inline-4', 'eng-displacement': '1998 cm³', 'eng-power': '110 kW', 'eng-torque': '190 Nm', 'eng-max-rpm': '6500', 'eng-fuel': 'petrol',
       'eng-fuelling': 'port-injection', 'eng-throttle-kind': 'by-wire', 'eng-rail-pressure': { 'high-side': '4 bar' }, 'eng-rail-ports': { value: 'one', regulator: 'in-tank' }, 'eng-induction': 'none',
       'eng-ignition-kind': 'coil-on-plug', 'eng-immobiliser-kind': 'key-to-body-unit', 'eng-crank-sensor': 'three-wire-hall', 'eng-cam-sensor': 'one-hall', 'eng-load-sensor': 'air-mass', 'eng-diesel-stop': 'not-diesel', 'eng-cam-drive': { value: 'chain', interference: 'yes' }, 'eng-cam-follower': 'bucket',
     }),

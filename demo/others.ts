@@ -63,7 +63,7 @@ export const coupe: DemoJob = {
   opened: [60, '09:00'], by: 'MH', car: { name: '1978 Merriden coupe', modelYear: 1978, identity: 'JD78C-20714' }, customer: 'Fenna Oduya', wish: 'Reliable six for touring', faults: 'None, engine worn', ownEngine: '2.0 four', promisedIn: -4,
   units: [{ role: 'engine', kind: 'engine', name: '2.8 straight six', identity: 'CV28-9914', place: 'in the coupe' }],
   acts: [
-    ...round([59, '09:00'], 'MH', 'looked-up', 'engine', { 'eng-code': 'CV28, variant 2, serial 9914', 'eng-power': '120 kW', 'eng-fuel': 'petrol', 'eng-fuelling': 'port-injection' }),
+    ...round([59, '09:00'], 'MH', 'looked-up', 'engine', { 'eng-code': 'CV28, variant 2, serial 9914', 'eng-generation': { value: 'only-one', 'told-by': 'papers' }, 'eng-power': '120 kW', 'eng-fuel': 'petrol', 'eng-fuelling': 'port-injection' }),
     ...round([59, '09:30'], 'MH', 'assumed', 'job', { 'cho-goal': 'road-going', 'cho-control': 'donor-unit-trimmed-loom' }),
     { when: [40, '09:00'], by: 'OT', record: ['fit', 'fit-radiator-fan', { resolution: { text: 'Electric fan behind the core, the belt fan left off', kit: ['kit-fan'], asked: [] } }] },
     { when: [36, '10:00'], by: 'OT', record: ['lift', '00000000-0000-4000-8000-000000000671', { reason: 'trial', why: 'sump met the crossmember by 6 mm', foreseen: false, unit: 'real', carries: 'truck sump', deviation: { why: 'an empty block, carried in by two' } }] },

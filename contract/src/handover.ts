@@ -126,6 +126,8 @@ export const customerView = z.object({
   signedStations: z.array(z.string()),
   promised: z.string().nullable(),
   waitsFor: z.array(z.object({ what: z.string(), due: z.string().nullable() })),
+  /** What the customer does or brings themselves, and has not yet. */
+  yours: z.array(z.object({ what: z.string(), due: z.string().nullable() })),
   asks: z.array(
     z.object({
       key: id,

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { isCurrency, quoteSections, whoDoes } from '@bay/core/money';
 import { command, endpoint, fileReply, id, isoDate, line } from './endpoint.ts';
-import { kind, text } from './kind.ts';
+import { act, kind, text } from './kind.ts';
 
 /** An amount in the smallest unit of the shop's currency: 1250 is 12.50 where it has two decimals. */
 export const amountOfMoney = z
@@ -40,8 +40,11 @@ export const moneyKinds = {
       tax: percent.optional(),
       title: text(120).min(3, 'Say in a few words what it is.').optional(),
       section: z.enum(quoteSections).optional(),
+      holds: z.array(text(120)).max(20, 'At most 20.').optional(),
+      due: isoDate.optional(),
+      done: act,
     }),
-    { money: 'price' },
+    { acts: ['done'], money: 'price' },
   ),
 };
 
@@ -96,6 +99,8 @@ export const quote = z.object({
   gross: z.number(),
   deposit: z.number(),
   exclusions: z.array(z.string()),
+  /** What the job brings along and stands in no line. */
+  foreseen: z.array(z.object({ title: z.string(), text: z.string() })),
   note: z.string(),
   /** What was open and is asked as extra work if it turns out to be wanted. */
   asExtra: z.array(z.string()),

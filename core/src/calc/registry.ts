@@ -583,6 +583,31 @@ export const calculators: readonly Calculator[] = [
     },
   },
   {
+    name: 'traction',
+    title: 'Pull at the wheel against its grip',
+    source: 'statics; friction of a road tyre on dry asphalt 0.9, 85 % of the torque arrives (common practice)',
+    inputs: [
+      measure('torque', 'Engine torque', 'N·m', '400 N·m', 1, 5000),
+      measure('gear', 'Gear ratio', '', '3.2', 0.1, 30),
+      measure('axle', 'Axle ratio', '', '3.45', 0.1, 30),
+      measure('circumference', 'Rolling circumference', 'mm', '1960 mm', 500, 6000),
+      measure('load', 'Mass on the driven wheels', 'kg', '620 kg', 50, 20_000),
+      measure('friction', 'Friction', '', '0.9', 0.05, 3),
+    ],
+    run: (v) => {
+      const pull = sums.wheelPullN(v.num('torque'), v.num('gear'), v.num('axle'), v.num('circumference'), 0.85);
+      const grip = sums.gripN(v.num('friction'), v.num('load'), 'all');
+      return {
+        results: [
+          out('Pull', pull, 'N', 0),
+          out('Grip at rest', grip, 'N', 0),
+          out('Pull over grip', pull / grip, '', 2),
+        ],
+        because: `${v.num('torque')} N·m × ${v.num('gear')} × ${v.num('axle')} × 0.85 at the rolling radius, over ${v.num('friction')} × ${v.num('load')} kg × 9.81; load that moves to the rear as it pulls is left out`,
+      };
+    },
+  },
+  {
     name: 'power-correction',
     title: 'Power corrected to standard air',
     source: 'SAE J1349, memory',

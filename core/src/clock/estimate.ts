@@ -161,5 +161,11 @@ export function estimateOf(truthOf: TruthOf, { withDonor }: { withDonor: boolean
   };
 }
 
+/** What a line of work is called by its id: a task, a group of which one is done, what is learnt; nothing for an id that is none. */
+export function lineTitle(id: string): string | undefined {
+  if (id.startsWith('either-')) return eitherTitle[id.slice('either-'.length) as EitherOr];
+  return taskDef(id)?.title ?? factors.find((f) => f.id === id)?.title;
+}
+
 /** A task by its id; nothing where the content has none. */
 export const taskDef = (id: string): TaskDef | undefined => tasks.find((t) => t.id === id);

@@ -141,10 +141,28 @@ describe('harvest and kit', () => {
       const line = plan.kit.find((l) => l.def.id === 'kit-thermostat')!;
       return orderStops(line, plan.facts, options ? { status: 'wanted', options } : undefined);
     };
-    expect(stops({})).toHaveLength(3);
+    expect(stops({})).toHaveLength(4);
     expect(
-      stops({ 'eng-code': 'Q20-871', 'eng-thermostat': { side: 'outlet' } }, '88 °C, outlet'),
+      stops(
+        {
+          'eng-code': 'Q20-871',
+          'eng-generation': { value: 'late', 'told-by': 'cover-or-casting' },
+          'eng-thermostat': { side: 'outlet' },
+        },
+        '88 °C, outlet',
+      ),
     ).toEqual([]);
+    // Told by the year alone it is a guess, and a guess is not ordered by.
+    expect(
+      stops(
+        {
+          'eng-code': 'Q20-871',
+          'eng-generation': { value: 'late', 'told-by': 'year-alone' },
+          'eng-thermostat': { side: 'outlet' },
+        },
+        '88 °C, outlet',
+      ),
+    ).toEqual(['Early or late in its family is told by the year alone: look at what can be seen']);
   });
   it('has eight stations in their order', () => {
     expect(stations.map((s) => s.name)).toEqual([

@@ -3,7 +3,7 @@ import type { FactBook, FactValue } from '../facts/index.ts';
 import type { TruthOf } from '../rules/truths.ts';
 import { kitLines } from './data/lines.ts';
 import type { KitRecord } from './records.ts';
-import type { KitLineDef } from './types.ts';
+import type { KitLineDef, OrderField } from './types.ts';
 
 export interface KitLine {
   def: KitLineDef;
@@ -100,13 +100,21 @@ interface Field {
   parts: readonly string[];
 }
 
+const factOf = (field: OrderField): string => (typeof field === 'string' ? field : field.fact);
+/** Early and late of a family differ in what hangs on the engine: each order of such a thing says which it is for. */
+const generation = 'eng-generation';
+const byGeneration = ({ optionsFrom = [] }: KitLineDef): boolean =>
+  optionsFrom.some((f) => factOf(f).startsWith('eng-'));
+
 /** What the order of a line asks for here; a field of which nobody knows whether it belongs is asked for. */
-const fieldsOf = ({ optionsFrom = [] }: KitLineDef, truthOf: TruthOf): Field[] =>
-  optionsFrom.flatMap((field) => {
+const fieldsOf = (def: KitLineDef, truthOf: TruthOf): Field[] => [
+  ...(def.optionsFrom ?? []).flatMap((field) => {
     if (typeof field === 'string') return [{ fact: field, parts: [] }];
     if (field.when && truthOf(field.when).is === false) return [];
     return [{ fact: field.fact, parts: field.parts ?? [] }];
-  });
+  }),
+  ...(byGeneration(def) ? [{ fact: generation, parts: [] }] : []),
+];
 
 /** A part as people call it beside the name of its fact. */
 const wordOf = (fact: string, part: string): string =>
@@ -151,6 +159,8 @@ export function orderStops(line: KitLine, facts: FactBook, record: KitRecord | u
   if (line.state === 'proposed') stops.push('Proposed only: the way out is not chosen yet');
   if (line.state === 'waits') stops.push('Nobody knows yet whether it is needed');
   if (!facts.has('eng-code')) stops.push('The exact engine code is not known');
+  if (byGeneration(line.def) && facts.get(generation)?.parts['told-by'] === 'year-alone')
+    stops.push('Early or late in its family is told by the year alone: look at what can be seen');
   if (line.placeOpen !== undefined) stops.push(line.placeOpen);
   if ((record?.options ?? '').trim() === '') stops.push(`Not settled: ${line.def.options}`);
   return stops;

@@ -5,3 +5,4 @@ export * from './quote/totals.ts';
 export * from './quote/risk.ts';
 export * from './quote/offer.ts';
 export type * from './records.ts';
+export * from './quote/foreseen.ts';

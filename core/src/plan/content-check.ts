@@ -6,6 +6,7 @@ import { donorsContent } from '../donors/content.ts';
 import { factsContent } from '../facts/content.ts';
 import { fitContent } from '../fit/content.ts';
 import { kitContent } from '../kit/content.ts';
+import { moneyContent } from '../money/content.ts';
 import { prepContent } from '../prep/content.ts';
 import { pullContent } from '../pull/content.ts';
 import { codedSentences, danglingIds, idsIn, familiesOf, stringsIn } from '../rules/content.ts';
@@ -24,6 +25,7 @@ export const allContent: readonly CapabilityContent[] = [
   factsContent,
   fitContent,
   kitContent,
+  moneyContent,
   prepContent,
   pullContent,
   schoolsContent,

@@ -3,6 +3,8 @@ import type { Estimate, TaskLine } from '../clock/estimate.ts';
 import type { Range } from '../clock/types.ts';
 import type { KitRecord } from '../kit/records.ts';
 import { draftQuote, hoursOfLine } from '../money/quote/draft.ts';
+import { foreseenOf } from '../money/quote/foreseen.ts';
+import type { Foreseen } from '../money/quote/foreseen.ts';
 import type { QuoteLine, QuoteLineRecord, Terms } from '../money/quote/types.ts';
 import { truthIn } from '../rules/truths.ts';
 import type { OwnInPlan } from './own.ts';
@@ -11,6 +13,8 @@ import type { Plan } from './plan.ts';
 export interface PlanDraft {
   estimate: Estimate;
   lines: readonly QuoteLine[];
+  /** What is said beside the lines. */
+  foreseen: readonly Foreseen[];
 }
 
 /** What people decided and bought, where it counts: a plan of what might be has none of it. */
@@ -50,13 +54,18 @@ export function draftOfPlan(
   terms: Terms,
   { kit = {}, decisions = {} }: DraftRecords = {},
 ): PlanDraft {
-  const usual = estimateOf(truthIn(plan.scope), { withDonor });
+  const truthOf = truthIn(plan.scope);
+  const usual = estimateOf(truthOf, { withDonor });
   const estimate = { ...usual, tasks: [...usual.tasks, ...plan.ownLines.flatMap(ownTask)] };
-  return { estimate, lines: draftQuote({ estimate, kit: plan.kit, kitRecords: kit, decisions, terms }) };
+  return {
+    estimate,
+    lines: draftQuote({ estimate, kit: plan.kit, kitRecords: kit, decisions, terms }),
+    foreseen: foreseenOf(truthOf),
+  };
 }
 
 /** Hours of the shop on average, of the lines that are counted in. */
-export const shopHours = ({ estimate, lines }: PlanDraft): number =>
+export const shopHours = ({ estimate, lines }: Pick<PlanDraft, 'estimate' | 'lines'>): number =>
   lines
     .filter((l) => l.state === 'counted' && l.who === 'shop')
     .reduce((sum, l) => sum + hoursOfLine(l, estimate.causes), 0);
@@ -75,7 +84,7 @@ export interface Taking {
  * What a plan takes, to be held beside another. What is open counts with even odds on average: else the one of which least is known
  * would look the cheapest.
  */
-export function takingOf({ estimate, lines }: PlanDraft): Taking {
+export function takingOf({ estimate, lines }: Pick<PlanDraft, 'estimate' | 'lines'>): Taking {
   const live = lines.filter((l) => l.state === 'counted' || l.state === 'open');
   const odds = (line: QuoteLine): number => (line.state === 'counted' ? 1 : 0.5);
   const total = (of: (line: QuoteLine) => number): number => live.reduce((sum, l) => sum + of(l), 0);

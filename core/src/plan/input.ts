@@ -23,6 +23,7 @@ import { recordsOf } from '../records/index.ts';
 import type { Recorded } from '../records/index.ts';
 import { doubleLabels } from '../systems/circuits.ts';
 import type { ShopRule } from '../memory/index.ts';
+import { awaitedOf } from './awaited.ts';
 import type { PlanInput } from './plan.ts';
 
 /** What a plan is computed from, as server and web both hold it. */
@@ -105,6 +106,12 @@ function waitsOf(material: JobMaterial): Record<string, HeldFor[]> {
     const waitsFor = answer ? `a yes to "${what}", to which the answer was no` : `an answer to "${what}"`;
     for (const key of holds ?? []) (waits[key] ??= []).push({ waitsFor });
   }
+  for (const { who, title, due, holds } of awaitedOf(recordsOf(material, 'quote-line'), recordsOf(material, 'kit')))
+    for (const step of holds)
+      (waits[step] ??= []).push({
+        waitsFor: `${who === 'customer' ? 'the customer' : 'somebody outside'}: ${title}`,
+        ...(due === undefined ? {} : { due }),
+      });
   return waits;
 }
 

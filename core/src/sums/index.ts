@@ -10,3 +10,4 @@ export * from './joints.ts';
 export * from './limits.ts';
 export * from './making.ts';
 export * from './mounts.ts';
+export * from './traction.ts';

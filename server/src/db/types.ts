@@ -17,7 +17,9 @@ type Json<T extends object> = JSONColumnType<T>;
 export type QuoteContent = Pick<
   OwnQuote,
   'lines' | 'taxes' | 'exclusions' | 'note' | 'waits' | 'open' | 'asExtra' | 'despite'
->;
+> &
+  // Quotes of before it was said have none.
+  Partial<Pick<OwnQuote, 'foreseen'>>;
 
 export interface Database {
   shop: {

@@ -1,4 +1,7 @@
 import { totalsOf } from '@bay/core/money';
+import { awaitedOf } from '@bay/core/plan';
+import { recordsOf } from '@bay/core/records';
+import type { Recorded } from '@bay/core/records';
 import { counted } from '@bay/core/units';
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import type { Request } from 'express';
@@ -67,10 +70,11 @@ async function viewOf(tx: Tx, jobId: string): Promise<CustomerView> {
       .selectFrom('recorded')
       .select(['kind', 'key', 'data', 'revision'])
       .where('job_id', '=', jobId)
-      .where('kind', 'in', ['ask', 'hold'])
+      .where('kind', 'in', ['ask', 'hold', 'quote-line', 'kit'])
       .orderBy('at')
       .execute(),
   );
+  const kept = { records: records as unknown as Recorded[] };
   const asks = records
     .filter((r) => r.kind === 'ask')
     .map((r) => ({ ...(r.data as unknown as AskData), key: r.key, revision: r.revision }));
@@ -87,6 +91,9 @@ async function viewOf(tx: Tx, jobId: string): Promise<CustomerView> {
     signedStations: job.signedStations,
     promised: job.promised,
     waitsFor: holds.map((h) => ({ what: h.waitsFor, due: h.due ?? null })),
+    yours: awaitedOf(recordsOf(kept, 'quote-line'), recordsOf(kept, 'kit'))
+      .filter((a) => a.who === 'customer')
+      .map((a) => ({ what: a.title, due: a.due ?? null })),
     asks: asks
       .filter((a) => a.to === 'customer')
       .map((a) => ({

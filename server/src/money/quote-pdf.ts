@@ -48,6 +48,11 @@ export async function quotePdfOf(quote: Quote, head: PaperHead): Promise<FileRep
     for (const one of quote.exclusions) sheet.say(`– ${one}`, { after: 0 });
     sheet.gap(6);
   }
+  if (quote.foreseen.length > 0) {
+    sheet.say('What this job brings along', { face: 'strong', size: 12 });
+    for (const { title, text } of quote.foreseen) sheet.say(`– ${title}: ${text}.`, { size: 9, after: 0 });
+    sheet.gap(6);
+  }
   if (quote.asExtra.length > 0)
     sheet.say(`Not known yet whether it is wanted, and asked as extra work if so: ${quote.asExtra.join('; ')}.`, {
       size: 9,

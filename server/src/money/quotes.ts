@@ -29,6 +29,7 @@ type Row = Awaited<ReturnType<ReturnType<typeof rowsOf>['executeTakeFirstOrThrow
 const shown = (row: Row): OwnQuote => ({
   number: row.number,
   ...row.content,
+  foreseen: row.content.foreseen ?? [],
   net: row.net,
   gross: row.gross,
   deposit: row.deposit,
@@ -101,7 +102,7 @@ export async function makeQuoteNow(tx: Tx, caller: Caller, jobId: string, body: 
     throw new Refusal(409, `Quote ${last?.number ?? 0} was made meanwhile. Look at it first.`);
   if (last?.state === 'accepted')
     throw new Refusal(409, 'The customer accepted a quote already. What comes besides is asked as extra work.');
-  const { terms, estimate, lines } = await draftNow(tx, jobId);
+  const { terms, estimate, lines, foreseen } = await draftNow(tx, jobId);
   const missing = termsMissing(lines, terms);
   if (missing.length > 0) throw new Refusal(409, `Not set yet: ${missing.map((m) => figureWords[m]).join(', ')}.`);
   // An outside line or one of the shop's own without a price is nobody's guess.
@@ -136,6 +137,7 @@ export async function makeQuoteNow(tx: Tx, caller: Caller, jobId: string, body: 
         lines: offer.lines,
         taxes: offer.taxes,
         exclusions: body.exclusions,
+        foreseen: foreseen.filter((f) => f.state === 'holds').map(({ def: { title, text } }) => ({ title, text })),
         note: body.note,
         waits: estimate.waits.filter((w) => w.state === 'counted').map((w) => w.def.title),
         open,

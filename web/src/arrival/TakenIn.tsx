@@ -1,6 +1,6 @@
 import { Button, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { deadlineReasons } from '@bay/core/arrival';
+import { deadlineReasons, nearItsEnd } from '@bay/core/arrival';
 import type { ArrivalRecord } from '@bay/core/arrival';
 import { typedMoney } from '@bay/core/money';
 import { formatMeasure } from '@bay/core/units';
@@ -115,6 +115,7 @@ export function TakenIn() {
   const { sheet, mayWrite } = useJob();
   const now = useRecords('arrival')['sheet'];
   const [open, setOpen] = useState<'edit' | 'sign'>();
+  const worn = now?.odometerKm === undefined ? [] : nearItsEnd(now.odometerKm, 'car');
   const rows: [string, string | undefined][] = [
     [
       'Odometer',
@@ -122,6 +123,7 @@ export function TakenIn() {
         ? undefined
         : `${formatMeasure(now.odometerKm, 'km', 0)}${now.odometerFrom ? `, ${fromWords[now.odometerFrom].toLowerCase()}` : ''}`,
     ],
+    ...(worn.length > 0 ? ([['Near the end of its usual life', worn.join(', ')]] as [string, string][]) : []),
     ['Keys', now?.keys === undefined ? undefined : String(now.keys)],
     ['Fuel in it', now?.fuel],
     ['Fluids', now?.fluids],

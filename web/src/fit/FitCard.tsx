@@ -5,7 +5,7 @@ import type { FitLine, FitRecord, TrialReading } from '@bay/core/fit';
 import { formatMeasure } from '@bay/core/units';
 import { partName } from '@bay/core/facts';
 import { kitLineOf } from '@bay/core/kit';
-import { FactEditor, sourceWords, usualBearer } from '../facts/index.ts';
+import { CountsFirst, FactEditor, sourceWords, usualBearer } from '../facts/index.ts';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { History } from '../logbook/index.ts';
 import {
@@ -48,7 +48,9 @@ function WayOut({ line, record, close }: Writing) {
   const { kit } = form.values;
   return (
     <Form of={form} submit="Choose this" send={form.send} after={close} cancel={close} className="inner-form">
-      <h4>Ways out that are usual here</h4>
+      <h4>
+        Ways out that are usual here <CountsFirst />
+      </h4>
       <div className="row-actions" style={{ marginTop: 4 }}>
         {line.def.resolutions.map((u) => (
           <button

@@ -1,12 +1,10 @@
 import { Select, TextInput } from '@mantine/core';
-import { useMemo } from 'react';
 import { noCurrency } from '@bay/core/money';
 import type { askSorts } from '@bay/core/logbook';
-import { workSteps } from '@bay/core/plan';
 import { may } from '@bay/contract/rights';
 import { useCrew, useMe } from '../api/index.ts';
 import { PhotoPicker } from '../logbook/index.ts';
-import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
+import { useOpenSteps, useRecordForm } from '../sheet/index.ts';
 import { FormDialog, money, MoneyInput, Several, words } from '../ui/index.ts';
 
 const sorts: Record<(typeof askSorts)[number], string> = {
@@ -22,8 +20,6 @@ export function AskForm({ close }: { close: () => void }) {
   const role = me?.person?.role;
   const currency = me?.shop?.currency ?? noCurrency;
   const crew = useCrew().data?.crew ?? [];
-  const { sheet, plan } = useJob();
-  const tasks = useRecords('task');
   const form = useRecordForm({
     kind: 'ask',
     initial: {
@@ -55,19 +51,7 @@ export function AskForm({ close }: { close: () => void }) {
     names: { photoId: 'photos' },
   });
   const approval = form.values.ask === 'approval';
-  const open = useMemo(
-    () =>
-      approval
-        ? workSteps(
-            plan,
-            tasks,
-            sheet.units.some((u) => u.role === 'donor'),
-          )
-            .filter((s) => s.status !== 'done' && s.status !== 'waived')
-            .map((s) => ({ value: s.key, label: s.title }))
-        : [],
-    [approval, plan, tasks, sheet.units],
-  );
+  const open = useOpenSteps(approval);
   return (
     <FormDialog title="Ask somebody" submit="Ask" of={form} send={form.send} close={close}>
       <Select

@@ -124,6 +124,19 @@ export function CustomerPage() {
             {w.due ? `, due ${dayWords(w.due)}` : ''}.
           </p>
         ))}
+        {v.yours.length > 0 && (
+          <>
+            <p>With you, to do or to bring:</p>
+            <ul>
+              {v.yours.map((y) => (
+                <li key={y.what}>
+                  {y.what}
+                  {y.due ? `, by ${dayWords(y.due)}` : ''}
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
       </div>
       {v.quote && (
         <>

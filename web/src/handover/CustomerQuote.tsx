@@ -92,6 +92,18 @@ export function CustomerQuote({ token, quote, currency }: { token: string; quote
       </p>
       <Lines quote={quote} currency={currency} declined={declined} decline={open ? decline : undefined} />
       {quote.exclusions.length > 0 && <p className="quiet">Not in it: {quote.exclusions.join('; ')}.</p>}
+      {quote.foreseen.length > 0 && (
+        <details open>
+          <summary>What this job brings along</summary>
+          <ul>
+            {quote.foreseen.map((f) => (
+              <li key={f.title}>
+                <b>{f.title}</b>: {f.text}.
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
       {quote.asExtra.length > 0 && (
         <details>
           <summary>Not known yet whether it is wanted, and asked as extra work if so</summary>

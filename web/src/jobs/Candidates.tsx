@@ -1,5 +1,6 @@
 import { useMutation, useQueries, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { nearItsEnd } from '@bay/core/arrival';
 import { criteria, mostWeight, scoreAll, turnOf, weightOf } from '@bay/core/jobs';
 import type { CriterionId, Weights } from '@bay/core/jobs';
 import { moneyFigures, noCurrency } from '@bay/core/money';
@@ -10,6 +11,7 @@ import type { JobSheet } from '@bay/contract/jobs';
 import type { FactRow } from '@bay/contract/facts';
 import { may } from '@bay/contract/rights';
 import { call, keys, newId, useMe } from '../api/index.ts';
+import { CountsFirst } from '../facts/index.ts';
 import { useCurrency, useShopTerms } from '../money/index.ts';
 import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { Failed, Trouble, VerdictMark } from '../ui/index.ts';
@@ -172,6 +174,20 @@ export function Candidates() {
           )}
         </>
       );
+    if (id === 'km') {
+      const worn = nearItsEnd(value, 'engine');
+      return (
+        <>
+          {Math.round(value).toLocaleString('en')} km
+          {worn.length > 0 && (
+            <>
+              <br />
+              <small className="ochre">near its end: {worn.join(', ')}</small>
+            </>
+          )}
+        </>
+      );
+    }
     if (id === 'supply') return supplyWords[value === 1 ? 'good' : value === 0 ? 'none' : 'scarce'].toLowerCase();
     if (id === 'proof') return ['none', 'stood', 'some', 'runs', 'new'][Math.round(value * 4)];
     const sign = id === 'mass' && value > 0 ? '+' : '';
@@ -182,6 +198,7 @@ export function Candidates() {
     <div className="panel">
       <div className="bench-head">
         <h3>Engines side by side</h3>
+        <CountsFirst />
         <span className="quiet">each judged in this car as if it were the one</span>
         {work.share !== undefined && work.share > 0 && (
           <span className="right">

@@ -10,6 +10,7 @@ import { GearboxChoices } from './GearboxChoices.tsx';
 import { AsItCame, TakenIn, Works } from '../arrival/index.ts';
 import { Runs } from '../handover/index.ts';
 import { FactEditor, usualBearer } from '../facts/index.ts';
+import { ForeseenPanel } from '../money/index.ts';
 import { Pairings } from '../memory/index.ts';
 import { columns, Tabs, Trouble, useTab } from '../ui/index.ts';
 import { useChangeJob, useJob } from '../sheet/index.ts';
@@ -117,6 +118,7 @@ export default function ScopeBench() {
             <GearboxChoices />
             <ControlRoutes />
             <Pairings />
+            <ForeseenPanel />
             <AskFirst />
           </>
         ) : (

@@ -7,6 +7,7 @@ import { showMoney } from '@bay/core/money';
 import { orderedAs, titleOf } from '@bay/core/plan';
 import { recordsOf } from '@bay/core/records';
 import { counted } from '@bay/core/units';
+import { CountsFirst } from '../facts/index.ts';
 import { useCurrency } from '../money/index.ts';
 import { PlaceOrderForm, useSuppliers } from '../orders/index.ts';
 import { useJob, useRecords } from '../sheet/index.ts';
@@ -149,6 +150,7 @@ export default function KitBench() {
     <>
       <div className="bench-head">
         <h2>Kit</h2>
+        <CountsFirst />
         <span className="quiet">
           {counted(needed.length, 'line')}.{' '}
           {paid.length > 0 && (

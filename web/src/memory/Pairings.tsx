@@ -1,12 +1,14 @@
 import { useQueries } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { provedOn } from '@bay/core/plan';
+import { difficultyOf, provedOn } from '@bay/core/plan';
+import type { Difficulty } from '@bay/core/plan';
 import { showMoney } from '@bay/core/money';
 import { counted, formatMeasure } from '@bay/core/units';
 import { readPairings } from '@bay/contract/memory';
 import type { Pairing } from '@bay/contract/memory';
 import { call, keys, sentenceOf } from '../api/index.ts';
+import { useFactRow, usePutFact } from '../facts/index.ts';
 import { useCurrency } from '../money/index.ts';
 import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { columns, dayWords, Failed, Loading, Trouble } from '../ui/index.ts';
@@ -112,6 +114,57 @@ function Card({ of }: { of: Pairing }) {
   );
 }
 
+const hardWords: Readonly<Record<Difficulty['word'], string>> = {
+  'known-ground': 'Known ground',
+  usual: 'Of usual difficulty',
+  hard: 'Hard',
+};
+const pairWords: Readonly<Record<Difficulty['pairing'], string>> = {
+  'first-here': 'a first one here',
+  'near-pair': 'a near pair',
+  'done-here': 'done here before',
+};
+
+/** How hard this pair is and how new, and what was said of it; hours of the quote hang on what is said. */
+function HowHard({ near }: { near: readonly Pairing['near'][] }) {
+  const { plan, mayWrite } = useJob();
+  const put = usePutFact();
+  const row = useFactRow('cho-pairing', 'job');
+  const counts = { 'bolts-up': 0, adapt: 0, clash: 0, 'not-measured': 0 };
+  for (const { verdict, resolved } of plan.fits) if (verdict.word !== 'clash' || !resolved) counts[verdict.word] += 1;
+  const { word, why, follows, pairing } = difficultyOf(counts, near);
+  const said = plan.facts.get('cho-pairing')?.parts['value'];
+  return (
+    <>
+      <p>
+        <b className={word === 'hard' ? 'ochre' : ''}>{hardWords[word]}</b>: {why.join('; ')}.
+        {follows === '' ? '' : ` ${follows}.`}
+      </p>
+      {said !== pairing && mayWrite && (
+        <div className="row-actions">
+          <button
+            type="button"
+            className="plain-button small"
+            disabled={put.isPending}
+            onClick={() =>
+              put.mutate({
+                bearer: 'job',
+                factId: 'cho-pairing',
+                typed: { value: pairing },
+                source: 'looked-up',
+                revision: row?.revision ?? 0,
+              })
+            }
+          >
+            Reckon it as {pairWords[pairing]}
+          </button>
+        </div>
+      )}
+      <Trouble of={put} />
+    </>
+  );
+}
+
 /** Closed jobs of the shop with the same or a near pairing, the nearest first. */
 export function Pairings() {
   const { sheet } = useJob();
@@ -144,6 +197,7 @@ export function Pairings() {
             : counted(pairings.length, 'closed job')}
         </span>
       </div>
+      {chosen && <HowHard near={pairings.map((p) => p.near)} />}
       <ul className="rows">
         {pairings.map((p) => (
           <li key={p.id}>

@@ -1,11 +1,12 @@
 import { useMemo, useState } from 'react';
 import { factDef } from '@bay/core/facts';
+import { ownId } from '@bay/core/memory';
 import { besideSister } from '@bay/core/prep';
 import type { SisterLine, SisterWord } from '@bay/core/prep';
 import { counted } from '@bay/core/units';
 import { FactEditor } from '../facts/index.ts';
-import { useJob } from '../sheet/index.ts';
-import { Fold } from '../ui/index.ts';
+import { useJob, usePut, useRecords } from '../sheet/index.ts';
+import { Fold, Trouble } from '../ui/index.ts';
 import styles from './prep.module.css';
 
 const words: Readonly<Record<SisterWord, string>> = {
@@ -21,6 +22,39 @@ const tones: Readonly<Record<SisterWord, string>> = {
   same: 'teal',
 };
 const order: readonly SisterWord[] = ['stops', 'moves', 'not-known', 'same'];
+
+/** Steps that follow from what moves over or stops, each once: a step of people's own, before the engine is closed up or goes in. */
+function useStepsOf(lines: readonly SisterLine[]) {
+  const own = useRecords('own-line');
+  const put = usePut();
+  const wanted = lines
+    .filter((l) => l.word === 'moves' || l.word === 'stops')
+    .map((l) => ({
+      key: ownId(titleOfStep(l), l.def.id.replaceAll('-', '').padEnd(4, '0').slice(-4)),
+      line: l,
+    }))
+    .filter(({ key }) => own[key] === undefined);
+  const write = async (): Promise<void> => {
+    for (const { key, line } of wanted)
+      await put.mutateAsync({
+        kind: 'own-line',
+        key,
+        data: {
+          sort: 'step',
+          title: titleOfStep(line),
+          why: line.def.why,
+          station: line.word === 'moves' ? 'prep' : 'fit',
+        },
+        revision: 0,
+      });
+  };
+  return { wanted: wanted.length, write, put };
+}
+
+const titleOfStep = ({ def, word }: SisterLine): string =>
+  word === 'moves'
+    ? `Move over from the old engine: ${def.part.toLowerCase()}`
+    : `Settle what does not fit: ${def.part.toLowerCase()}`;
 
 function Line({ line, ask }: { line: SisterLine; ask: (need: SisterLine['needs'][number]) => void }) {
   const { def, word, differs, needs } = line;
@@ -55,7 +89,7 @@ function Line({ line, ask }: { line: SisterLine; ask: (need: SisterLine['needs']
 
 /** The engine that comes beside the one that leaves, where all behind it stays: what moves over, what stops, what nobody looked at. */
 export function Sister() {
-  const { sheet, plan } = useJob();
+  const { sheet, plan, mayWrite } = useJob();
   const stays = plan.facts.get('cho-gearbox-stays')?.parts['value'] === 'yes';
   const [open, setOpen] = useState(stays);
   const [asking, setAsking] = useState<SisterLine['needs'][number]>();
@@ -63,6 +97,7 @@ export function Sister() {
     () => [...besideSister(plan.outgoing, plan.facts)].sort((a, b) => order.indexOf(a.word) - order.indexOf(b.word)),
     [plan.outgoing, plan.facts],
   );
+  const steps = useStepsOf(lines);
   if (!sheet.units.some((u) => u.role === 'engine') || !sheet.units.some((u) => u.role === 'own-engine')) return null;
   const count = (word: SisterWord): number => lines.filter((l) => l.word === word).length;
   return (
@@ -79,6 +114,19 @@ export function Sister() {
             For a sister engine, where clutch, gearbox and shaft are left as they are ("All behind the block stays").
           </p>
         )}
+        {stays && mayWrite && steps.wanted > 0 && (
+          <div className="row-actions">
+            <button
+              type="button"
+              className="plain-button"
+              disabled={steps.put.isPending}
+              onClick={() => void steps.write()}
+            >
+              Make {counted(steps.wanted, 'step')} of it
+            </button>
+          </div>
+        )}
+        <Trouble of={steps.put} />
         <ul className="rows">
           {lines.map((l) => (
             <Line key={l.def.id} line={l} ask={setAsking} />

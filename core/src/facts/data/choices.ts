@@ -275,4 +275,26 @@ export const choicesFacts = [
     kindNote: 'of the unit that runs the engine, as its maker writes it; nought where it has none',
     howTo: 'Pin table of the unit, the ones in use counted off', neededBy: ['kit-ecu', 'kit-loom', 'kit-fan-relay'],
   },
+  {
+    id: 'cho-first', subject: 'choice', group: 'Choices', label: 'What counts first',
+    parts: [{ key: 'value', label: '', options: ['reliability', 'cost', 'power', 'economy', 'looks-as-made', 'date'] }],
+    howTo: 'Ask the customer where the car is driven and how far from help; shown wherever parts are chosen', neededBy: ['say-reliability', 'say-cost'],
+  },
+  {
+    id: 'cho-addons', subject: 'choice', group: 'Choices', label: 'Power added beside the engine',
+    parts: [{ key: 'value', label: '', options: ['none', 'nitrous', 'water-injection', 'second-stage'] }],
+    howTo: 'Customer; each has dangers of its own', neededBy: ['say-addon-nitrous', 'say-addon-water', 'say-addon-stages'],
+  },
+  {
+    id: 'cho-vent', subject: 'choice', group: 'Choices', label: 'Crankcase vent',
+    parts: [{ key: 'value', label: '', options: ['closed', 'open'] }],
+    howTo: 'Closed leads back into the intake; open ends in the air or in a catch can with a filter', neededBy: ['say-open-vent'],
+  },
+  {
+    id: 'cho-outside', subject: 'choice', group: 'Choices', label: 'Planned outside of the car',
+    parts: [
+      { key: 'bumper', label: 'Bumper', options: ['as-it-is', 'other-bumper'] }, { key: 'arches', label: 'Arches', options: ['as-they-are', 'other-arches'] }, { key: 'wheels', label: 'Wheels', options: ['as-they-are', 'other-wheels'] },
+    ],
+    howTo: 'Customer; air, load in front, gearing and speedometer hang on it', neededBy: ['say-bumper', 'say-arches', 'say-wheels'],
+  },
 ] as const satisfies readonly FactDef[];

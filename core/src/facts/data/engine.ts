@@ -9,6 +9,13 @@ export const engineFacts = [
     howTo: 'Stamping and casting photographed. A name is not an identity, and the same maker is not the same bolt pattern', neededBy: ['fit-bellhousing', 'fit-ecu-engine', 'f-wrong-tune', 'every order line'],
   },
   {
+    id: 'eng-generation', subject: 'engine', group: 'Identity', label: 'Early or late in its family',
+    parts: [
+      { key: 'value', label: '', options: ['only-one', 'early', 'late'] }, { key: 'told-by', label: 'Told by', options: ['cover-or-casting', 'sensors-or-plugs', 'throttle', 'papers', 'year-alone'] },
+    ],
+    howTo: 'By what can be seen: cover colour and shape, cast logo, sensor style, throttle body, plug colours. The year alone is a guess at a changeover', neededBy: ['kit-loom', 'kit-gasket-set', 'kit-senders', 'var-year-edge', 'var-look'],
+  },
+  {
     id: 'eng-model-year', subject: 'engine', group: 'Identity', label: 'Engine model year',
     parts: [{ key: 'value', label: '', unit: '' }],
     howTo: 'Donor plate, casting date', neededBy: ['fit-emission-parts', 'fit-sensor-plugs', 'fit-immobiliser'],

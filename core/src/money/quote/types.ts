@@ -1,5 +1,5 @@
 import type { Range } from '../../clock/types.ts';
-import type { Stamp } from '../../rules/stamp.ts';
+import type { Act, Stamp } from '../../rules/stamp.ts';
 
 /** What the shop counts with; amounts in the smallest unit of its currency. A figure that nobody set is nothing, never nought. */
 export interface Terms {
@@ -53,6 +53,11 @@ export interface QuoteLineRecord extends Stamp {
   /** Of a line of the shop's own. */
   title?: string | undefined;
   section?: QuoteSection | undefined;
+  /** Of what the customer or somebody outside does: the steps that wait for it, by the keys of their records, and by when it is due. */
+  holds?: readonly string[] | undefined;
+  due?: string | undefined;
+  /** Done or brought; the steps are free. */
+  done?: Act | undefined;
 }
 
 /** Where the figures of a line come from. */

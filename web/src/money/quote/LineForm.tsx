@@ -1,8 +1,10 @@
 import { Checkbox, NumberInput, Select, TextInput } from '@mantine/core';
 import { quoteSections, typedMoney } from '@bay/core/money';
 import type { QuoteLine, QuoteLineRecord } from '@bay/core/money';
-import { useRecordForm } from '../../sheet/index.ts';
-import { Form, FormDialog, money, MoneyInput, words } from '../../ui/index.ts';
+import { shortTitleOf } from '@bay/core/plan';
+import { useOpenSteps, useRecordForm } from '../../sheet/index.ts';
+import { Form, FormDialog, money, MoneyInput, Several, words } from '../../ui/index.ts';
+import { DateField } from '../../ui/DateField.tsx';
 import { useCurrency } from '../useCurrency.ts';
 
 const doers = [
@@ -41,6 +43,9 @@ export function LineForm({
       price: record?.price === undefined ? '' : typedMoney(record.price, currency),
       optional: record?.optional ?? false,
       tax: record?.tax ?? '',
+      holds: [...(record?.holds ?? [])],
+      due: record?.due ?? '',
+      done: record?.done !== undefined,
     },
     sent: (v) => ({
       take: v.take,
@@ -49,12 +54,21 @@ export function LineForm({
       hours: hoursOf([v.low, v.likely, v.high]),
       optional: v.optional || undefined,
       tax: v.tax === '' ? undefined : v.tax,
+      ...(v.take === 'in' && v.who !== 'shop'
+        ? {
+            holds: v.holds.length > 0 ? v.holds : undefined,
+            due: words(v.due),
+            done: v.done ? (record?.done ?? {}) : undefined,
+          }
+        : {}),
       ...(seesMoney ? { price: money(v.price, currency) } : {}),
       ...(record?.title === undefined ? {} : { title: record.title, section: record.section }),
     }),
     names: { hours: 'low' },
   });
   const { take, who } = form.values;
+  const elsewhere = take === 'in' && who !== 'shop';
+  const open = useOpenSteps(elsewhere);
   const ofHours = line.section === 'work' && who === 'shop';
   return (
     <Form of={form} submit="Keep" variant="default" send={form.send} after={close} cancel={close}>
@@ -82,6 +96,26 @@ export function LineForm({
             )}
             {seesMoney && !ofHours && who !== 'customer' && (
               <MoneyInput label="What it costs the shop" currency={currency} {...form.field('price')} />
+            )}
+            {elsewhere && (
+              <>
+                <Several
+                  label="Steps that wait for it"
+                  data={[
+                    ...form.values.holds
+                      .filter((key) => !open.some((o) => o.value === key))
+                      .map((key) => ({ value: key, label: shortTitleOf(key) })),
+                    ...open,
+                  ]}
+                  {...form.field('holds')}
+                />
+                <DateField label="Due" {...form.field('due')} />
+                <Checkbox
+                  label={who === 'customer' ? 'The customer has done or brought it' : 'It is done'}
+                  checked={form.values.done}
+                  onChange={(e) => form.set({ done: e.currentTarget.checked })}
+                />
+              </>
             )}
             {seesMoney && <NumberInput label="Tax, % (blank: as usual)" min={0} max={100} {...form.field('tax')} />}
             <Checkbox

@@ -11,6 +11,7 @@ import { useJob } from '../../sheet/index.ts';
 import { columns, Failed, Loading, MoneyInput } from '../../ui/index.ts';
 import { useWork } from '../../workers/index.ts';
 import { useCurrency } from '../useCurrency.ts';
+import { ForeseenPanel } from '../Foreseen.tsx';
 import { AccountPanel } from './AccountPanel.tsx';
 import { CostDrawing } from './CostDrawing.tsx';
 import { Goals } from './Goals.tsx';
@@ -256,6 +257,7 @@ export default function QuoteBench() {
         </div>
       )}
       <Questions draft={draft} />
+      <ForeseenPanel />
       <Goals draft={draft} seesMoney={seesMoney} />
       {(['work', 'parts', 'outside'] as const).map((section) => (
         <Section key={section} section={section} lines={lines} seesMoney={seesMoney} begins={section === 'work'} />

@@ -13,7 +13,7 @@ export function useDraft(sees: boolean) {
   const withDonor = sheet.units.some((u) => u.role === 'donor');
   const terms = useShopTerms(sees);
   return useMemo(() => {
-    const { estimate, lines } = draftOfPlan(
+    const { estimate, lines, foreseen } = draftOfPlan(
       { scope: plan.scope, kit: plan.kit, ownLines: plan.ownLines },
       withDonor,
       terms,
@@ -28,6 +28,7 @@ export function useDraft(sees: boolean) {
       known: read.data !== undefined,
       estimate,
       lines,
+      foreseen,
       missing: termsMissing(lines, terms),
       offer: offerOf(lines, estimate, terms),
       risk: {
