@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { stationIds } from '@bay/core/jobs';
 import { isCurrency, quoteSections, whoDoes } from '@bay/core/money';
 import { command, endpoint, fileReply, id, isoDate, line } from './endpoint.ts';
 import { act, kind, text } from './kind.ts';
@@ -64,7 +65,12 @@ export const readTerms = endpoint({
   path: '/api/shop/terms',
   summary: 'What the shop counts its quotes with',
   access: 'manage',
-  reply: z.object({ terms, revision: z.number() }),
+  reply: z.object({
+    terms,
+    /** What closed jobs took beside what was reckoned, by station. */
+    history: z.partialRecord(z.enum(stationIds), z.object({ jobs: z.number(), ratio: z.number() })),
+    revision: z.number(),
+  }),
 });
 export const setTerms = endpoint({
   method: 'put',

@@ -32,6 +32,12 @@ export const orderLine = z.object({
   despite: z.string().nullable(),
   /** Each, before tax. */
   price: z.number().nullable(),
+  /** Pieces that the shop owes back, of these given, and by when. */
+  owed: z.number(),
+  given: z.number(),
+  owedBy: z.string().nullable(),
+  /** Paid for each until it is back. */
+  deposit: z.number().nullable(),
 });
 export const goneBack = z.object({
   id,
@@ -106,6 +112,10 @@ export const placeOrder = endpoint({
           price: amountOfMoney.optional(),
           step: z.string().max(120).optional(),
           despite: line(300).min(10, 'Say it in a sentence.').optional(),
+          /** Each piece is owed back: an old part against this deposit, or the borrowed thing itself. */
+          owes: z.boolean().default(false),
+          owedBy: isoDate.optional(),
+          deposit: amountOfMoney.optional(),
         }),
       )
       .min(1, 'An order has at least one line.')
@@ -182,6 +192,20 @@ export const settleBack = endpoint({
   access: 'manage',
   params: z.object({ orderId: id, backId: id }),
   body: z.object({ ...command, revision: z.number().int().min(1), moneyBack: amountOfMoney }),
+  reply: z.object({ order }),
+});
+export const giveBack = endpoint({
+  method: 'post',
+  path: '/api/orders/:orderId/give-back',
+  summary: 'What was owed went back: the old part, with its deposit, or the borrowed tool',
+  access: 'work',
+  params: z.object({ orderId: id }),
+  body: z.object({
+    ...command,
+    revision: z.number().int().min(1),
+    lineId: id,
+    count: pieces.min(1, 'At least one.'),
+  }),
   reply: z.object({ order }),
 });
 export const ordersTable = endpoint({

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  againstGiving,
   againstReceiving,
   againstReturning,
   byUrgency,
@@ -10,6 +11,7 @@ import {
   orderWord,
   shareOut,
   toCome,
+  toGive,
 } from './index.ts';
 import type { OrderLine, OrderTimes } from './index.ts';
 
@@ -21,6 +23,9 @@ const line = (more: Partial<OrderLine> = {}): OrderLine => ({
   wrong: 0,
   sentBack: 0,
   cancelled: false,
+  owed: 0,
+  given: 0,
+  owedBy: null,
   ...more,
 });
 const order = (promisedOn: string | null, ...lines: OrderLine[]): OrderTimes => ({
@@ -38,6 +43,9 @@ describe('where an order stands', () => {
     ['undated', order(null, line())],
     ['part-here', order('2026-12-01', line({ came: 6 }), line())],
     ['here', order('2026-11-01', line({ came: 6 }))],
+    ['owes', order('2026-11-01', line({ came: 6, owed: 6, owedBy: '2026-11-28' }))],
+    ['owes-late', order('2026-11-01', line({ came: 6, owed: 6, given: 5, owedBy: '2026-11-27' }))],
+    ['here', order('2026-11-01', line({ came: 6, owed: 6, given: 6, owedBy: '2026-11-27' }))],
     ['here', order('2026-11-01', line({ came: 6 }), line({ cancelled: true }))],
     ['cancelled', order('2026-11-01', line({ cancelled: true }))],
     // What came wrong has not come.
@@ -128,4 +136,22 @@ describe('what comes and what goes back', () => {
       ),
       { seed: 12 },
     ));
+});
+
+describe('what the shop owes back', () => {
+  it('is nothing before it came, and no more than came and stayed', () => {
+    expect(toGive(line({ owed: 6 }))).toBe(0);
+    expect(toGive(line({ owed: 6, came: 2 }))).toBe(2);
+    expect(toGive(line({ owed: 6, came: 6, sentBack: 1, given: 2 }))).toBe(3);
+  });
+  it('never goes back twice', () => {
+    fc.assert(
+      fc.property(fc.nat(9), fc.nat(9), fc.nat(9), (came, given, count) => {
+        const one = line({ count: 9, owed: 9, came, given: Math.min(given, came) });
+        const against = againstGiving(one, count);
+        expect(against === undefined).toBe(count > 0 && count <= came - one.given);
+      }),
+    );
+    expect(againstGiving(line({ owed: 6 }), 1)).toBe('Nothing is owed back for Bell bolts.');
+  });
 });

@@ -6,10 +6,27 @@ export const toCome = ({ count, came, cancelled }: OrderLine): number => (cancel
 /** What of a line lies in the shop: came, right or wrong, and was not sent back. */
 export const inShop = ({ came, wrong, sentBack }: OrderLine): number => came + wrong - sentBack;
 
+/** What of a line the shop still owes back: nothing before it came, and nothing for what was sent back. */
+export const toGive = ({ owed, given, came, sentBack, cancelled }: OrderLine): number =>
+  cancelled && came === 0 ? 0 : Math.max(0, Math.min(owed, came - sentBack) - given);
+
+/** Why so much cannot be given back; nothing where it can. */
+export function againstGiving(line: OrderLine, count: number): string | undefined {
+  if (!whole(count) || count === 0) return 'Say how many go back.';
+  const left = toGive(line);
+  if (count > left)
+    return left === 0 ? `Nothing is owed back for ${line.title}.` : `Only ${left} of ${line.title} are owed back.`;
+  return undefined;
+}
+
 /** Where an order stands on a day. `today` is an ISO date. */
 export function orderWord({ promisedOn, lines }: OrderTimes, today: string): OrderWord {
   if (lines.every((l) => l.cancelled)) return 'cancelled';
-  if (lines.every((l) => toCome(l) === 0)) return 'here';
+  if (lines.every((l) => toCome(l) === 0)) {
+    const owing = lines.filter((l) => toGive(l) > 0);
+    if (owing.length === 0) return 'here';
+    return owing.some((l) => l.owedBy !== null && l.owedBy < today) ? 'owes-late' : 'owes';
+  }
   if (promisedOn !== null && promisedOn < today) return 'late';
   if (lines.some((l) => l.came > 0)) return 'part-here';
   return promisedOn === null ? 'undated' : 'due';
@@ -20,10 +37,10 @@ export const byUrgency =
   (today: string) =>
   (a: OrderTimes, b: OrderTimes): number => {
     const rank = (o: OrderTimes): number =>
-      ['late', 'part-here', 'due', 'undated', 'here', 'cancelled'].indexOf(orderWord(o, today));
+      ['late', 'owes-late', 'part-here', 'due', 'undated', 'owes', 'here', 'cancelled'].indexOf(orderWord(o, today));
     const [ra, rb] = [rank(a), rank(b)];
     // A part that is here changes nothing about when the rest is due.
-    const open = (r: number): boolean => r >= 1 && r <= 3;
+    const open = (r: number): boolean => r >= 2 && r <= 4;
     if (!(open(ra) && open(rb)) && ra !== rb) return ra - rb;
     return (a.promisedOn ?? '9').localeCompare(b.promisedOn ?? '9') || a.orderedOn.localeCompare(b.orderedOn);
   };

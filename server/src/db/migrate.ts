@@ -17,6 +17,7 @@ import * as stations from './migrations/0015-stations.ts';
 import * as forecasts from './migrations/0016-forecasts.ts';
 import * as quotes from './migrations/0017-quotes.ts';
 import * as ownLines from './migrations/0019-own-lines.ts';
+import * as owedBack from './migrations/0020-owed-back.ts';
 import * as orders from './migrations/0018-orders.ts';
 import * as returning from './migrations/0009-returning.ts';
 import * as sharedRecord from './migrations/0003-shared-record.ts';
@@ -43,6 +44,7 @@ const migrations: readonly { name: string; up: string }[] = [
   { name: '0017-quotes', up: quotes.up },
   { name: '0018-orders', up: orders.up },
   { name: '0019-own-lines', up: ownLines.up },
+  { name: '0020-owed-back', up: owedBack.up },
 ];
 
 const lockNumber = 7_240_117;

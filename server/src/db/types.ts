@@ -19,7 +19,10 @@ export type QuoteContent = Pick<
   'lines' | 'taxes' | 'exclusions' | 'note' | 'waits' | 'open' | 'asExtra' | 'despite'
 > &
   // Quotes of before it was said have none.
-  Partial<Pick<OwnQuote, 'foreseen'>>;
+  Partial<Pick<OwnQuote, 'foreseen'>> & {
+    /** Hours by station as they were reckoned, before any history was laid over them. */
+    reckoned?: Readonly<Record<string, number>>;
+  };
 
 export interface Database {
   shop: {
@@ -108,6 +111,9 @@ export interface Database {
     cancelled: Generated<boolean>;
     step: string | null;
     despite: string | null;
+    owed: Generated<number>;
+    given: Generated<number>;
+    owed_by: string | null;
   };
   sent_back: {
     shop_id: string;
@@ -125,7 +131,7 @@ export interface Database {
   purchase_amount: {
     shop_id: string;
     of_id: string;
-    sort: 'price' | 'freight' | 'back';
+    sort: 'price' | 'freight' | 'back' | 'deposit';
     purchase_id: string;
     amount: number;
     by_id: string;

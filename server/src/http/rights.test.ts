@@ -187,7 +187,7 @@ const anOrder = (supplierId: string, jobId: string, id = commandId(), lineId = c
   sort: 'goods',
   supplierId,
   orderedOn: '2026-11-20',
-  lines: [{ id: lineId, jobId, title: 'Coolant neck', count: 3 }],
+  lines: [{ id: lineId, jobId, title: 'Coolant neck', count: 3, owes: true }],
 });
 const terms = {
   hourRate: 8000,
@@ -327,6 +327,10 @@ const calls: Record<string, (ids: Ids) => Input> = {
       reason: 'cracked',
       on: '2026-11-26',
     }),
+  }),
+  giveBack: (i) => ({
+    params: { orderId: i.orderId },
+    body: body({ revision: 3, lineId: i.lineId, count: 1 }),
   }),
   settleBack: (i) => ({
     params: { orderId: i.orderId, backId: i.backId },

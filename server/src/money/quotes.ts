@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { acceptedLines, offerOf, openTitles, termsMissing, totalsOf } from '@bay/core/money';
+import { acceptedLines, offerOf, openTitles, reckonedHours, termsMissing, totalsOf } from '@bay/core/money';
 import type { QuoteLine } from '@bay/core/money';
 import { counted } from '@bay/core/units';
 import { draftOfPlan } from '@bay/core/plan';
@@ -26,10 +26,10 @@ const rowsOf = (tx: Tx, jobId: string) =>
     .orderBy('number', 'desc');
 type Row = Awaited<ReturnType<ReturnType<typeof rowsOf>['executeTakeFirstOrThrow']>>;
 
-const shown = (row: Row): OwnQuote => ({
+const shown = ({ content: { reckoned: _, ...content }, ...row }: Row): OwnQuote => ({
   number: row.number,
-  ...row.content,
-  foreseen: row.content.foreseen ?? [],
+  ...content,
+  foreseen: content.foreseen ?? [],
   net: row.net,
   gross: row.gross,
   deposit: row.deposit,
@@ -143,6 +143,7 @@ export async function makeQuoteNow(tx: Tx, caller: Caller, jobId: string, body: 
         open,
         asExtra: body.openAsExtra ? titles(lines.filter((l) => l.state === 'open')) : [],
         despite: body.despite ?? null,
+        reckoned: reckonedHours(lines, estimate.causes),
       }),
       net: offer.net,
       gross: offer.gross,

@@ -5,6 +5,7 @@ import { noteChange, runCommand } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
 import { withMoney } from '../db/sees-money.ts';
 import { Refusal } from '../http/problem.ts';
+import { historyNow } from './history.ts';
 import type { Registry } from '../http/register.ts';
 
 const rowOf = (tx: Tx) => tx.selectFrom('shop_terms').selectAll().executeTakeFirst();
@@ -29,6 +30,7 @@ export async function termsNow(tx: Tx): Promise<Terms> {
   const { terms } = shown(await withMoney(tx, () => rowOf(tx)));
   return {
     ...terms,
+    history: await historyNow(tx),
     hourRate: terms.hourRate ?? undefined,
     hourCost: terms.hourCost ?? undefined,
     priceUnit: terms.priceUnit ?? undefined,
@@ -36,7 +38,7 @@ export async function termsNow(tx: Tx): Promise<Terms> {
 }
 
 export function termsRoutes(on: Registry): void {
-  on.shop(contract.readTerms, async (tx) => shown(await rowOf(tx)));
+  on.shop(contract.readTerms, async (tx) => ({ ...shown(await rowOf(tx)), history: await historyNow(tx) }));
 
   on.shop(contract.setTerms, (tx, { body }, caller) =>
     runCommand(tx, caller, 'set-terms', body, async () => {

@@ -59,7 +59,8 @@ const place = (lines: Line[], more: Record<string, unknown> = {}, who: Client = 
     } as never,
   });
 const act = (
-  endpoint: (typeof orders)['receiveOrder' | 'cancelOrderLine' | 'sendBack' | 'changeOrder'],
+  endpoint: (typeof orders)[
+    'receiveOrder' | 'cancelOrderLine' | 'sendBack' | 'changeOrder' | 'giveBack'],
   order: orders.Order,
   more: Record<string, unknown>,
   who: Client = shop.technician,
@@ -370,5 +371,80 @@ describe('the simulated supplier', () => {
     const told = await promised();
     expect(told.tracking).toMatch(/^(on its way|held up, \d days later)$/);
     expect(told.promisedOn! >= '2026-12-01').toBe(true);
+  });
+});
+
+describe('what is owed back', () => {
+  it('an old part goes back against its deposit, which is spent until then', async () => {
+    const jobId = await bookedJob(shop.manager);
+    const placed = await place(
+      [
+        {
+          jobId,
+          title: 'Alternator, rebuilt',
+          price: 9000,
+          owes: true,
+          owedBy: '2026-12-20',
+          deposit: 4000,
+        } as never,
+      ],
+      {},
+      shop.manager,
+    );
+    expect(placed.status).toBe(200);
+    const [line] = placed.body.order.lines;
+    expect(line).toMatchObject({ owed: 1, given: 0, owedBy: '2026-12-20', deposit: 4000 });
+    // Nothing is owed before it came.
+    const early = await act(orders.giveBack, placed.body.order, { lineId: line!.id, count: 1 });
+    expect(early).toMatchObject({
+      status: 409,
+      problem: { title: 'Nothing is owed back for Alternator, rebuilt.' },
+    });
+    const here = await act(orders.receiveOrder, placed.body.order, {
+      lines: [{ id: line!.id, came: 1 }],
+    });
+    const account = () => shop.manager.good(readAccount, { params: { jobId } });
+    expect((await account()).parts).toBe(13_000);
+    const open = async () =>
+      (await shop.technician.good(orders.listOrders, { query: { jobId } })).orders.map((o) => o.id);
+    expect(await open()).toEqual([placed.body.order.id]);
+    const back = await act(orders.giveBack, here.body.order, { lineId: line!.id, count: 1 });
+    expect(back.status).toBe(200);
+    expect((await account()).parts).toBe(9000);
+    expect(await open()).toEqual([]);
+    expect((await book(jobId)).join()).toContain(
+      'old part back: Alternator, rebuilt, to Lathe and Loom',
+    );
+    expect(
+      (await act(orders.giveBack, back.body.order, { lineId: line!.id, count: 1 })).status,
+    ).toBe(409);
+    // Who does not see money sees that it is owed, and not for how much.
+    const seen = await shop.technician.good(orders.listOrders, { query: { jobId, open: 'false' as never } });
+    expect(seen.orders[0]!.lines[0]).toMatchObject({ owed: 1, deposit: null });
+  });
+  it('a borrowed tool says by when, holds its step until it is here, and stays open until it is back', async () => {
+    const jobId = await bookedJob(shop.manager);
+    const tool = { jobId, title: 'Cam lock tool', step: 'rm-battery-off' } as const;
+    const undated = await place([tool], { sort: 'borrowed' });
+    expect(undated).toMatchObject({ status: 422 });
+    expect(undated.problem.fields).toHaveProperty(['lines.0.owedBy'], 'Say by when it goes back.');
+    const placed = await place([{ ...tool, owedBy: '2026-12-05' } as never], { sort: 'borrowed' });
+    const [line] = placed.body.order.lines;
+    expect((await record(jobId, 'hold', line!.id))?.['released']).toBeUndefined();
+    const here = await act(orders.receiveOrder, placed.body.order, {
+      lines: [{ id: line!.id, came: 1 }],
+    });
+    expect((await record(jobId, 'hold', line!.id))?.['released']).toBeDefined();
+    expect(
+      (await shop.technician.good(orders.listOrders, { query: { jobId } })).orders,
+    ).toHaveLength(1);
+    await act(orders.giveBack, here.body.order, { lineId: line!.id, count: 1 });
+    expect(
+      (await shop.technician.good(orders.listOrders, { query: { jobId } })).orders,
+    ).toHaveLength(0);
+  });
+  it('a deposit without anything that goes back is refused', async () => {
+    const jobId = await bookedJob(shop.manager);
+    expect((await place([{ jobId, deposit: 100 } as never], {}, shop.manager)).status).toBe(422);
   });
 });

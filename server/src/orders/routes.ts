@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { kitLines } from '@bay/core/kit';
 import { isOwn } from '@bay/core/memory';
 import { titleOf } from '@bay/core/plan';
-import { againstReceiving, againstReturning, kitStatusOf, toCome } from '@bay/core/orders';
+import { againstGiving, againstReceiving, againstReturning, kitStatusOf, toCome } from '@bay/core/orders';
 import { counted } from '@bay/core/units';
 import * as contract from '@bay/contract/orders';
 import type { Order, OrderedLine } from '@bay/contract/orders';
@@ -108,7 +108,7 @@ const piecesOf = (lines: readonly OrderedLine[], n: (l: OrderedLine) => number):
 const keepAmount = (
   tx: Tx,
   caller: Caller,
-  amount: { of_id: string; sort: 'price' | 'freight' | 'back'; purchase_id: string; amount: number },
+  amount: { of_id: string; sort: 'price' | 'freight' | 'back' | 'deposit'; purchase_id: string; amount: number },
 ) =>
   withMoney(tx, () =>
     tx
@@ -126,6 +126,12 @@ export function orderRoutes(on: Registry): void {
       const { id, lines } = body;
       if (body.promisedOn !== undefined && body.promisedOn < body.orderedOn)
         throw badInput({ promisedOn: 'It is promised for a day before it was ordered.' });
+      for (const [i, l] of lines.entries()) {
+        if (body.sort === 'borrowed' && l.owedBy === undefined)
+          throw badInput({ [`lines.${i}.owedBy`]: 'Say by when it goes back.' });
+        if (body.sort !== 'borrowed' && !l.owes && (l.deposit !== undefined || l.owedBy !== undefined))
+          throw badInput({ [`lines.${i}.owes`]: 'A deposit and a day stand for something that goes back.' });
+      }
       for (const { kitId } of lines)
         if (kitId !== undefined && !isOwn(kitId) && !kitLines.some((k) => k.id === kitId))
           throw notFound('This kit line');
@@ -190,12 +196,17 @@ export function orderRoutes(on: Registry): void {
             count: l.count,
             step: l.step ?? null,
             despite: l.despite ?? null,
+            owed: body.sort === 'borrowed' || l.owes ? l.count : 0,
+            owed_by: l.owedBy ?? null,
           })),
         )
         .execute();
-      for (const l of lines)
+      for (const l of lines) {
         if (l.price !== undefined)
           await keepAmount(tx, caller, { of_id: l.id, sort: 'price', purchase_id: id, amount: l.price });
+        if (l.deposit !== undefined)
+          await keepAmount(tx, caller, { of_id: l.id, sort: 'deposit', purchase_id: id, amount: l.deposit });
+      }
       if (body.freight !== undefined)
         await keepAmount(tx, caller, { of_id: id, sort: 'freight', purchase_id: id, amount: body.freight });
       const order = await readOrder(tx, id);
@@ -316,6 +327,30 @@ export function orderRoutes(on: Registry): void {
         () => `sent back: ${body.count === 1 ? '' : `${body.count} × `}${line.title}, ${body.reason}`,
       );
       await told(tx, caller, order);
+      return { reply: { order: await readOrder(tx, orderId) } };
+    }),
+  );
+
+  on.shop(contract.giveBack, (tx, { params: { orderId }, body }, caller) =>
+    runCommand(tx, caller, 'give-back', body, async () => {
+      const now = await holdOrder(tx, orderId);
+      fresh(now, body.revision);
+      const line = lineIn(now, body.lineId);
+      const against = againstGiving(line, body.count);
+      if (against !== undefined) throw new Refusal(409, against);
+      await tx
+        .updateTable('purchase_line')
+        .set((eb) => ({ given: eb('given', '+', body.count) }))
+        .where('id', '=', line.id)
+        .execute();
+      await touchOrder(tx, orderId);
+      const many = body.count === 1 ? '' : `${body.count} × `;
+      await inBooks(tx, caller, [line], () =>
+        now.sort === 'borrowed'
+          ? `given back: ${many}${line.title}, to ${now.supplier}`
+          : `old part back: ${many}${line.title}, to ${now.supplier}`,
+      );
+      noteChange(caller, { kind: 'orders' });
       return { reply: { order: await readOrder(tx, orderId) } };
     }),
   );

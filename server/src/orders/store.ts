@@ -1,5 +1,5 @@
 import { sql } from 'kysely';
-import { shareOut, toCome } from '@bay/core/orders';
+import { shareOut, toCome, toGive } from '@bay/core/orders';
 import type { Order, OrderedLine } from '@bay/contract/orders';
 import type { Tx } from '../db/connection.ts';
 import { notFound } from '../http/problem.ts';
@@ -48,7 +48,7 @@ async function filled(tx: Tx, rows: readonly Row[]): Promise<Order[]> {
     .select(['of_id', 'sort', 'amount'])
     .where('purchase_id', '=', sql<string>`any(${sql.val(ids)}::uuid[])`)
     .execute();
-  const amountOf = (id: string, sort: 'price' | 'freight' | 'back'): number | null =>
+  const amountOf = (id: string, sort: 'price' | 'freight' | 'back' | 'deposit'): number | null =>
     amounts.find((a) => a.of_id === id && a.sort === sort)?.amount ?? null;
   return rows.map((r) => ({
     id: r.id,
@@ -82,6 +82,10 @@ async function filled(tx: Tx, rows: readonly Row[]): Promise<Order[]> {
         step: l.step,
         despite: l.despite,
         price: amountOf(l.id, 'price'),
+        owed: l.owed,
+        given: l.given,
+        owedBy: l.owed_by,
+        deposit: amountOf(l.id, 'deposit'),
       })),
     back: back
       .filter((b) => b.purchase_id === r.id)
@@ -146,10 +150,10 @@ export async function holdOrder(tx: Tx, orderId: string): Promise<Order> {
   return readOrder(tx, orderId);
 }
 
-/** Its revision goes up; it stays open while something is to come or what went back is not settled. */
+/** Its revision goes up; it stays open while something is to come or is owed back, or what went back is not settled. */
 export async function touchOrder(tx: Tx, orderId: string): Promise<Order> {
   const now = await readOrder(tx, orderId);
-  const open = now.lines.some((l) => toCome(l) > 0) || now.back.some((b) => !b.settled);
+  const open = now.lines.some((l) => toCome(l) > 0 || toGive(l) > 0) || now.back.some((b) => !b.settled);
   await tx
     .updateTable('purchase')
     .set({ open, revision: now.revision + 1 })
@@ -166,7 +170,10 @@ export async function ordersCost(tx: Tx, jobId: string): Promise<{ amount: numbe
     )
     .execute();
   const orders = await filled(tx, rows);
-  const priced = orders.flatMap((o) => o.lines.filter((l) => l.jobId === jobId && l.price !== null));
+  const ofJob = orders.flatMap((o) => o.lines.filter((l) => l.jobId === jobId));
+  const priced = ofJob.filter((l) => l.price !== null);
+  // A deposit is spent for as long as what it stands for is not back.
+  const deposits = ofJob.reduce((sum, l) => sum + (l.deposit ?? 0) * toGive(l), 0);
   const came = priced.reduce((sum, l) => sum + l.price! * l.came, 0);
   const own = new Set(priced.map((l) => l.id));
   const back = orders
@@ -184,5 +191,5 @@ export async function ordersCost(tx: Tx, jobId: string): Promise<{ amount: numbe
           ).get(jobId) ?? 0)),
     0,
   );
-  return { amount: came - back + freight, kitIds: new Set(priced.flatMap((l) => l.kitId ?? [])) };
+  return { amount: came - back + freight + deposits, kitIds: new Set(priced.flatMap((l) => l.kitId ?? [])) };
 }

@@ -324,6 +324,7 @@ const calls: [Endpoint, (t: Things) => Input][] = [
       [orders.changeOrder, { promisedOn: '2026-12-01', reference: 'L-1', tracking: '', note: '' }],
       [orders.receiveOrder, { lines: [{ id: '{line}', came: 1 }] }],
       [orders.cancelOrderLine, { lineId: '{line}', why: 'no longer made' }],
+      [orders.giveBack, { lineId: '{line}', count: 1 }],
       [
         orders.sendBack,
         { id: '{new}', lineId: '{line}', count: 1, reason: 'cracked', on: '2026-11-26' },

@@ -15,6 +15,7 @@ import { columns, FindIn, Fold, inGroups } from '../ui/index.ts';
 import styles from './kit.module.css';
 import { KitCard, statusWords } from './KitCard.tsx';
 import { Suppliers } from './Suppliers.tsx';
+import { UsedUp } from './UsedUp.tsx';
 import { useToOrder } from './useToOrder.ts';
 
 const states: readonly { id: KitLine['state']; name: string }[] = [
@@ -95,7 +96,7 @@ const toggled = (all: ReadonlySet<string>, id: string): ReadonlySet<string> =>
 
 /** What this job must order, by system, each line because of which facts. */
 export default function KitBench() {
-  const { plan, mayWrite } = useJob();
+  const { sheet, plan, mayWrite } = useJob();
   const records = useRecords('kit');
   const suppliers = useSuppliers() ?? [];
   const blocking = useBlocking();
@@ -107,6 +108,7 @@ export default function KitBench() {
   const [folded, setFolded] = useState(true);
   const [picked, setPicked] = useState<ReadonlySet<string>>();
   const [ordering, setOrdering] = useState(false);
+  const [other, setOther] = useState(false);
   const toOrder = useToOrder();
   const together = plan.kit.filter((l) => picked?.has(l.def.id));
   const needed = plan.kit.filter((l) => l.state === 'needed');
@@ -184,8 +186,19 @@ export default function KitBench() {
               </Button>
             </>
           )}
+          <Button variant="subtle" onClick={() => setOther(true)}>
+            Something else, or a tool to borrow
+          </Button>
           <Link to="/orders">Orders of the shop</Link>
         </div>
+      )}
+      {other && (
+        <PlaceOrderForm
+          lines={[{ jobId: sheet.job.id, title: '', options: '', stops: [] }]}
+          steps={toOrder.steps}
+          unnamed
+          close={() => setOther(false)}
+        />
       )}
       {ordering && (
         <PlaceOrderForm
@@ -253,6 +266,7 @@ export default function KitBench() {
           ))}
         </section>
       )}
+      <UsedUp />
       <Suppliers />
     </>
   );

@@ -22,7 +22,7 @@ export function ForeseenPanel() {
       </div>
       <ul className="rows">
         {sure.map(({ def }) => (
-          <li key={def.id} className="stacks" style={columns('minmax(120px, 1fr) minmax(0, 2.6fr)')}>
+          <li key={def.id} className="cells" style={columns('minmax(120px, 1fr) minmax(0, 2.6fr)')}>
             <b>{def.title}</b>
             <span>{def.text}.</span>
           </li>
@@ -36,7 +36,7 @@ export function ForeseenPanel() {
           </summary>
           <ul className="rows">
             {open.map(({ def, needs }) => (
-              <li key={def.id} className="stacks" style={columns('minmax(120px, 1fr) minmax(0, 2.6fr)')}>
+              <li key={def.id} className="cells" style={columns('minmax(120px, 1fr) minmax(0, 2.6fr)')}>
                 <b>{def.title}</b>
                 <span>
                   {needs.filter(isFactId).map((id) => (

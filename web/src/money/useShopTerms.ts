@@ -11,17 +11,18 @@ export const useTerms = (sees: boolean) =>
 
 /** The same as sums read it: what nobody set, or what is not to be seen, is nothing. */
 export function useShopTerms(sees: boolean): Terms {
-  const given = useTerms(sees).data?.terms;
+  const { terms: given, history } = useTerms(sees).data ?? {};
   return useMemo(
     () =>
       given
         ? {
             ...given,
+            ...(history ? { history } : {}),
             hourRate: given.hourRate ?? undefined,
             hourCost: given.hourCost ?? undefined,
             priceUnit: given.priceUnit ?? undefined,
           }
         : noTerms,
-    [given],
+    [given, history],
   );
 }

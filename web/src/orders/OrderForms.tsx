@@ -1,8 +1,8 @@
 import { Select, TextInput } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { inShop, toCome } from '@bay/core/orders';
-import { cancelOrderLine, changeOrder, receiveOrder, sendBack, settleBack } from '@bay/contract/orders';
+import { inShop, toCome, toGive } from '@bay/core/orders';
+import { cancelOrderLine, changeOrder, giveBack, receiveOrder, sendBack, settleBack } from '@bay/contract/orders';
 import type { Order } from '@bay/contract/orders';
 import { command, keys, newId } from '../api/index.ts';
 import { useCurrency } from '../money/index.ts';
@@ -14,7 +14,13 @@ import { FormDialog, money, MoneyInput, today, useForm, words } from '../ui/inde
 function useSendTo(order: Order) {
   const client = useQueryClient();
   return async (
-    endpoint: typeof receiveOrder | typeof changeOrder | typeof cancelOrderLine | typeof sendBack | typeof settleBack,
+    endpoint:
+      | typeof giveBack
+      | typeof receiveOrder
+      | typeof changeOrder
+      | typeof cancelOrderLine
+      | typeof sendBack
+      | typeof settleBack,
     body: object,
     label: string,
     more: Record<string, string> = {},
@@ -186,6 +192,37 @@ export function SendBackForm({ order, close }: { order: Order; close: () => void
         <TextInput label="Why it goes back" {...form.field('reason')} />
         <DateField label="Goes back on" past {...form.field('on')} />
         <DateField label="Taken back until" {...form.field('until')} />
+      </div>
+    </FormDialog>
+  );
+}
+
+/** What the shop owes goes back: an old part, or a borrowed tool. */
+export function GiveBackForm({ order, close }: { order: Order; close: () => void }) {
+  const send = useSendTo(order);
+  const owing = order.lines.filter((l) => toGive(l) > 0);
+  const form = useForm({
+    draft: `order:${order.id}:give`,
+    initial: { lineId: owing[0]?.id ?? '', count: String(owing[0] ? toGive(owing[0]) : 1) },
+    command: giveBack,
+    sent: (v) => ({ revision: order.revision, lineId: v.lineId, count: counting(v.count) }),
+  });
+  return (
+    <FormDialog
+      title={order.sort === 'borrowed' ? 'It is given back' : 'The old part went back'}
+      submit="It is back"
+      of={form}
+      close={close}
+      send={(body) => send(giveBack, body, 'written as given back')}
+    >
+      <div className="fields">
+        <Select
+          label="Which one"
+          data={owing.map((l) => ({ value: l.id, label: `${l.title}, ${toGive(l)} owed` }))}
+          allowDeselect={false}
+          {...form.field('lineId')}
+        />
+        <TextInput label="How many" inputMode="numeric" {...form.field('count')} />
       </div>
     </FormDialog>
   );

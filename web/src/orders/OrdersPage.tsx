@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { moneyFigures } from '@bay/core/money';
-import { byUrgency, daysUntil, inShop, orderWord, toCome } from '@bay/core/orders';
+import { byUrgency, daysUntil, inShop, orderWord, toCome, toGive } from '@bay/core/orders';
 import type { OrderWord } from '@bay/core/orders';
 import { taskTitle } from '@bay/core/plan';
 import { counted } from '@bay/core/units';
@@ -12,7 +12,7 @@ import { may } from '@bay/contract/rights';
 import { pathOf, sentenceOf, useMe } from '../api/index.ts';
 import { useCurrency } from '../money/index.ts';
 import { dayWords, Empty, Failed, fromToday, Loading, today } from '../ui/index.ts';
-import { CancelForm, ChangeOrderForm, ReceiveForm, SendBackForm, SettleForm } from './OrderForms.tsx';
+import { CancelForm, ChangeOrderForm, GiveBackForm, ReceiveForm, SendBackForm, SettleForm } from './OrderForms.tsx';
 import { LabelField } from './LabelField.tsx';
 import styles from './orders.module.css';
 import { SupplierList } from './SupplierList.tsx';
@@ -23,8 +23,16 @@ const words: Record<OrderWord, string> = {
   due: 'To come',
   undated: 'No day promised',
   'part-here': 'Partly here',
+  'owes-late': 'Overdue to go back',
+  owes: 'To go back',
   here: 'Here',
   cancelled: 'Cancelled',
+};
+
+const sortWords: Record<Order['sort'], string> = {
+  goods: 'Ordered',
+  'outside-work': 'Work that is out, sent',
+  borrowed: 'Borrowed',
 };
 
 function Line({ line, seesMoney, currency }: { line: OrderedLine; seesMoney: boolean; currency: string }) {
@@ -34,6 +42,11 @@ function Line({ line, seesMoney, currency }: { line: OrderedLine; seesMoney: boo
       <span>
         {line.title} <span className="quiet">{line.options}</span>
         {line.step && left > 0 && <span className="tag ochre">holds {taskTitle(line.step)}</span>}
+        {toGive(line) > 0 && (
+          <span className="tag ochre">
+            {toGive(line)} owed back{line.owedBy ? ` by ${dayWords(line.owedBy)}` : ''}
+          </span>
+        )}
         {line.despite && <span className="quiet"> although something was open: {line.despite}</span>}
       </span>
       <Link to={`/jobs/${line.jobId}/kit`}>
@@ -49,14 +62,14 @@ function Line({ line, seesMoney, currency }: { line: OrderedLine; seesMoney: boo
   );
 }
 
-type Doing = 'receive' | 'change' | 'cancel' | 'back' | { settle: string };
+type Doing = 'receive' | 'change' | 'cancel' | 'back' | 'give' | { settle: string };
 
 function OneOrder({ order, mayWrite, seesMoney }: { order: Order; mayWrite: boolean; seesMoney: boolean }) {
   const currency = useCurrency();
   const [doing, setDoing] = useState<Doing>();
   const word = orderWord(order, today());
   const close = (): void => setDoing(undefined);
-  const late = word === 'late';
+  const late = word === 'late' || word === 'owes-late';
   const coming = order.lines.some((l) => toCome(l) > 0);
   const named = (what: string): string => `${what}: order ${order.number}`;
   return (
@@ -71,7 +84,7 @@ function OneOrder({ order, mayWrite, seesMoney }: { order: Order; mayWrite: bool
         </span>
       </div>
       <p className="quiet">
-        {order.sort === 'outside-work' ? 'Work that is out, sent' : 'Ordered'} {dayWords(order.orderedOn)} by {order.by}
+        {sortWords[order.sort]} {dayWords(order.orderedOn)} by {order.by}
         {order.reference && `, their number ${order.reference}`}
         {order.tracking && `, ${order.tracking}`}
         {order.note && `. ${order.note}`}
@@ -120,7 +133,16 @@ function OneOrder({ order, mayWrite, seesMoney }: { order: Order; mayWrite: bool
               Another day or number
             </Button>
           )}
-          {order.lines.some((l) => inShop(l) > 0) && (
+          {order.lines.some((l) => toGive(l) > 0) && (
+            <Button
+              variant={coming ? 'default' : 'filled'}
+              aria-label={named('What is owed went back')}
+              onClick={() => setDoing('give')}
+            >
+              {order.sort === 'borrowed' ? 'Given back' : 'Old part went back'}
+            </Button>
+          )}
+          {order.lines.some((l) => inShop(l) > 0) && order.sort !== 'borrowed' && (
             <Button variant="subtle" aria-label={named('Goes back')} onClick={() => setDoing('back')}>
               Goes back
             </Button>
@@ -135,6 +157,7 @@ function OneOrder({ order, mayWrite, seesMoney }: { order: Order; mayWrite: bool
       {doing === 'receive' && <ReceiveForm order={order} close={close} />}
       {doing === 'change' && <ChangeOrderForm order={order} close={close} />}
       {doing === 'cancel' && <CancelForm order={order} close={close} />}
+      {doing === 'give' && <GiveBackForm order={order} close={close} />}
       {doing === 'back' && <SendBackForm order={order} close={close} />}
       {typeof doing === 'object' && <SettleForm order={order} backId={doing.settle} close={close} />}
     </section>

@@ -1,4 +1,4 @@
-import { Autocomplete, Select, TextInput } from '@mantine/core';
+import { Autocomplete, Checkbox, Select, TextInput } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { orderSorts } from '@bay/core/orders';
@@ -26,7 +26,11 @@ export interface StepChoice {
   label: string;
 }
 
-const sortWords = { goods: 'Goods', 'outside-work': 'Work that goes out and comes back' } as const;
+const sortWords = {
+  goods: 'Goods',
+  'outside-work': 'Work that goes out and comes back',
+  borrowed: 'A tool, borrowed or hired',
+} as const;
 
 const replaced = (all: readonly string[], at: number, by: string): string[] =>
   all.map((one, i) => (i === at ? by : one));
@@ -35,9 +39,12 @@ const replaced = (all: readonly string[], at: number, by: string): string[] =>
 export function PlaceOrderForm({
   lines,
   steps,
+  unnamed = false,
   close,
 }: {
   lines: readonly ToOrder[];
+  /** One thing that no kit asks for, most often a tool that is borrowed: it is named here. */
+  unnamed?: boolean;
   /** Steps of the job that may wait for it. */
   steps: readonly StepChoice[];
   close: () => void;
@@ -55,7 +62,8 @@ export function PlaceOrderForm({
   const form = useForm({
     draft: `order:${lines.map((l) => l.kitId ?? l.title).join()}`,
     initial: {
-      sort: 'goods',
+      sort: unnamed ? 'borrowed' : 'goods',
+      title: '',
       orderedOn: today(),
       promisedOn: '',
       reference: '',
@@ -64,8 +72,12 @@ export function PlaceOrderForm({
       counts: lines.map(() => '1'),
       prices: lines.map(() => ''),
       freight: '',
+      owes: false,
+      owedBy: '',
+      deposits: lines.map(() => ''),
     },
     command: placeOrder,
+    names: { 'lines.0.owedBy': 'owedBy', 'lines.0.title': 'title' },
     sent: (v) => ({
       id: ids.order,
       sort: v.sort,
@@ -79,20 +91,33 @@ export function PlaceOrderForm({
         id: ids.lines[i]!,
         jobId: l.jobId,
         kitId: l.kitId,
-        title: l.title,
+        title: unnamed ? v.title.trim() : l.title,
         options: l.options.slice(0, 300),
         count: counting(v.counts[i]!),
         step: words(v.step),
         ...(l.stops.length > 0 ? { despite: words(v.despite) } : {}),
-        ...(seesMoney ? { price: money(v.prices[i]!, currency) } : {}),
+        ...(v.owes || v.sort === 'borrowed' ? { owes: true, owedBy: words(v.owedBy) } : {}),
+        ...(seesMoney
+          ? {
+              price: money(v.prices[i]!, currency),
+              ...(v.owes || v.sort === 'borrowed' ? { deposit: money(v.deposits[i]!, currency) } : {}),
+            }
+          : {}),
       })),
     }),
   });
+  const owing = form.values.owes || form.values.sort === 'borrowed';
   const needsReason = stopped.length > 0 && form.values.despite.trim().length < 10;
   return (
     <FormDialog
-      title={lines.length === 1 ? `Order: ${lines[0]!.title}` : `Order ${lines.length} lines`}
-      submit="It is ordered"
+      title={
+        unnamed
+          ? 'Order or borrow something else'
+          : lines.length === 1
+            ? `Order: ${lines[0]!.title}`
+            : `Order ${lines.length} lines`
+      }
+      submit={form.values.sort === 'borrowed' ? 'It is borrowed' : 'It is ordered'}
       size="lg"
       of={form}
       close={close}
@@ -105,6 +130,7 @@ export function PlaceOrderForm({
         await client.invalidateQueries({ queryKey: keys.orders() });
       }}
     >
+      {unnamed && <TextInput label="What it is called" data-autofocus {...form.field('title')} />}
       <div className="fields">
         <Autocomplete
           size="md"
@@ -133,12 +159,13 @@ export function PlaceOrderForm({
             onChange={(step) => form.set({ step: step ?? '' })}
           />
         )}
+        {owing && <DateField label="Goes back by" {...form.field('owedBy')} />}
         {seesMoney && <MoneyInput label="Freight" currency={currency} {...form.field('freight')} />}
       </div>
       {lines.map((l, i) => (
         <div key={l.kitId ?? l.title} className="fields">
           <p style={{ gridColumn: '1 / -1', margin: '8px 0 0' }}>
-            <b>{l.title}</b> <span className="quiet">{l.options}</span>
+            {unnamed ? null : <b>{l.title}</b>} <span className="quiet">{l.options}</span>
             {l.stops.length > 0 && <span className="oxide"> Open: {l.stops.join('; ')}.</span>}
           </p>
           <TextInput
@@ -163,8 +190,32 @@ export function PlaceOrderForm({
               }
             />
           )}
+          {seesMoney && owing && (
+            <MoneyInput
+              label={lines.length === 1 ? 'Deposit for each' : `Deposit for each: ${l.title}`}
+              currency={currency}
+              value={form.values.deposits[i]!}
+              onChange={(next) =>
+                form.set({
+                  deposits: replaced(
+                    form.values.deposits,
+                    i,
+                    (next as React.ChangeEvent<HTMLInputElement>).currentTarget.value,
+                  ),
+                })
+              }
+            />
+          )}
         </div>
       ))}
+      {form.values.sort === 'goods' && (
+        <Checkbox
+          mt="sm"
+          label="The old part goes back against a deposit"
+          checked={form.values.owes}
+          onChange={(e) => form.set({ owes: e.currentTarget.checked })}
+        />
+      )}
       {stopped.length > 0 && (
         <TextInput label="Why it is ordered although something is open" {...form.field('despite')} />
       )}

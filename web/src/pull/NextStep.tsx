@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core';
 import { twoPeopleAt } from '@bay/core/crew';
 import { becauseWords } from '@bay/core/facts';
+import { usedUpAt } from '@bay/core/kit';
 import { shortTitleOf } from '@bay/core/plan';
 import { photoPath } from '@bay/contract/logbook';
 import { useJob, useRecords } from '../sheet/index.ts';
@@ -60,6 +61,14 @@ export function NextStep({
         {def.support && (
           <p>
             <b>With:</b> {def.support}
+          </p>
+        )}
+        {usedUpAt(def.id).length > 0 && (
+          <p>
+            <b>At hand:</b>{' '}
+            {usedUpAt(def.id)
+              .map((u) => u.what.toLowerCase())
+              .join(', ')}
           </p>
         )}
         <StepHeld {...placed} />

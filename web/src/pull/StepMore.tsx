@@ -1,5 +1,6 @@
 import { twoPeopleAt } from '@bay/core/crew';
 import { becauseWords } from '@bay/core/facts';
+import { usedUpAt } from '@bay/core/kit';
 import { shortTitleOf, titleOf } from '@bay/core/plan';
 import { stands } from '@bay/core/pull';
 import { SecondSignature } from '../crew/index.ts';
@@ -83,6 +84,12 @@ export function StepMore(placed: Placed) {
     ['How', def.how],
     ['Why here', def.why],
     ['With', def.support],
+    [
+      'Uses up',
+      usedUpAt(def.id)
+        .map((u) => `${u.what.toLowerCase()}, ${u.grade}`)
+        .join(' · '),
+    ],
     ['Needs', def.needsWords],
     ['Then', def.thenWait],
     ['Better after', state.status === 'free' ? state.better.slice(0, 3).map(shortTitleOf).join('; ') : undefined],

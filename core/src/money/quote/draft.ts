@@ -60,23 +60,29 @@ function decided(
     own: false,
     ...(record?.why === undefined ? {} : { why: record.why }),
   };
+  // What somebody typed is theirs, and no history is laid over it.
+  if (record?.hours) delete bare.past;
   const amount = amountOf(bare, terms, causes);
   return { ...bare, ...(amount === undefined ? {} : { amount }) };
 }
 
-const ofTask = (t: TaskLine): Omit<QuoteLine, 'amount' | 'tax' | 'optional' | 'who' | 'own'> => ({
-  id: t.id,
-  section: 'work',
-  group: t.station,
-  title: t.title,
-  state: t.state,
-  basis: 'estimate',
-  hours: t.hours,
-  causes: t.causes,
-  needs: t.needs,
-  because: t.because,
-  ...(t.leftOut === '' ? {} : { leftOut: t.leftOut }),
-});
+const ofTask = (t: TaskLine, { history }: Terms): Omit<QuoteLine, 'amount' | 'tax' | 'optional' | 'who' | 'own'> => {
+  const past = history?.[t.station];
+  return {
+    id: t.id,
+    section: 'work',
+    group: t.station,
+    title: t.title,
+    state: t.state,
+    basis: past ? 'history' : 'estimate',
+    hours: past ? (t.hours.map((h) => h * past.ratio) as unknown as Range) : t.hours,
+    ...(past ? { past } : {}),
+    causes: t.causes,
+    needs: t.needs,
+    because: t.because,
+    ...(t.leftOut === '' ? {} : { leftOut: t.leftOut }),
+  };
+};
 
 function ofKit(
   { def, state, needs, because }: KitLine,
@@ -142,7 +148,7 @@ export interface DraftInput {
 export function draftQuote({ estimate, kit, kitRecords, decisions, terms }: DraftInput): QuoteLine[] {
   const { causes } = estimate;
   const lines = [
-    ...estimate.tasks.map((t) => decided(ofTask(t), decisions[t.id], terms, causes)),
+    ...estimate.tasks.map((t) => decided(ofTask(t, terms), decisions[t.id], terms, causes)),
     ...causes.flatMap(learning).map((l) => decided(l, decisions[l.id], terms, causes)),
     ...kit.map((k) => decided(ofKit(k, kitRecords[k.def.id], terms), decisions[k.def.id], terms, causes)),
   ];
@@ -187,3 +193,13 @@ export const openTitles = (lines: readonly QuoteLine[], causes: readonly CauseLi
   ...lines.filter((l) => l.state === 'open').map((l) => l.title),
   ...causes.filter((c) => c.state === 'open').map((c) => `not said: ${c.def.title.toLowerCase()}`),
 ];
+
+/** Hours of the shop by station as they were reckoned before any history was laid over them. */
+export function reckonedHours(lines: readonly QuoteLine[], causes: readonly CauseLine[]): Record<string, number> {
+  const by: Record<string, number> = {};
+  for (const line of lines) {
+    if (line.section !== 'work' || line.who !== 'shop' || line.state !== 'counted' || !line.hours) continue;
+    by[line.group] = (by[line.group] ?? 0) + hoursOfLine(line, causes) / (line.past?.ratio ?? 1);
+  }
+  return by;
+}

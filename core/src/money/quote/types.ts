@@ -1,3 +1,4 @@
+import type { ShopHistory, StationPast } from '../../clock/history.ts';
 import type { Range } from '../../clock/types.ts';
 import type { Act, Stamp } from '../../rules/stamp.ts';
 
@@ -17,6 +18,8 @@ export interface Terms {
   tax: number;
   deposit: number;
   validDays: number;
+  /** What stations took on closed jobs beside what was reckoned; nothing of a station where too few jobs say so. */
+  history?: ShopHistory;
 }
 
 /** A shop that set nothing yet: percentages that are usual (common practice, no source), and no amount. */
@@ -61,7 +64,7 @@ export interface QuoteLineRecord extends Stamp {
 }
 
 /** Where the figures of a line come from. */
-export type QuoteBasis = 'estimate' | 'typed' | 'paid';
+export type QuoteBasis = 'estimate' | 'history' | 'typed' | 'paid';
 
 /** A line of the quote as it stands: what it costs, and what is asked for it. */
 export interface QuoteLine {
@@ -74,6 +77,8 @@ export interface QuoteLine {
   who: WhoDoes;
   basis: QuoteBasis;
   hours?: Range;
+  /** Of hours by the shop's own history: by how much they are more or less than the estimate, and on how many jobs that rests. */
+  past?: StationPast;
   causes: readonly string[];
   /** Of parts and outside work: what it costs the shop, smallest unit. */
   cost?: Range;

@@ -37,6 +37,7 @@ function Line({ line, seesMoney }: { line: QuoteLine; seesMoney: boolean }) {
         <span>
           {line.title}
           {line.optional && <span className="tag">optional</span>}
+          {line.past && <span className="quiet"> as here before</span>}
           {line.basis === 'typed' && <span className="quiet"> typed</span>}
           {line.basis === 'paid' && <span className="quiet"> paid</span>}
         </span>
@@ -60,6 +61,12 @@ function Line({ line, seesMoney }: { line: QuoteLine; seesMoney: boolean }) {
             <p className="quiet">
               {line.section === 'work' ? 'Often left out of the sum: ' : 'Without it: '}
               {line.leftOut}.
+            </p>
+          )}
+          {line.past && (
+            <p className="quiet">
+              By {counted(line.past.jobs, 'closed job')} of the shop: work at this station took{' '}
+              {line.past.ratio.toFixed(2)} times what was reckoned.
             </p>
           )}
           {line.basis === 'estimate' && (
