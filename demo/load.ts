@@ -239,10 +239,30 @@ export async function loadDemo(db: Db, now: Date): Promise<boolean> {
 async function orders(tx: Tx, { shopId, personId }: Caller, now: Date): Promise<void> {
   const jobs = await tx.selectFrom('job').select(['id', 'number']).orderBy('number').execute();
   const ofJob = (at: number): string => jobs[at]!.id;
-  const all = [
+  interface Line {
+    job: number;
+    title: string;
+    options: string;
+    count: number;
+    came: number;
+    price: number;
+    /** What goes back for it, in how many days, against which deposit. */
+    owed?: { by: number; deposit: number };
+  }
+  const all: {
+    supplier: string;
+    sort: 'goods' | 'outside-work';
+    ordered: number;
+    promised: number;
+    reference: string;
+    tracking: string;
+    freight: number | undefined;
+    lines: Line[];
+    back: { line: number; count: number; reason: string; until: number } | undefined;
+  }[] = [
     {
       supplier: 'Copper Yard',
-      sort: 'goods' as const,
+      sort: 'goods',
       ordered: -9,
       promised: -2,
       reference: 'CY-4471',
@@ -251,12 +271,21 @@ async function orders(tx: Tx, { shopId, personId }: Caller, now: Date): Promise<
       lines: [
         { job: 2, title: 'Heater hose 19 mm', options: '2 m, formed', count: 2, came: 2, price: 11_90 },
         { job: 3, title: 'Fuel hose 8 mm, SAE 30R9', options: '3 m', count: 1, came: 0, price: 24_00 },
+        {
+          job: 2,
+          title: 'Steering pump, rebuilt',
+          options: 'with its pulley',
+          count: 1,
+          came: 1,
+          price: 96_00,
+          owed: { by: 8, deposit: 25_00 },
+        },
       ],
       back: { line: 0, count: 1, reason: 'too stiff for the bend', until: 5 },
     },
     {
       supplier: 'Lathe and Loom',
-      sort: 'outside-work' as const,
+      sort: 'outside-work',
       ordered: -4,
       promised: 6,
       reference: 'block 0404',
@@ -284,7 +313,7 @@ async function orders(tx: Tx, { shopId, personId }: Caller, now: Date): Promise<
         by_id: personId,
       })
       .execute();
-    const amounts: { of_id: string; sort: 'price' | 'freight'; amount: number }[] = [];
+    const amounts: { of_id: string; sort: 'price' | 'freight' | 'deposit'; amount: number }[] = [];
     for (const [n, l] of o.lines.entries()) {
       const lineId = randomUUID();
       const back = o.back?.line === n ? o.back : undefined;
@@ -300,9 +329,11 @@ async function orders(tx: Tx, { shopId, personId }: Caller, now: Date): Promise<
           count: l.count,
           came: l.came,
           sent_back: back?.count ?? 0,
+          ...(l.owed ? { owed: l.count, owed_by: day(l.owed.by, now) } : {}),
         })
         .execute();
       amounts.push({ of_id: lineId, sort: 'price', amount: l.price });
+      if (l.owed) amounts.push({ of_id: lineId, sort: 'deposit', amount: l.owed.deposit });
       if (back)
         await tx
           .insertInto('sent_back')

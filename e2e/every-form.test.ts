@@ -276,6 +276,7 @@ const forms: readonly AForm[] = [
   },
   { form: 'SendBackForm', view: '/orders', press: ['Goes back: order 1'], submit: 'Send it back' },
   { form: 'SupplierList', view: '/orders', press: ["A supplier's list"], submit: 'Take it in' },
+  { form: 'GiveBackForm', view: '/orders', press: ['What is owed went back: order 1'], submit: 'It is back' },
   { form: 'SettleForm', view: '/orders', press: ['Money back'], submit: 'It is settled' },
   { form: 'ReceiveForm', view: '/orders', press: ['Came: order 1'], submit: 'It is here' },
   {

@@ -113,4 +113,23 @@ describe('an order', () => {
     await b.see('1 order moved; not on order here: CY-9.', '#main');
     await b.see('two parcels', '[aria-label="Order 1"]');
   });
+
+  it('a borrowed tool is named, says by when it goes back, and stays in the list until it is', async () => {
+    await at('Larkfield', 'kit');
+    await b.press('Something else, or a tool to borrow');
+    await b.type('What it is called', 'Cam lock tool');
+    await b.type('From', 'Rubber Hall');
+    await b.press('It is borrowed', '[role=dialog]');
+    await b.see('Say by when it goes back.', '[role=dialog]');
+    await b.type('Goes back by', '2027-01-08');
+    await b.press('It is borrowed', '[role=dialog]');
+    await b.see('ordered from Rubber Hall', book);
+    await b.go('/orders');
+    await b.press('Came: order 5');
+    await b.press('It is here', '[role=dialog]');
+    await b.see('1 owed back by', '[aria-label="Order 5"]');
+    await b.press('What is owed went back: order 5');
+    await b.press('It is back', '[role=dialog]');
+    await b.unseen('Cam lock tool', '#main');
+  });
 });

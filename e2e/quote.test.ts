@@ -61,6 +61,39 @@ describe('a quote', () => {
     await b.see('Trailer hitch wired', '.app-bench');
   });
 
+  it('what the customer does holds the step that waits for it until it is done', async () => {
+    const wanted = 'Car in: identity, photos, faults, what works, what is missing';
+    await b.press(wanted);
+    await b.choose('Who does it', 'The customer does or brings it');
+    await b.choose(
+      'Steps that wait for it',
+      'Penetrating oil on exhaust studs, bell dowels, mount and subframe bolts; repeat next day',
+    );
+    await b.press('Keep');
+    await b.see('done or brought by the customer', '.logbook-book');
+    await b.go(`/jobs/${job('Corvane')}/pull`);
+    await b.see(`the customer: ${wanted}`, '.app-bench');
+    await b.go(`/jobs/${job('Corvane')}/quote`);
+    await b.press(wanted);
+    await b.press('The customer has done or brought it');
+    await b.press('Keep');
+    await b.see(`done or brought by the customer: ${wanted}`, '.logbook-book');
+    await b.go(`/jobs/${job('Corvane')}/pull`);
+    await b.see('Next step', '.app-bench');
+    await b.unseen(`the customer: ${wanted}`, '.app-bench');
+    await b.go(`/jobs/${job('Corvane')}/quote`);
+  });
+
+  it('says with the quote what the job brings along', async () => {
+    const brings = panel('What it brings along');
+    await b.press('May come along', brings);
+    await b.press('Crankcase vent', brings);
+    await b.choose('Crankcase vent', 'open');
+    await b.press('Save', '[role=dialog]');
+    await b.press('Close', '[role=dialog]');
+    await b.see('it smells in the cabin and is heard', brings);
+  });
+
   it('goes out with what is open only for a reason', async () => {
     await b.press('Make quote 1');
     await b.press('Make it', '[role=dialog]');
@@ -81,6 +114,7 @@ describe('a quote', () => {
       await customer.size(390, 844);
       await customer.go(link);
       await customer.see('Not in it: Rust under the carpet.');
+      await customer.see('Crankcase vent open to the air');
       expect(await customer.tooWide()).toBe(false);
       expect(await customer.smallTargets()).toEqual([]);
       expect(await customer.axe()).toEqual([]);

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { partConditions } from '@bay/core/parts';
+import { linkFates, linkSorts, partConditions } from '@bay/core/parts';
 import { endpoint, id } from './endpoint.ts';
 import { act, kind, text } from './kind.ts';
 import { recordRow } from './record-row.ts';
@@ -23,6 +23,24 @@ export const partsKinds = {
       back: act,
     }),
     { acts: ['back'], signed: 'once' },
+  ),
+  link: kind<'link'>(
+    z.object({
+      what: z.enum(linkSorts),
+      name: text(80).min(2, 'Say what it is.'),
+      from: text(80).optional(),
+      to: text(80).optional(),
+      label: text(20).optional(),
+      fate: z.enum(linkFates),
+      capped: z.boolean().optional(),
+      cut: z.boolean().optional(),
+      step: text(120).optional(),
+      photoId: id.optional(),
+      off: act,
+      on: act,
+      dropped: z.object({ why: text(200).min(3, 'Say why it counts no more.') }).optional(),
+    }),
+    { acts: ['off', 'on', 'dropped'] },
   ),
 };
 

@@ -19,6 +19,7 @@ export const bareContext = (today: string): LineContext => ({
   steps: [],
   parts: [],
   circuits: [],
+  links: [],
   provisional: [],
   joints: [],
   people: [],

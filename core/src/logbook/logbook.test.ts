@@ -147,6 +147,10 @@ const shop: LineContext = {
     { key: 'p2', title: 'Engine loom', label: 'C-105' },
   ],
   circuits: [{ key: 'c1', title: 'Main relay to injectors' }],
+  links: [
+    { key: 'l1', title: 'Injector 3 plug', label: 'L3' },
+    { key: 'l2', title: 'Heater hose, upper', label: '' },
+  ],
   joints: [{ key: 'main caps', title: 'main caps' }],
   provisional: [
     { key: 'v1', title: 'loose: left mount, 2 bolts' },
@@ -167,6 +171,21 @@ describe('one line for every kind that can be written in one', () => {
     ['finding: weep at the rear seal', { kind: 'finding', what: 'weep at the rear seal' }],
     ['moved C-104 to shelf D1', { kind: 'moved', key: 'p1', place: 'shelf D1' }],
     ['moved: loom to bench 2', { kind: 'moved', key: 'p2', place: 'bench 2' }],
+    [
+      'freed: coolant temperature plug, loom to sender, L14, capped',
+      {
+        kind: 'freed',
+        name: 'coolant temperature plug',
+        from: 'loom',
+        to: 'sender',
+        label: 'L14',
+        capped: true,
+      },
+    ],
+    ['freed: L3', { kind: 'freed', key: 'l1', name: 'Injector 3 plug' }],
+    ['freed: old alarm feed, cut, out', { kind: 'freed', cut: true, fate: 'out' }],
+    ['mated: L3', { kind: 'mated', key: 'l1' }],
+    ['mated: upper heater hose', { kind: 'mated', key: 'l2' }],
     [
       'bagged 6 bell bolts M10 x 60, bag 031, shelf C2',
       { kind: 'bag', what: '6 bell bolts M10 x 60', label: '031', place: 'shelf C2' },

@@ -7,6 +7,7 @@ import { parseMeasure } from '../units/index.ts';
 import { readDay } from './days.ts';
 import { fluidSystemOf, fluidSystems } from '../fluids/index.ts';
 import type { FluidSystemId } from '../fluids/index.ts';
+import type { LinkFate } from '../parts/index.ts';
 import { pick, wordsOf } from './words.ts';
 import type { Named, Picked } from './words.ts';
 
@@ -25,6 +26,8 @@ export interface LineContext {
   steps: readonly (Named & { status: string })[];
   parts: readonly (Named & { label: string })[];
   circuits: readonly Named[];
+  /** Links that are not mated yet. */
+  links: readonly (Named & { label: string })[];
   provisional: readonly Named[];
   /** Joints that have a name on this job already. */
   joints: readonly Named[];
@@ -48,6 +51,20 @@ export type LogEntryDraft =
   | ({ kind: 'finding'; text: string; what: string; follows?: string } & Understood)
   | ({ kind: 'moved'; text: string; key: string; place: string } & Understood)
   | ({ kind: 'bag'; text: string; what: string; label: string; place?: string } & Understood)
+  | ({
+      kind: 'freed';
+      text: string;
+      /** Of a link that is in the list already. */
+      key?: string;
+      name: string;
+      from?: string;
+      to?: string;
+      label?: string;
+      capped?: boolean;
+      cut?: boolean;
+      fate?: LinkFate;
+    } & Understood)
+  | ({ kind: 'mated'; text: string; key: string } & Understood)
   | ({
       kind: 'fluid';
       text: string;
@@ -381,6 +398,52 @@ const bag: Shape = (text) => {
   };
 };
 
+const link: Shape = (text, { links }) => {
+  const m = Match.of(/^(?<way>freed|mated)\s*:\s*(?<what>.+)$/di, text);
+  if (!m) return undefined;
+  const [said, ...more] = m
+    .must('what')
+    .split(',')
+    .map((w) => w.trim());
+  const named = links.find((l) => l.label !== '' && l.label.toLowerCase() === said!.toLowerCase());
+  if (m.must('way').toLowerCase() === 'mated') {
+    const found: Picked<LineContext['links'][number]> = named ? { hit: named } : pick(said!, links, 'link');
+    if (isBroken(found)) return m.broken('what', found.sentence);
+    return {
+      kind: 'mated',
+      text,
+      key: found.hit.key,
+      pieces: m.piece('what', 'link', found.hit.title),
+      understood: `mated: ${found.hit.title}`,
+    };
+  }
+  if (named) {
+    return {
+      kind: 'freed',
+      text,
+      key: named.key,
+      name: named.title,
+      pieces: m.piece('what', 'link', named.title),
+      understood: `off: ${named.title}`,
+    };
+  }
+  const ends = more.map((w) => /^(?:from\s+)?(.+?)\s+to\s+(.+)$/i.exec(w)).find((e) => e !== null);
+  const label = more.find((w) => /^(?:label\s+)?[a-z]{1,3}-?\d{1,4}$/i.test(w))?.replace(/^label\s+/i, '');
+  const has = (word: string): boolean => more.some((w) => w.toLowerCase() === word);
+  return {
+    kind: 'freed',
+    text,
+    name: said!,
+    ...(ends ? { from: ends[1]!, to: ends[2]! } : {}),
+    ...(label ? { label: label.toUpperCase() } : {}),
+    ...(has('capped') ? { capped: true } : {}),
+    ...(has('cut') ? { cut: true } : {}),
+    ...(has('goes') ? { fate: 'goes' as const } : has('out') ? { fate: 'out' as const } : {}),
+    pieces: m.piece('what', 'link'),
+    understood: `off: ${said!}${ends ? `, ${ends[1]!} to ${ends[2]!}` : ''}${label ? `, label ${label.toUpperCase()}` : ''}`,
+  };
+};
+
 const fluid: Shape = (text) => {
   const m = Match.of(
     /^(?<way>drained|filled|topped up)\s*:?\s+(?<amount>[\d.,]+(?:\s+\d+\/\d+)?\s*(?:l|litres?|liters?|ml|qts?|quarts?|gals?|gallons?|pts?|pints?|fl oz)?)\s+(?:of\s+)?(?<what>[a-z].*)$/di,
@@ -595,6 +658,7 @@ export const shapes: readonly Shape[] = [
   torque,
   measurement,
   bag,
+  link,
   moved,
   fluid,
   step,

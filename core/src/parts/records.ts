@@ -1,4 +1,5 @@
 import type { Act, Stamp } from '../rules/stamp.ts';
+import type { LinkRecord } from './links.ts';
 
 export const partConditions = ['good', 'worn', 'damaged', 'missing'] as const;
 export type PartCondition = (typeof partConditions)[number];
@@ -24,4 +25,5 @@ export interface BagRecord extends Stamp {
 export interface PartsRecords {
   part: PartRecord;
   bag: BagRecord;
+  link: LinkRecord;
 }

@@ -7,6 +7,7 @@ import { factsContent } from '../facts/content.ts';
 import { fitContent } from '../fit/content.ts';
 import { kitContent } from '../kit/content.ts';
 import { moneyContent } from '../money/content.ts';
+import { partsContent } from '../parts/content.ts';
 import { prepContent } from '../prep/content.ts';
 import { pullContent } from '../pull/content.ts';
 import { codedSentences, danglingIds, idsIn, familiesOf, stringsIn } from '../rules/content.ts';
@@ -26,6 +27,7 @@ export const allContent: readonly CapabilityContent[] = [
   fitContent,
   kitContent,
   moneyContent,
+  partsContent,
   prepContent,
   pullContent,
   schoolsContent,

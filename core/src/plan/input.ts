@@ -17,6 +17,7 @@ import { noSource } from '../prep/records.ts';
 import type { BoltedRole, TorqueRecord } from '../prep/records.ts';
 import { torquesSinceOut } from '../prep/undone.ts';
 import { jointState } from '../prep/sheets.ts';
+import { rollCall, stillOff } from '../parts/index.ts';
 import { latest } from '../rules/stamp.ts';
 import { notRunAfter } from '../handover/runs.ts';
 import { recordsOf } from '../records/index.ts';
@@ -71,6 +72,11 @@ function openMatters(material: JobMaterial): OpenMatter[] {
       what: `being made, ${m.making.title}: ${m.next!.step.title.toLowerCase()}`,
     })),
     ...approvals.map((a) => ({ gate: 'First drive' as const, what: `approval asked for, ${a.what}` })),
+    ...rollCall(recordsOf(material, 'link')).unmated.map((what) => ({
+      gate: 'First crank' as const,
+      what: `not mated, ${what}`,
+    })),
+    ...stillOff(recordsOf(material, 'task')),
     ...worksOpen(recordsOf(material, 'works')).map((what) => ({ gate: 'Hand over' as const, what })),
   ];
 }
@@ -95,6 +101,9 @@ function untightenedJoints(material: JobMaterial): { on: BoltedRole; what: strin
   });
 }
 
+/** Steps at which nothing may hold the engine to the car any more. */
+const liftSteps = ['rm-lift-50', 'rm-exit'] as const;
+
 /** What steps wait for, by the key of the step's record. */
 function waitsOf(material: JobMaterial): Record<string, HeldFor[]> {
   const waits: Record<string, HeldFor[]> = {};
@@ -106,6 +115,9 @@ function waitsOf(material: JobMaterial): Record<string, HeldFor[]> {
     const waitsFor = answer ? `a yes to "${what}", to which the answer was no` : `an answer to "${what}"`;
     for (const key of holds ?? []) (waits[key] ??= []).push({ waitsFor });
   }
+  const { holding } = rollCall(recordsOf(material, 'link'));
+  for (const what of holding)
+    for (const key of liftSteps) (waits[key] ??= []).push({ waitsFor: `${what}, which still holds the engine` });
   for (const { who, title, due, holds } of awaitedOf(recordsOf(material, 'quote-line'), recordsOf(material, 'kit')))
     for (const step of holds)
       (waits[step] ??= []).push({

@@ -1,5 +1,6 @@
 import { interfaces } from '../fit/data/interfaces.ts';
 import type { LineContext, Thing } from '../logbook/index.ts';
+import { linkState } from '../parts/index.ts';
 import { recordsOf } from '../records/index.ts';
 import type { JobMaterial } from './input.ts';
 import type { Plan } from './plan.ts';
@@ -20,6 +21,9 @@ export function lineContextOf(
     steps: workSteps(plan, tasks, donor).map(({ key, title, status }) => ({ key, title, status })),
     parts: Object.entries(recordsOf(material, 'part')).map(([key, p]) => ({ key, title: p.title, label: p.label })),
     circuits: Object.entries(recordsOf(material, 'circuit')).map(([key, c]) => ({ key, title: c.title })),
+    links: Object.entries(recordsOf(material, 'link'))
+      .filter(([, l]) => ['holds', 'off'].includes(linkState(l)))
+      .map(([key, l]) => ({ key, title: l.name, label: l.label ?? '' })),
     joints: Object.values(recordsOf(material, 'joint')).map(({ name }) => ({ key: name, title: name })),
     provisional: plan.provisional.filter((p) => p.from === 'person').map((p) => ({ key: p.key, title: p.title })),
   };

@@ -2,6 +2,7 @@ import type { Plan } from './plan.ts';
 import { taskTitle, titleOf } from './title.ts';
 import { schoolEffects } from '../schools/effects.ts';
 import { pullSteps } from '../pull/data/steps.ts';
+import { returnsOf } from '../parts/index.ts';
 import { stepList } from './step-lists.ts';
 import type { StepListId } from './step-lists.ts';
 import type { TaskRecord } from '../pull/records.ts';
@@ -51,6 +52,11 @@ export function workSteps(plan: Plan, tasks: Tasks, donor: boolean): WorkStep[] 
     ...(donor ? ofList(plan, 'donor', tasks) : []),
     ...ofList(plan, 'pull', tasks),
     ...ofList(plan, 'prep', tasks),
+    ...returnsOf(tasks).map(({ def, done }) => {
+      const step = simple(def.id, def.title, 'connect');
+      // Off once more after it was back: what was written then says nothing of now.
+      return done ? step : { ...step, status: step.status === 'on-it' ? ('on-it' as const) : ('free' as const) };
+    }),
     ...plan.fitTasks.map((t) => simple(t.id, t.title, 'fit')),
     ...plan.benchTests.map((t) => simple(t.def.id, taskTitle(t.def.id), 'connect')),
     ...ofList(plan, 'own', tasks),

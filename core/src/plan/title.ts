@@ -3,6 +3,7 @@ import { gateLines } from '../commissioning/index.ts';
 import { interfaces } from '../fit/index.ts';
 import { kitLines } from '../kit/index.ts';
 import { pullSteps, workStates } from '../pull/index.ts';
+import { returnDefs } from '../parts/index.ts';
 import { isOwn, ownTitle } from '../memory/index.ts';
 import { buildSteps } from '../prep/data/build-up.ts';
 import { benchTests, usualCircuits } from '../systems/index.ts';
@@ -14,6 +15,7 @@ const titles = new Map<string, string>([
   ...pullSteps.map((s) => [s.id, s.title] as const),
   ...schoolEffects.flatMap((e) => (e.addsSteps ?? []).map((s) => [s.id, s.title] as const)),
   ...workStates.map((s) => [s.id, s.title] as const),
+  ...returnDefs.map((r) => [r.id, r.title] as const),
   ...buildSteps.map((s) => [s.id, s.title] as const),
   ...benchTests.map((t) => [t.id, t.test] as const),
   ...gateLines.map((g) => [g.id, g.mustBe] as const),

@@ -3,6 +3,7 @@ import { bearerOf, factDef } from '@bay/core/facts';
 import { readLogLine } from '@bay/core/logbook';
 import type { LineContext, LogEntryDraft } from '@bay/core/logbook';
 import { holdAs, lineContextOf, orderedAs, stepBasis } from '@bay/core/plan';
+import { sortOfLink } from '@bay/core/parts';
 import { noSource, sheetOf } from '@bay/core/prep';
 import { recordsOf } from '@bay/core/records';
 import type { RecordKind } from '@bay/contract/records';
@@ -196,6 +197,23 @@ export async function writeLine(
       return put(tx, caller, line, 'part', draft.key, (now) => ({ ...now, place: draft.place }));
     case 'bag':
       return add(tx, caller, line, 'bag', { what: draft.what, label: draft.label, place: draft.place });
+    case 'freed': {
+      const { key, name, from, to, label, capped, cut, fate = 'back' } = draft;
+      if (key !== undefined) return put(tx, caller, line, 'link', key, (now) => ({ ...now, off: {} }));
+      return add(tx, caller, line, 'link', {
+        what: sortOfLink(name),
+        name,
+        from,
+        to,
+        label,
+        capped,
+        cut,
+        fate,
+        off: {},
+      });
+    }
+    case 'mated':
+      return put(tx, caller, line, 'link', draft.key, (now) => ({ ...now, on: {} }));
     case 'fluid':
       return add(tx, caller, line, 'fluid', {
         way: draft.way,

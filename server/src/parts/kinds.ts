@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { sql } from 'kysely';
-import { Refusal } from '../http/problem.ts';
+import { linkFateWords, linkTitle } from '@bay/core/parts';
+import { badInput, Refusal } from '../http/problem.ts';
 import { kindRule } from '../records/kind.ts';
 import type { KindRule } from '../records/kind.ts';
 
@@ -52,5 +53,32 @@ export const partsKinds = [
       return `bagged ${data.what}, bag ${data.label}${data.place ? `, ${data.place}` : ''}`;
     },
     complete: ofOneJob('bag'),
+  }),
+  kindRule({
+    kind: 'link',
+    logKind: 'link',
+    station: 'pull',
+    check: (data) => {
+      if (data.on && !data.off) throw badInput({ 'data.on': 'It is not off yet, so it cannot be mated.' });
+      if (data.on && data.fate !== 'back') throw badInput({ 'data.on': 'It does not go back on.' });
+    },
+    describe: (data, { before }) => {
+      const what = linkTitle(data);
+      if (data.dropped && !before?.dropped) return `counts no more: ${what}, ${data.dropped.why}`;
+      if (data.on && !before?.on) return `mated: ${what}`;
+      const ends = [data.from, data.to].filter((e) => e !== undefined).join(' to ');
+      const said = [
+        ends,
+        data.cut ? 'cut' : '',
+        data.capped ? 'capped' : '',
+        data.fate === 'back' ? '' : linkFateWords[data.fate].toLowerCase(),
+      ]
+        .filter((w) => w !== '')
+        .join(', ');
+      if (data.off && !before?.off) return `off: ${what}${said === '' ? '' : `, ${said}`}`;
+      if (before?.off && !data.off) return `not off after all: ${what}`;
+      return `${before ? 'link' : 'to come off'}: ${what}${said === '' ? '' : `, ${said}`}`;
+    },
+    about: (data, key) => data.step ?? key,
   }),
 ];

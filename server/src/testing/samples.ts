@@ -66,6 +66,10 @@ export const samples: Record<RecordKind, Sample> = {
     key: uuid,
     data: { when: 'before', sort: 'rollers', on: '2026-11-20', taken: 'wheels', burns: 'spark', powerKw: 80 },
   },
+  link: {
+    key: '5b1c9b5e-1111-4b5f-8e41-5a2b8b1c7d33',
+    data: { what: 'plug', name: 'Injector 3', fate: 'back', label: 'L3' },
+  },
   'own-line': {
     key: 'own-strap-for-the-tank-a1b2',
     data: { sort: 'step', title: 'Strap for the tank', why: 'it rattles', station: 'connect' },

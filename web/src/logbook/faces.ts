@@ -32,6 +32,7 @@ import {
   IconSignature,
   IconTool,
   IconTruckDelivery,
+  IconUnlink,
 } from '@tabler/icons-react';
 import type { Icon } from '@tabler/icons-react';
 import type { LogKind } from '@bay/core/logbook';
@@ -46,6 +47,7 @@ const faces: Readonly<Record<LogKind, { Icon: Icon; word: string }>> = {
   fluid: { Icon: IconDroplet, word: 'Fluid' },
   photo: { Icon: IconCamera, word: 'Photo' },
   part: { Icon: IconBox, word: 'Part moved' },
+  link: { Icon: IconUnlink, word: 'Link' },
   bag: { Icon: IconBarrel, word: 'Bag of bolts' },
   hold: { Icon: IconHandStop, word: 'Hold' },
   release: { Icon: IconLockOpen, word: 'Release' },

@@ -2,15 +2,15 @@ import { useMemo, useState } from 'react';
 import { factDef, isFactId } from '@bay/core/facts';
 import { foreseenOf } from '@bay/core/money';
 import { truthIn } from '@bay/core/rules';
-import { counted } from '@bay/core/units';
 import { FactEditor, usualBearer } from '../facts/index.ts';
 import { useJob } from '../sheet/index.ts';
-import { columns } from '../ui/index.ts';
+import { columns, Fold } from '../ui/index.ts';
 
 /** What the job brings along that stands in no line of its quote; what may hold asks for its fact. */
 export function ForeseenPanel() {
   const { plan, mayWrite } = useJob();
   const [fact, setFact] = useState<string>();
+  const [unfolded, setUnfolded] = useState(false);
   const all = useMemo(() => foreseenOf(truthIn(plan.scope)), [plan.scope]);
   const sure = all.filter((f) => f.state === 'holds');
   const open = all.filter((f) => f.state === 'open');
@@ -30,10 +30,13 @@ export function ForeseenPanel() {
       </ul>
       {sure.length === 0 && <p className="quiet">Nothing of what is known so far.</p>}
       {open.length > 0 && (
-        <details>
-          <summary>
-            {counted(open.length, 'thing')} may come along: nobody knows the {open.length === 1 ? 'fact' : 'facts'}
-          </summary>
+        <Fold
+          name="May come along"
+          note="nobody knows the facts it hangs on"
+          count={open.length}
+          open={unfolded}
+          toggle={() => setUnfolded(!unfolded)}
+        >
           <ul className="rows">
             {open.map(({ def, needs }) => (
               <li key={def.id} className="cells" style={columns('minmax(120px, 1fr) minmax(0, 2.6fr)')}>
@@ -54,7 +57,7 @@ export function ForeseenPanel() {
               </li>
             ))}
           </ul>
-        </details>
+        </Fold>
       )}
       {fact && <FactEditor factId={fact} bearer={usualBearer(fact)} close={() => setFact(undefined)} />}
     </section>

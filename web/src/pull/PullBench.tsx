@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import { useJob } from '../sheet/index.ts';
+import { Links } from '../parts/index.ts';
 import { JobSchools } from '../schools/index.ts';
 import { LiftPanel } from './LiftPanel.tsx';
 import { StepList } from './StepList.tsx';
@@ -21,6 +22,7 @@ export default function PullBench() {
         </p>
       )}
       <StepList of="pull" />
+      <Links of="off" />
       <LiftPanel lift="out" />
       <JobSchools
         ids={['sch-battery-order', 'sch-fuel-release', 'sch-fuel-open-when', 'sch-out-together', 'sch-sealed-aside']}

@@ -1,11 +1,14 @@
+import { useState } from 'react';
 import { twoPeopleAt } from '@bay/core/crew';
 import { becauseWords } from '@bay/core/facts';
 import { usedUpAt } from '@bay/core/kit';
 import { shortTitleOf, titleOf } from '@bay/core/plan';
+import { linkTitle } from '@bay/core/parts';
 import { stands } from '@bay/core/pull';
 import { SecondSignature } from '../crew/index.ts';
 import { History } from '../logbook/index.ts';
-import { useJob } from '../sheet/index.ts';
+import { LinkForm } from '../parts/index.ts';
+import { useJob, useRecords } from '../sheet/index.ts';
 import { dayWords, timeWords } from '../ui/index.ts';
 import type { Placed } from './useStep.ts';
 import { heldWords, statusWords, unmetWords } from './step-words.ts';
@@ -77,8 +80,10 @@ export function StepHeld({ state }: Placed) {
 /** Everything else about a step: how, why here, with what, because of which facts, and what was written on it. */
 export function StepMore(placed: Placed) {
   const { line, state, record, recordKey } = placed;
-  const { sheet, plan } = useJob();
+  const { sheet, plan, mayWrite } = useJob();
   const { def } = line;
+  const [freeing, setFreeing] = useState(false);
+  const here = Object.values(useRecords('link')).filter((l) => l.step === recordKey && !l.dropped);
   const two = twoPeopleAt(def.id);
   const facts: readonly (readonly [name: string, words: string | undefined])[] = [
     ['How', def.how],
@@ -107,6 +112,19 @@ export function StepMore(placed: Placed) {
           </p>
         ) : null,
       )}
+      {here.length > 0 && (
+        <p className="meta">
+          <b>Came off here:</b> {here.map(linkTitle).join(', ')}
+        </p>
+      )}
+      {mayWrite && state.status !== 'waived' && !recordKey.startsWith('donor-') && recordKey.startsWith('rm-') && (
+        <div className="row-actions">
+          <button type="button" className="plain-button small" onClick={() => setFreeing(true)}>
+            Something comes off here
+          </button>
+        </div>
+      )}
+      {freeing && <LinkForm step={recordKey} close={() => setFreeing(false)} />}
       {record && <History jobId={sheet.job.id} about={recordKey} title={def.title} />}
     </div>
   );

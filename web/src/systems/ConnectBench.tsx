@@ -22,6 +22,7 @@ import type { CircuitDef, CircuitRecord, UsualField } from '@bay/core/systems';
 import { newId } from '../api/index.ts';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { History } from '../logbook/index.ts';
+import { Links } from '../parts/index.ts';
 import {
   columns,
   dayWords,
@@ -429,6 +430,7 @@ function Signals() {
 }
 
 const tabs = {
+  links: 'Reconnect',
   circuits: 'Circuits',
   signals: 'Signals',
   tests: 'Earths and bench tests',
@@ -446,6 +448,7 @@ export default function ConnectBench() {
         <h2>Circuits, earths, lines</h2>
       </div>
       <Tabs names={tabs} at={tab} to={setTab}>
+        {tab === 'links' && <Links of="on" />}
         {tab === 'circuits' && <Circuits />}
         {tab === 'signals' && <Signals />}
         {tab === 'tests' && (

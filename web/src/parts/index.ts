@@ -1,0 +1,1 @@
+export { LinkForm, Links } from './Links.tsx';
