@@ -72,14 +72,21 @@ describe('a quote', () => {
     await b.press('Keep');
     await b.see('done or brought by the customer', '.logbook-book');
     await b.go(`/jobs/${job('Corvane')}/pull`);
+    await b.see('Next step', '.app-bench');
+    await b.driver.executeScript(
+      `[...document.querySelectorAll('.counts button')].find((e) => / open:/.test(e.getAttribute('aria-label'))).click()`,
+    );
     await b.see(`the customer: ${wanted}`, '.app-bench');
     await b.go(`/jobs/${job('Corvane')}/quote`);
     await b.press(wanted);
-    await b.press('The customer has done or brought it');
+    await b.tick('The customer has done or brought it');
     await b.press('Keep');
     await b.see(`done or brought by the customer: ${wanted}`, '.logbook-book');
     await b.go(`/jobs/${job('Corvane')}/pull`);
     await b.see('Next step', '.app-bench');
+    await b.driver.executeScript(
+      `[...document.querySelectorAll('.counts button')].find((e) => / open:/.test(e.getAttribute('aria-label'))).click()`,
+    );
     await b.unseen(`the customer: ${wanted}`, '.app-bench');
     await b.go(`/jobs/${job('Corvane')}/quote`);
   });

@@ -12,6 +12,7 @@ export const viewsOf = (
   ['the Floor', '/', 'The Yard'],
   ['book in', '/book-in', 'What the customer wants'],
   ['orders', '/orders', 'Late'],
+  ['the store', '/store', 'C-101'],
   ['units', '/units', 'Engine unit of the coupe'],
   ['schools', '/schools', 'Not a matter of school'],
   ['sums', '/sums', 'Source'],

@@ -286,7 +286,7 @@ export const find = endpoint({
   query: z.object({ q: z.string().trim().max(80) }),
   reply: z.object({
     hits: z.array(
-      z.object({ kind: z.enum(['job', 'unit', 'part']), title: z.string(), detail: z.string(), to: z.string() }),
+      z.object({ kind: z.enum(['job', 'unit', 'part', 'bag']), title: z.string(), detail: z.string(), to: z.string() }),
     ),
   }),
 });

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { linkFates, linkSorts, partConditions } from '@bay/core/parts';
-import { endpoint, id } from './endpoint.ts';
-import { act, kind, text } from './kind.ts';
+import { bagReuses, linkFates, linkSorts, partConditions, partFates } from '@bay/core/parts';
+import { command, endpoint, id, line } from './endpoint.ts';
+import { act, amount, kind, text } from './kind.ts';
 import { recordRow } from './record-row.ts';
 
 export const partsKinds = {
@@ -13,6 +13,11 @@ export const partsKinds = {
       label: text(20),
       place: text(60),
       note: text(300).optional(),
+      variant: text(80).optional(),
+      number: text(60).optional(),
+      fate: z.enum(partFates).optional(),
+      forJob: id.optional(),
+      goneTo: text(80).optional(),
     }),
   ),
   bag: kind<'bag'>(
@@ -20,6 +25,11 @@ export const partsKinds = {
       what: text(200).min(2, 'Say what is in the bag.'),
       label: text(20).min(1, 'Give the bag its number.'),
       place: text(80).optional(),
+      count: z.number('A count is a whole number.').int('Counted whole.').min(0).max(999, 'At most 999.').optional(),
+      thread: text(40).optional(),
+      lengthMm: amount.positive('A length is above nothing.').max(1000, 'At most a metre.').optional(),
+      head: text(40).optional(),
+      reuse: z.enum(bagReuses).optional(),
       back: act,
     }),
     { acts: ['back'], signed: 'once' },
@@ -51,4 +61,73 @@ export const readPart = endpoint({
   access: 'look',
   params: z.object({ partId: id }),
   reply: z.object({ jobId: id, number: z.string(), carName: z.string(), record: recordRow }),
+});
+
+/** Something that lies in the shop: a part, a bag, a unit. */
+export const stored = z.object({
+  sort: z.enum(['part', 'bag', 'unit']),
+  id,
+  title: z.string(),
+  label: z.string(),
+  place: z.string(),
+  /** Condition of a part, count of a bag, kind of a unit. */
+  detail: z.string(),
+  /** The job that it came from; of a unit the one that it serves. */
+  jobId: id.nullable(),
+  jobNumber: z.string().nullable(),
+  carName: z.string().nullable(),
+  /** Of a part: the open job that it is kept for. */
+  forJobId: id.nullable(),
+  forJobNumber: z.string().nullable(),
+  fate: z.enum(partFates),
+  since: z.string(),
+  key: z.string(),
+  revision: z.number(),
+});
+export type Stored = z.infer<typeof stored>;
+export const listStore = endpoint({
+  method: 'get',
+  path: '/api/store',
+  summary: 'What lies in the shop: found by words, by place, by job; a page by title',
+  access: 'look',
+  query: z.object({
+    q: z.string().trim().max(80).default(''),
+    place: z.string().trim().max(80).optional(),
+    jobId: id.optional(),
+    /** Also what is gone, built in or went back on. */
+    all: z.stringbool().default(false),
+  }),
+  reply: z.object({ things: z.array(stored), more: z.boolean() }),
+});
+export const listPlaces = endpoint({
+  method: 'get',
+  path: '/api/store/places',
+  summary: 'The places of the shop with how many things lie in each',
+  access: 'look',
+  reply: z.object({ places: z.array(z.object({ place: z.string(), things: z.number(), oldest: z.string() })) }),
+});
+export const movePlace = endpoint({
+  method: 'post',
+  path: '/api/store/move',
+  summary: 'Everything that lies in one place lies in another now',
+  access: 'work',
+  body: z.object({ ...command, from: line(80), to: line(80) }),
+  reply: z.object({ moved: z.number() }),
+});
+export const changeStored = endpoint({
+  method: 'post',
+  path: '/api/store/:sort/:thingId',
+  summary: 'A part or a bag lies elsewhere, is kept for a job, or is gone; what is not named stays as it is',
+  access: 'work',
+  params: z.object({ sort: z.enum(['part', 'bag']), thingId: id }),
+  body: z.object({
+    ...command,
+    revision: z.number().int().min(1),
+    place: line(60).optional(),
+    /** Null lets it go free. */
+    forJob: id.nullable().optional(),
+    fate: z.enum(partFates).optional(),
+    goneTo: text(80).optional(),
+  }),
+  reply: z.object({ revision: z.number() }),
 });

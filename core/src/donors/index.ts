@@ -4,3 +4,4 @@ export { harvestParts, labelRules } from './data/harvest.ts';
 export { donorMoneyRules } from './data/money.ts';
 export * from './account.ts';
 export * from './records.ts';
+export * from './shell.ts';

@@ -1,4 +1,4 @@
-import type { Stamp } from '../rules/stamp.ts';
+import type { Act, Stamp } from '../rules/stamp.ts';
 
 /** What a donor cost and what it brought back. */
 export const donorEntrySorts = ['bought', 'cost', 'sold', 'issued'] as const;
@@ -16,9 +16,32 @@ export interface DonorEntryRecord extends Stamp {
   sort: DonorEntrySort;
   what: string;
   on: string;
+  /** The part that was sold or taken into a job: it earns once. */
+  partKey?: string | undefined;
   amount?: number | undefined;
 }
 
+/** What became of the shell of a donor. */
+export interface ShellRecord extends Stamp {
+  fate: 'sold' | 'scrapped';
+  goneTo: string;
+  on: string;
+}
+
+/** What a seller says of a donor: nothing rests on it before somebody looked. */
+export interface ClaimRecord extends Stamp {
+  /** One thing alone: "belt and pump done" is two. */
+  what: string;
+  saidBy: string;
+  /** Engine, gearbox, or the whole car. */
+  on: ClaimOn;
+  looked?: Act<{ holds: boolean; how: string }> | undefined;
+}
+export const claimsOn = ['engine', 'gearbox', 'car'] as const;
+export type ClaimOn = (typeof claimsOn)[number];
+
 export interface DonorsRecords {
+  shell: ShellRecord;
+  claim: ClaimRecord;
   'donor-entry': DonorEntryRecord;
 }

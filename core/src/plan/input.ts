@@ -76,6 +76,12 @@ function openMatters(material: JobMaterial): OpenMatter[] {
       gate: 'First crank' as const,
       what: `not mated, ${what}`,
     })),
+    ...Object.values(recordsOf(material, 'claim'))
+      .filter((c) => !c.looked)
+      .map((c) => ({
+        gate: c.on === 'engine' ? ('Engine closed up' as const) : ('Engine in' as const),
+        what: `only said by ${c.saidBy}, ${c.what}`,
+      })),
     ...stillOff(recordsOf(material, 'task')),
     ...worksOpen(recordsOf(material, 'works')).map((what) => ({ gate: 'Hand over' as const, what })),
   ];

@@ -31,13 +31,14 @@ beforeAll(async () => {
   writers = [shop.manager, shop.technician, Object.assign(elsewhere, { url: servers[1]!.url })];
   jobId = await bookedJob(shop.manager);
   for (const role of ['engine', 'gearbox'] as const) await added(role, role, jobId);
+  await added('car', 'donor', jobId);
 });
 afterAll(async () => {
   await Promise.all(servers.map((s) => s.stop()));
   await database.drop();
 });
 
-async function added(kind: 'engine' | 'gearbox', role: 'engine' | 'gearbox', job: string) {
+async function added(kind: 'engine' | 'gearbox' | 'car', role: 'engine' | 'gearbox' | 'donor', job: string) {
   const body = {
     commandId: commandId(),
     kind,
@@ -58,11 +59,11 @@ const book = async (job = jobId) =>
 describe('a record', () => {
   // A line may be written once only: what it is to begin with depends on no other.
   it.each(recordKinds.filter((k) => k !== 'photo'))('%s', async (kind) => {
-    const { key: sampleKey, data: plain, begins, ends, speaksOf, counts } = samples[kind];
-    if (speaksOf)
+    const { key: sampleKey, data: plain, begins, ends, speaksOf = [], counts } = samples[kind];
+    for (const other of speaksOf)
       await shop.manager.good(putRecord, {
-        params: { jobId, kind: speaksOf.kind, key: speaksOf.key },
-        body: { commandId: commandId(), data: speaksOf.data, revision: 0 },
+        params: { jobId, kind: other.kind, key: other.key },
+        body: { commandId: commandId(), data: other.data, revision: 0 },
       });
     const named = /^[0-9a-f-]{36}$/.test(sampleKey);
     for (const round of rounds) {

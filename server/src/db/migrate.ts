@@ -18,6 +18,7 @@ import * as forecasts from './migrations/0016-forecasts.ts';
 import * as quotes from './migrations/0017-quotes.ts';
 import * as ownLines from './migrations/0019-own-lines.ts';
 import * as owedBack from './migrations/0020-owed-back.ts';
+import * as store from './migrations/0021-store.ts';
 import * as orders from './migrations/0018-orders.ts';
 import * as returning from './migrations/0009-returning.ts';
 import * as sharedRecord from './migrations/0003-shared-record.ts';
@@ -45,6 +46,7 @@ const migrations: readonly { name: string; up: string }[] = [
   { name: '0018-orders', up: orders.up },
   { name: '0019-own-lines', up: ownLines.up },
   { name: '0020-owed-back', up: owedBack.up },
+  { name: '0021-store', up: store.up },
 ];
 
 const lockNumber = 7_240_117;

@@ -8,6 +8,7 @@ import type { UnitRole } from '@bay/contract/jobs';
 import type { OwnQuote, paymentSorts, Quote } from '@bay/contract/money';
 import type { WorkKind } from '@bay/core/clock';
 import type { OrderSort } from '@bay/core/orders';
+import type { PartFate } from '@bay/core/parts';
 import type { StationId } from '@bay/core/jobs';
 
 type Stamp = ColumnType<Date, Date | string | undefined, Date | string>;
@@ -227,8 +228,35 @@ export interface Database {
     half_signed: boolean;
   };
   supplier: { id: string; shop_id: string; name: string; revision: Generated<number>; created_at: Stamp };
-  part: { id: string; shop_id: string; job_id: string; key: string; title: string; label: string; place: string };
-  bag: { id: string; shop_id: string; job_id: string; key: string; what: string; label: string; place: string | null };
+  part: {
+    id: string;
+    shop_id: string;
+    job_id: string;
+    key: string;
+    take_id: string;
+    title: string;
+    label: string;
+    place: string;
+    condition: string;
+    variant: string | null;
+    fate: PartFate;
+    for_job: string | null;
+    revision: number;
+    at: Stamp;
+  };
+  bag: {
+    id: string;
+    shop_id: string;
+    job_id: string;
+    key: string;
+    what: string;
+    label: string;
+    place: string | null;
+    count: number | null;
+    back_at: Stamp | null;
+    revision: number;
+    at: Stamp;
+  };
   kit_line: {
     shop_id: string;
     job_id: string;

@@ -343,6 +343,13 @@ const calls: Record<string, (ids: Ids) => Input> = {
       orders: [{ reference: 'none such', promisedOn: '2026-12-01' }],
     }),
   }),
+  listStore: () => ({ query: { q: 'unit' } as never }),
+  listPlaces: () => ({}),
+  movePlace: () => ({ body: body({ from: 'C3', to: 'C3 below' }) }),
+  changeStored: (i) => ({
+    params: { sort: 'part', thingId: i.partId },
+    body: body({ revision: 1, place: 'C3' }),
+  }),
   readPart: (i) => ({ params: { partId: i.partId } }),
   putFact: (i) => ({
     params: { jobId: i.jobId, bearer: 'car', factId: 'rec-hv-system' },

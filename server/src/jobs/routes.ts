@@ -262,7 +262,7 @@ export function jobRoutes(on: Registry): void {
   on.shop(contract.find, async (tx, { query }) => {
     if (query.q === '') return { hits: [] };
     const most = 8;
-    const { rows } = await sql<{ kind: 'job' | 'unit' | 'part'; title: string; detail: string; to: string }>`
+    const { rows } = await sql<{ kind: 'job' | 'unit' | 'part' | 'bag'; title: string; detail: string; to: string }>`
       select * from (
         select 'job' as kind, job.number || ' ' || unit.name as title, customer.name || ', ' || job.wish as detail, '/jobs/' || job.id as to
           from jobs_with_words(${query.q}, ${most}) found join job on job.id = found join customer on customer.id = job.customer_id
@@ -270,6 +270,8 @@ export function jobRoutes(on: Registry): void {
           order by job.closed_at is not null, job.number desc) jobs
       union all select * from (
         select 'unit', unit.name, unit.kind || ', ' || unit.place, '/units?open=' || unit.id from units_with_words(${query.q}, ${most}) found join unit on unit.id = found) units
+      union all select * from (
+        select 'bag', bag.what, 'bag ' || bag.label || ', ' || coalesce(bag.place, 'no place'), '/store?q=' || bag.label from bags_with_words(${query.q}, ${most}) found join bag on bag.id = found) bags
       union all select * from (
         select 'part', part.title, part.label || ', ' || part.place, '/parts/' || part.id from parts_with_words(${query.q}, ${most}) found join part on part.id = found) parts`.execute(
       tx,

@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { sql } from 'kysely';
-import { linkFateWords, linkTitle } from '@bay/core/parts';
+import { isGone, linkFateWords, linkTitle, partFateWords } from '@bay/core/parts';
+import type { PartRecord } from '@bay/core/parts';
+import type { Tx } from '../db/connection.ts';
 import { badInput, Refusal } from '../http/problem.ts';
 import { kindRule } from '../records/kind.ts';
 import type { KindRule } from '../records/kind.ts';
@@ -18,6 +20,20 @@ const ofOneJob =
     return data;
   };
 
+/** A part that an open job waits for is not sold and not scrapped, and is kept for a job of this shop that is open. */
+async function keptOrGone(tx: Tx, { title, fate, forJob }: PartRecord): Promise<void> {
+  if (forJob === undefined) return;
+  const job = await tx
+    .selectFrom('job')
+    .select(['number', 'closed_at', 'withdrawn_at'])
+    .where('id', '=', forJob)
+    .executeTakeFirst();
+  if (!job) throw badInput({ 'data.forJob': 'This job is not here.' });
+  const open = job.closed_at === null && job.withdrawn_at === null;
+  if (isGone(fate) && open) throw new Refusal(409, `Job ${job.number} waits for ${title}: take it off that job first.`);
+  if (fate === 'here' && !open) throw badInput({ 'data.forJob': `Job ${job.number} is closed.` });
+}
+
 export const partsKinds = [
   kindRule({
     kind: 'part',
@@ -32,21 +48,61 @@ export const partsKinds = [
         label: 'label',
         place: 'place',
         note: 'note',
+        variant: 'variant',
+        number: 'number',
+        fate: 'fate',
+        forJob: 'for_job',
+        goneTo: 'gone_to',
       },
       id: idOf,
     },
+    check: (data, { before }) => {
+      if (isGone(data.fate) && (data.goneTo ?? '').length < 2) throw badInput({ 'data.goneTo': 'Say who has it now.' });
+      if (
+        before &&
+        isGone(before.fate) &&
+        isGone(data.fate) &&
+        (before.place !== data.place || before.forJob !== data.forJob)
+      )
+        throw new Refusal(
+          409,
+          `${data.title} is gone (${partFateWords[before.fate!].toLowerCase()}). Take it back first.`,
+        );
+    },
+    settle: (data) => ({ ...data, fate: data.fate ?? 'here' }),
     describe: (data, { before }) => {
+      if (before && (before.fate ?? 'here') !== data.fate)
+        return `${partFateWords[data.fate ?? 'here'].toLowerCase()}: ${data.title}${data.goneTo ? `, ${data.goneTo}` : ''}`;
+      if (before && before.forJob !== data.forJob)
+        return data.forJob ? `kept for another job: ${data.title}` : `free again: ${data.title}`;
       if (before && before.place !== data.place)
         return `moved: ${data.title}, ${before.place || 'no place'} to ${data.place}`;
       return `harvested: ${data.title}, ${data.condition}${data.label ? `, label ${data.label}` : ''}${data.place ? `, ${data.place}` : ''}`;
     },
     about: (data) => data.takeId,
-    complete: ofOneJob('part'),
+    complete: async (tx, data, context) => {
+      await keptOrGone(tx, data);
+      return ofOneJob('part')(tx, data, context);
+    },
   }),
   kindRule({
     kind: 'bag',
     logKind: 'bag',
-    home: { table: 'bag', columns: { what: 'what', label: 'label', place: 'place' }, acts: { back: 'back' }, id: idOf },
+    home: {
+      table: 'bag',
+      columns: {
+        what: 'what',
+        label: 'label',
+        place: 'place',
+        count: 'count',
+        thread: 'thread',
+        lengthMm: 'length_mm',
+        head: 'head',
+        reuse: 'reuse',
+      },
+      acts: { back: 'back' },
+      id: idOf,
+    },
     describe: (data, { before }) => {
       if (data.back && !before?.back) return `bag ${data.label} went back on: ${data.what}`;
       if (before && before.place !== data.place) return `bag ${data.label} moved to ${data.place ?? 'no place'}`;

@@ -1,11 +1,70 @@
+import type { z } from 'zod';
 import * as contract from '@bay/contract/parts';
-import { notFound } from '../http/problem.ts';
+import { runCommand } from '../commands/run.ts';
+import { badInput, notFound, Refusal } from '../http/problem.ts';
 import type { Registry } from '../http/register.ts';
 import { readHead } from '../jobs/store.ts';
 import { readNames, shownRow } from '../records/shown.ts';
-import { findRecord } from '../records/store.ts';
+import { announce } from '../live/events.ts';
+import { findRecord, writeRecord } from '../records/store.ts';
+import { lyingIn, readPlaces, readStore } from './store.ts';
+
+type Data = Record<string, unknown>;
+
+/** A record without the stamp that was read with it. */
+const unstamped = (data: Data): Data =>
+  Object.fromEntries(Object.entries(data).filter(([field]) => field !== 'byId' && field !== 'at'));
+
+/** What a thing is with a change laid over it; one that is here again is with nobody else. */
+function changed(now: Data, { place, forJob, fate, goneTo }: Change): Data {
+  const next: Data = {
+    ...unstamped(now),
+    ...(place === undefined ? {} : { place }),
+    ...(fate === undefined ? {} : { fate, goneTo: goneTo === '' ? undefined : goneTo }),
+    ...(forJob === undefined ? {} : { forJob: forJob ?? undefined }),
+  };
+  return next;
+}
+
+type Change = Pick<z.infer<typeof contract.changeStored.body>, 'place' | 'forJob' | 'fate' | 'goneTo'>;
 
 export function partRoutes(on: Registry): void {
+  on.shop(contract.listStore, (tx, { query }) => readStore(tx, query));
+
+  on.shop(contract.listPlaces, async (tx) => ({ places: await readPlaces(tx) }));
+
+  on.shop(contract.movePlace, (tx, { body }, caller) =>
+    runCommand(tx, caller, 'move-place', body, async () => {
+      if (body.from === body.to) throw badInput({ to: 'It lies there already.' });
+      const all = await lyingIn(tx, body.from);
+      if (all.length > 500)
+        throw new Refusal(409, 'More than 500 things lie there. Move a part of them by search first.');
+      if (all.length === 0) throw new Refusal(409, `Nothing lies in ${body.from}.`);
+      // Jobs in the same turn always, so that two moves never wait for each other.
+      for (const { kind, jobId, key } of all) {
+        const { data, revision } = (await findRecord(tx, jobId, kind, key))!;
+        await writeRecord(tx, caller, { jobId, kind, key, data: { ...unstamped(data), place: body.to }, revision });
+      }
+      for (const jobId of new Set(all.map((t) => t.jobId)))
+        await announce(tx, { shopId: caller.shopId, jobId, by: caller.initials, changes: [{ kind: 'all' }] });
+      return { reply: { moved: all.length } };
+    }),
+  );
+
+  on.shop(contract.changeStored, (tx, { params: { sort, thingId }, body }, caller) =>
+    runCommand(tx, caller, 'change-stored', body, async () => {
+      const thing = await tx.selectFrom(sort).select(['job_id', 'key']).where('id', '=', thingId).executeTakeFirst();
+      if (!thing) throw notFound(sort === 'part' ? 'This part' : 'This bag');
+      const { job_id: jobId, key } = thing;
+      if (sort === 'bag' && (body.fate !== undefined || body.forJob !== undefined))
+        throw badInput({ fate: 'A bag belongs to its job: it moves, and goes back on there.' });
+      const now = (await findRecord(tx, jobId, sort, key))!;
+      const data = changed(now.data, body);
+      const { revision } = await writeRecord(tx, caller, { jobId, kind: sort, key, data, revision: body.revision });
+      return { reply: { revision }, jobId };
+    }),
+  );
+
   on.shop(contract.readPart, async (tx, { params }) => {
     const part = await tx
       .selectFrom('part')

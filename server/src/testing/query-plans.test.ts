@@ -1,4 +1,4 @@
-import { readPart } from '@bay/contract/parts';
+import { changeStored, listPlaces, listStore, movePlace, readPart } from '@bay/contract/parts';
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import * as kit from '@bay/contract/kit';
@@ -359,6 +359,18 @@ const calls: [Endpoint, (t: Things) => Input][] = [
       }),
     }),
   ],
+  [listStore, () => ({ query: { q: 'loom' } })],
+  [listStore, () => ({ query: {} })],
+  [listStore, (t) => ({ query: { place: 'shelf 7', jobId: t.jobId } })],
+  [listPlaces, () => ({})],
+  [movePlace, () => ({ body: body({ from: 'nowhere at all', to: 'shelf 8' }) })],
+  [
+    changeStored,
+    (t) => ({
+      params: { sort: 'part', thingId: t.partId },
+      body: body({ revision: 1, place: 'shelf 8' }),
+    }),
+  ],
   [readPart, (t) => ({ params: { partId: t.partId } })],
   [
     jobs.changeJob,
@@ -621,8 +633,8 @@ describe('on a filled database', () => {
       expect([200, 404, 409]).toContain(status);
       const own = asked;
       expect(own.length).toBeGreaterThan(0);
-      // How many units there are of each kind is the one thing that is counted through.
-      expect(e === jobs.countUnits ? [] : await allReadWhole(own)).toEqual([]);
+      // How many units there are of each kind, and things in each place, is all that is counted through.
+      expect(e === jobs.countUnits || e === listPlaces ? [] : await allReadWhole(own)).toEqual([]);
     },
   );
   it('a photo too', async () => {

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { harvestParts } from '@bay/core/donors';
 import type { RecordKind } from '@bay/contract/records';
 
 type Data = Record<string, unknown>;
@@ -20,7 +21,7 @@ export interface Sample {
   /** The field that counts for the which time it is written. */
   counts?: string;
   /** What it speaks of, which must be there before it is written. */
-  speaksOf?: { kind: RecordKind; key: string; data: Data };
+  speaksOf?: readonly { kind: RecordKind; key: string; data: Data }[];
   /** What is said beside an act, where the act wants it. */
   acted?: Data;
 }
@@ -41,7 +42,7 @@ export const samples: Record<RecordKind, Sample> = {
     key: `${made}:template`,
     data: { making: made, step: 'template', times: 1 },
     counts: 'times',
-    speaksOf: { kind: 'making', key: made, data: { title: 'Right mount arm', sort: 'bracket' } },
+    speaksOf: [{ kind: 'making', key: made, data: { title: 'Right mount arm', sort: 'bracket' } }],
     acts: { voided: { why: 'cut in the wrong place' } },
   },
   'candidate-piece': { key: uuid, data: { unitId: uuid, what: 'Engine loom' } },
@@ -66,9 +67,24 @@ export const samples: Record<RecordKind, Sample> = {
     key: uuid,
     data: { when: 'before', sort: 'rollers', on: '2026-11-20', taken: 'wheels', burns: 'spark', powerKw: 80 },
   },
+  shell: {
+    key: 'donor',
+    data: { fate: 'scrapped', goneTo: 'the yard in town', on: '2026-11-26' },
+    speaksOf: harvestParts.map((p, i) => ({
+      kind: 'part',
+      key: `00000000-0000-4000-8000-${String(7000 + i).padStart(12, '0')}`,
+      data: { takeId: p.id, title: p.title, condition: 'good', label: '', place: '', fate: 'left-off' },
+    })),
+  },
+  claim: {
+    key: uuid,
+    data: { what: 'water pump is new', saidBy: 'the seller', on: 'engine' },
+    acts: { looked: { holds: true, how: 'cast date read' } },
+  },
   link: {
     key: '5b1c9b5e-1111-4b5f-8e41-5a2b8b1c7d33',
     data: { what: 'plug', name: 'Injector 3', fate: 'back', label: 'L3' },
+    acts: { off: {}, on: {}, dropped: { why: 'logged twice' } },
   },
   'own-line': {
     key: 'own-strap-for-the-tank-a1b2',
@@ -77,6 +93,7 @@ export const samples: Record<RecordKind, Sample> = {
   'quote-line': {
     key: 'dur-wash',
     data: { take: 'in', who: 'customer', optional: true },
+    acts: { done: {} },
   },
   'own-shape': {
     key: '0c3d6f5a-6d0a-4f5b-8e41-5a2b8b1c7d22',

@@ -33,6 +33,8 @@ export const keys = {
   account: (jobId: string) => ['account', jobId] as const,
   agreement: ['agreement'],
   tried: (of: { q?: string; kitLine?: string }) => ['tried', of.q ?? '', of.kitLine ?? ''] as const,
+  store: (of?: { q: string; place: string; all: boolean }) =>
+    of ? (['store', of.q, of.place, of.all] as const) : (['store'] as const),
   part: (partId: string) => ['part', partId] as const,
   find: (q: string) => ['find', q] as const,
   customer: (token: string) => ['customer', token] as const,

@@ -6,6 +6,7 @@ export const places: readonly { key: string; to: string; name: string; inHead: b
   { key: 'l', to: '/logbook', name: 'Every logbook', inHead: false },
   { key: 't', to: '/tried', name: 'Tried parts', inHead: false },
   { key: 'o', to: '/orders', name: 'Orders', inHead: true },
+  { key: 'p', to: '/store', name: 'Store', inHead: true },
   { key: 'u', to: '/units', name: 'Units', inHead: true },
   { key: 's', to: '/schools', name: 'Schools', inHead: true },
   { key: 'r', to: '/rules', name: 'Rules of the shop', inHead: false },

@@ -23,6 +23,7 @@ export const router = createBrowserRouter([
       { path: 'waiting', lazy: async () => ({ Component: (await import('../crew/WaitingPage.tsx')).WaitingPage }) },
       { path: 'logbook', lazy: async () => ({ Component: (await import('../logbook/LogbookPage.tsx')).LogbookPage }) },
       { path: 'tried', lazy: async () => ({ Component: (await import('../fit/TriedPage.tsx')).TriedPage }) },
+      { path: 'store', lazy: async () => ({ Component: (await import('../parts/StorePage.tsx')).StorePage }) },
       { path: 'orders', lazy: async () => ({ Component: (await import('../orders/OrdersPage.tsx')).OrdersPage }) },
       { path: 'units', lazy: async () => ({ Component: (await import('../jobs/UnitsPage.tsx')).UnitsPage }) },
       { path: 'parts/:partId', lazy: async () => ({ Component: (await import('../parts/PartPage.tsx')).PartPage }) },

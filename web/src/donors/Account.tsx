@@ -1,6 +1,7 @@
 import { Select, TextInput } from '@mantine/core';
 import { lazy, Suspense } from 'react';
 import { donorAccount, donorEntrySorts, donorEntryWords } from '@bay/core/donors';
+import type { PartRecord } from '@bay/core/parts';
 import { moneyFigures, noCurrency, showMoney } from '@bay/core/money';
 import { may } from '@bay/contract/rights';
 import { counted } from '@bay/core/units';
@@ -12,13 +13,33 @@ import { dayWords, Form, money, MoneyInput, today, words } from '../ui/index.ts'
 
 const BreakEven = lazy(() => import('./BreakEven.tsx'));
 
+/** Parts that earned and do not stand in the account yet: sold ones, or those that went into a job. */
+function useEarners(sort: string) {
+  const parts = useRecords('part');
+  const written = new Set(Object.values(useRecords('donor-entry')).flatMap((e) => e.partKey ?? []));
+  const earns = (p: PartRecord): boolean =>
+    sort === 'sold' ? p.fate === 'sold' : sort === 'issued' && (p.forJob !== undefined || p.fate === 'fitted');
+  return Object.entries(parts)
+    .filter(([key, p]) => !written.has(key) && earns(p))
+    .map(([value, p]) => ({ value, label: p.label ? `${p.label}, ${p.title}` : p.title }));
+}
+
 function EntryForm() {
   const currency = useCurrency();
+  const parts = useRecords('part');
   const form = useRecordForm({
     kind: 'donor-entry',
-    initial: { sort: 'sold', what: '', on: today(), amount: '' },
-    sent: (v) => ({ sort: v.sort, what: v.what, on: words(v.on), amount: money(v.amount, currency) }),
+    initial: { sort: 'sold', what: '', on: today(), amount: '', partKey: '' },
+    sent: (v) => ({
+      sort: v.sort,
+      what: v.partKey === '' ? v.what : parts[v.partKey]!.title,
+      on: words(v.on),
+      amount: money(v.amount, currency),
+      partKey: words(v.partKey),
+    }),
+    names: { 'data.partKey': 'partKey' },
   });
+  const earners = useEarners(form.values.sort);
   return (
     <Form of={form} submit="Write it to the account" variant="default" send={form.send} after={form.startAnew}>
       <div className="fields">
@@ -28,7 +49,17 @@ function EntryForm() {
           allowDeselect={false}
           {...form.field('sort')}
         />
-        <TextInput label="For what" placeholder="gearbox to a breaker" {...form.field('what')} />
+        {earners.length > 0 && (
+          <Select
+            label="Which part"
+            data={[{ value: '', label: 'something else' }, ...earners]}
+            allowDeselect={false}
+            {...form.field('partKey')}
+          />
+        )}
+        {form.values.partKey === '' && (
+          <TextInput label="For what" placeholder="gearbox to a breaker" {...form.field('what')} />
+        )}
         <DateField label="On" past {...form.field('on')} />
         <MoneyInput label="Amount" currency={currency} {...form.field('amount')} />
       </div>

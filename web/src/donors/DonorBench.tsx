@@ -3,10 +3,12 @@ import { Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { donorMoneyRules, labelRules } from '@bay/core/donors';
-import { partConditions } from '@bay/core/parts';
+import { partConditions, partFateWords } from '@bay/core/parts';
 import type { PartCondition, PartRecord } from '@bay/core/parts';
 import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
 import { Account } from './Account.tsx';
+import { Claims } from './Claims.tsx';
+import { Shell } from './Shell.tsx';
 import { UnitForm } from '../units/index.ts';
 import { Because, FindIn, Form, Tabs, useNarrow, useTab, words } from '../ui/index.ts';
 import { StepList } from '../pull/index.ts';
@@ -69,7 +71,7 @@ function TickOff({ takeId, title, done }: { takeId: string; title: string; done:
   );
 }
 
-const tabs = { list: 'Harvest list', order: 'Order of taking apart', labels: 'Labels and money' } as const;
+const tabs = { list: 'Harvest list', order: 'Order of taking apart', labels: 'Labels, money, shell' } as const;
 
 /** The donor: units it brings, the harvest list from the plan, and the order of taking it apart. */
 export default function DonorBench() {
@@ -128,6 +130,7 @@ export default function DonorBench() {
           </tbody>
         </table>
       </div>
+      <Claims />
       <Tabs names={tabs} at={tab} to={setTab}>
         {tab === 'list' && (
           <>
@@ -171,7 +174,9 @@ export default function DonorBench() {
                     {taken.map(([key, p]) => (
                       <p key={key} style={{ padding: '0 0 8px 42px', fontSize: 14 }}>
                         <span className={`tag ${p.condition === 'good' ? 'teal' : 'ochre'}`}>{p.condition}</span>{' '}
-                        {p.title}, {p.place || 'no place'} <Link to={`/parts/${key}`}>Label and QR</Link>
+                        {p.title}, {p.place || 'no place'}
+                        {p.fate && p.fate !== 'here' ? `, ${partFateWords[p.fate].toLowerCase()}` : ''}{' '}
+                        <Link to={`/parts/${key}`}>Label and QR</Link>
                       </p>
                     ))}
                     {open === line.part.id && (
@@ -189,6 +194,7 @@ export default function DonorBench() {
           </>
         )}
         {tab === 'order' && <StepList of="donor" />}
+        {tab === 'labels' && <Shell />}
         {tab === 'labels' && <Account />}
         {tab === 'labels' && (
           <div className="grid-2">

@@ -6,18 +6,22 @@ import { faceOf } from './faces.ts';
 import styles from './logbook.module.css';
 
 /** What a line becomes in the book, where that is called otherwise. */
-const inTheBook: Partial<Record<LineDraft['kind'], LogKind>> = {
+const inTheBook: Record<Exclude<LineDraft['kind'], LogKind>, LogKind> = {
   final: 'provisional',
   moved: 'part',
+  freed: 'link',
+  mated: 'link',
   tested: 'circuit',
   ask: 'question',
   'clock-on': 'clock',
   'clock-off': 'clock',
 };
 
+type Other = keyof typeof inTheBook;
+
 /** What the bar took a line for: its kind with its sign, and each piece with its name; a hint where it is only a note. */
 export function Took({ draft }: { draft: LineDraft }) {
-  const { Icon, word } = faceOf(inTheBook[draft.kind] ?? (draft.kind as LogKind));
+  const { Icon, word } = faceOf(draft.kind in inTheBook ? inTheBook[draft.kind as Other] : (draft.kind as LogKind));
   const note = draft.kind === 'note';
   const broken = note ? draft.at : undefined;
   return (

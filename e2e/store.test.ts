@@ -1,0 +1,110 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { openDesk } from './shop.ts';
+import type { Desk } from './shop.ts';
+
+/** From the donor to the store, from there to whoever wants it, and the shell last. */
+
+let desk: Desk;
+let b: Desk['b'];
+let at: Desk['at'];
+let job: Desk['job'];
+const here = '[aria-label="What lies here"]';
+const shell = '[aria-label="The shell"]';
+const account = '[aria-label="Account of the donor"]';
+
+beforeAll(async () => {
+  desk = await openDesk();
+  ({ b, at, job } = desk);
+});
+afterAll(() => desk.close());
+
+async function change(label: string, acts: () => Promise<void>): Promise<void> {
+  await b.go(`/store?q=${label}&all=yes`);
+  await b.press(label, here);
+  await acts();
+  await b.press('Keep', here);
+}
+
+describe('the store', () => {
+  it('is a list of places, and finds by three letters', async () => {
+    await b.go('/store');
+    await b.press('shelf C2', '[aria-label="Places of the shop"]');
+    await b.see('C-101', here);
+    await b.type('Find what lies in the shop', 'loo');
+    await b.see('loom', here);
+    expect(await b.axe()).toEqual([]);
+  });
+
+  it('moves a part in one line, and all of a place', async () => {
+    await change('C-101', () => b.type('Lies at', 'shelf E7'));
+    await b.go('/store?at=shelf%20E7');
+    await b.see('C-101', here);
+    await b.press('Move all of shelf E7');
+    await b.type('To', 'shelf E8', '[role=dialog]');
+    await b.press('It lies there now', '[role=dialog]');
+    await b.see('shelf E8', '[aria-label="Places of the shop"]');
+    await b.see('C-101', here);
+  });
+
+  it('keeps a part for a job, and does not let it be sold meanwhile', async () => {
+    await change('C-102', () => b.choose('Kept for', '0405 1987 Larkfield saloon'));
+    await b.see('kept for 0405', here);
+    await change('C-102', async () => {
+      await b.choose('What became of it', 'Sold');
+      await b.type('Who has it now', 'a breaker in town');
+    });
+    await b.see('Job 0405 waits for', here);
+    await b.choose('Kept for', 'no job');
+    await b.press('Keep', here);
+    await b.see('Sold', here);
+    await change('C-103', async () => {
+      await b.choose('What became of it', 'Sold');
+    });
+    await b.see('Say who has it now.', here);
+    await b.type('Who has it now', 'a breaker in town');
+    await b.press('Keep', here);
+    await b.unseen('Say who has it now.', here);
+  });
+
+  it('what was sold is written to the account as that part', async () => {
+    await at('Wendling', 'donor?tab=labels');
+    await b.choose('Which part', 'C-102, Accelerator pedal');
+    await b.type('Amount, EUR', '45');
+    await b.press('Write it to the account');
+    await b.see('1,160.00 EUR back', account);
+  });
+});
+
+describe('the shell', () => {
+  it('does not go while something of the list is on it, and goes when each is off or left by name', async () => {
+    await at('Wendling', 'donor?tab=labels');
+    await b.see('still hold it', shell);
+    await b.press('The shell goes', shell);
+    await b.type('Who has it now', 'the yard in town', '[role=dialog]');
+    await b.press('It is gone', '[role=dialog]');
+    await b.see('Still on it by the harvest list', '[role=dialog]');
+    await b.press('Shut this', '[role=dialog]');
+    await b.driver.executeScript(`document.querySelector('${shell} summary').click()`);
+    for (;;) {
+      const left = await b.driver.executeScript<string | null>(
+        `return document.querySelector('${shell} button[aria-label^="Leave on it"]')?.getAttribute('aria-label') ?? null`,
+      );
+      if (left === null) break;
+      await b.press(left, shell);
+      await b.wait(
+        async () =>
+          (await b.driver.executeScript<boolean>(
+            `return ![...document.querySelectorAll('${shell} button')].some((e) => e.getAttribute('aria-label') === ${JSON.stringify(left)})`,
+          )) as never,
+        20_000,
+        `"${left}" stays`,
+      );
+    }
+    await b.see('nothing of the list is on it any more', shell);
+    await b.press('The shell goes', shell);
+    await b.type('Who has it now', 'the yard in town', '[role=dialog]');
+    await b.press('It is gone', '[role=dialog]');
+    await b.see('scrapped, the yard in town', shell);
+    expect(job('Wendling')).toBeTruthy();
+  });
+});
