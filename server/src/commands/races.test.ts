@@ -38,7 +38,11 @@ afterAll(async () => {
   await database.drop();
 });
 
-async function added(kind: 'engine' | 'gearbox' | 'car', role: 'engine' | 'gearbox' | 'donor', job: string) {
+async function added(
+  kind: 'engine' | 'gearbox' | 'car',
+  role: 'engine' | 'gearbox' | 'donor',
+  job: string,
+) {
   const body = {
     commandId: commandId(),
     kind,

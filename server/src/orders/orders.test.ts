@@ -419,7 +419,9 @@ describe('what is owed back', () => {
       (await act(orders.giveBack, back.body.order, { lineId: line!.id, count: 1 })).status,
     ).toBe(409);
     // Who does not see money sees that it is owed, and not for how much.
-    const seen = await shop.technician.good(orders.listOrders, { query: { jobId, open: 'false' as never } });
+    const seen = await shop.technician.good(orders.listOrders, {
+      query: { jobId, open: 'false' as never },
+    });
     expect(seen.orders[0]!.lines[0]).toMatchObject({ owed: 1, deposit: null });
   });
   it('a borrowed tool says by when, holds its step until it is here, and stays open until it is back', async () => {
