@@ -64,7 +64,7 @@ describe('engines side by side', () => {
     await b.type('Not recommended, because', 'its gearbox control is nowhere to be had');
     await b.press('Keep');
     await b.see('Not recommended: its gearbox control is nowhere to be had', '.app-bench');
-    await b.see('182000 km', '.app-bench');
+    await b.see('182,000 km', '.app-bench');
     await b.see('scarce', '.app-bench table');
     expect(await b.axe()).toEqual([]);
   });

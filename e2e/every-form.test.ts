@@ -283,6 +283,24 @@ const forms: readonly AForm[] = [
     submit: 'It is off',
   },
   {
+    form: 'ProofForm',
+    view: 'Larkfield/donor',
+    press: ['It was run'],
+    submit: 'Keep the run',
+  },
+  {
+    form: 'SignProofForm',
+    view: 'Larkfield/donor',
+    press: ['Somebody signs it'],
+    submit: 'Signed',
+  },
+  {
+    form: 'BagForm',
+    view: 'Larkfield/connect?tab=links',
+    press: ['Bag some bolts'],
+    submit: 'Bagged',
+  },
+  {
     form: 'ClaimForm',
     view: 'Larkfield/donor',
     press: ['Something is said'],

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { cameWith, carViews, deadlineReasons, worksStates } from '@bay/core/arrival';
 import type { CameWith } from '@bay/core/arrival';
+import { drawnName } from './drawn-name.ts';
 import { endpoint, fileReply, id } from './endpoint.ts';
 import { amount, kind, text } from './kind.ts';
 import { amountOfMoney } from './money.ts';
@@ -44,21 +45,7 @@ export const arrivalKinds = {
       deadline: z.enum(deadlineReasons).optional(),
       deadlineNote: text(200).optional(),
       budget: amountOfMoney.optional(),
-      received: z
-        .object({
-          name: text(80).min(3, 'Write the name under it.'),
-          strokes: z
-            .array(
-              z
-                .array(z.tuple([z.number().min(0).max(1000), z.number().min(0).max(300)]))
-                .min(2)
-                .max(600),
-            )
-            .min(1, 'Sign in the field.')
-            .max(60, 'Sign more simply.')
-            .refine((all) => all.reduce((sum, s) => sum + s.length, 0) <= 4000, 'Sign more simply.'),
-        })
-        .optional(),
+      received: drawnName.optional(),
     }),
     { acts: ['received'], money: 'budget' },
   ),

@@ -1,7 +1,8 @@
 import { z } from 'zod';
-import { claimsOn, donorEntrySorts } from '@bay/core/donors';
+import { claimsOn, donorEntrySorts, jointWords, shiftWords } from '@bay/core/donors';
+import { drawnName } from './drawn-name.ts';
 import { isoDate } from './endpoint.ts';
-import { kind, text } from './kind.ts';
+import { amount, kind, text } from './kind.ts';
 import { amountOfMoney } from './money.ts';
 
 export const donorsKinds = {
@@ -14,6 +15,27 @@ export const donorsKinds = {
       amount: amountOfMoney.optional(),
     }),
     { signed: 'once', money: 'amount' },
+  ),
+  'proof-run': kind<'proof-run'>(
+    z.object({
+      on: isoDate,
+      minutes: amount.min(0, 'Not less than nothing.').max(10_000, 'That is more than a week.').optional(),
+      km: amount.min(0, 'Not less than nothing.').max(10_000, 'At most 10,000 km.').optional(),
+      odometerKm: amount
+        .min(0, 'An odometer is not below nothing.')
+        .max(5e6, 'That is more than any car drove.')
+        .optional(),
+      coolantC: amount.min(-40, 'Not so cold.').max(150, 'Not so hot.').optional(),
+      oilColdBar: amount.min(0, 'Not below nothing.').max(20, 'At most 20 bar.').optional(),
+      oilHotBar: amount.min(0, 'Not below nothing.').max(20, 'At most 20 bar.').optional(),
+      codes: text(300).optional(),
+      shifts: z.enum(shiftWords),
+      joints: z.enum(jointWords),
+      seen: text(500).optional(),
+      film: text(200).optional(),
+      signed: drawnName.optional(),
+    }),
+    { acts: ['signed'] },
   ),
   shell: kind<'shell'>(
     z.object({

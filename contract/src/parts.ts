@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { bagReuses, linkFates, linkSorts, partConditions, partFates } from '@bay/core/parts';
-import { command, endpoint, id, line } from './endpoint.ts';
+import { bagReuses, labelPapers, linkFates, linkSorts, partConditions, partFates } from '@bay/core/parts';
+import type { LabelPaper } from '@bay/core/parts';
+import { command, endpoint, fileReply, id, line } from './endpoint.ts';
 import { act, amount, kind, text } from './kind.ts';
 import { recordRow } from './record-row.ts';
 
@@ -113,6 +114,22 @@ export const movePlace = endpoint({
   access: 'work',
   body: z.object({ ...command, from: line(80), to: line(80) }),
   reply: z.object({ moved: z.number() }),
+});
+export const labelsPdf = endpoint({
+  method: 'get',
+  path: '/api/jobs/:jobId/labels.pdf',
+  summary: 'Labels of the parts, bags and links of a job, with their code, on a common paper, as PDF',
+  access: 'look',
+  gives: ['application/pdf'],
+  params: z.object({ jobId: id }),
+  query: z.object({
+    paper: z.enum(labelPapers.map((p) => p.id) as [LabelPaper['id'], ...LabelPaper['id'][]]).default('sheet-24'),
+    /** The first label that is still free on a begun sheet. */
+    first: z.coerce.number().int().min(1, 'The first label is 1.').max(200, 'No sheet has so many.').default(1),
+    /** Keys of the things that get one, with commas between; all of them where nothing is said. */
+    keys: z.string().max(20_000).optional(),
+  }),
+  reply: fileReply,
 });
 export const changeStored = endpoint({
   method: 'post',

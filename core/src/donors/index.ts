@@ -5,3 +5,4 @@ export { donorMoneyRules } from './data/money.ts';
 export * from './account.ts';
 export * from './records.ts';
 export * from './shell.ts';
+export * from './proof.ts';

@@ -40,7 +40,31 @@ export interface ClaimRecord extends Stamp {
 export const claimsOn = ['engine', 'gearbox', 'car'] as const;
 export type ClaimOn = (typeof claimsOn)[number];
 
+export const shiftWords = ['well', 'badly', 'not-tried'] as const;
+export const jointWords = ['dry', 'weeps', 'leaks', 'not-looked'] as const;
+
+/** The run and drive of a donor before it is taken apart: it hangs on the engine and goes with it. */
+export interface ProofRunRecord extends Stamp {
+  on: string;
+  minutes?: number | undefined;
+  km?: number | undefined;
+  odometerKm?: number | undefined;
+  coolantC?: number | undefined;
+  oilColdBar?: number | undefined;
+  oilHotBar?: number | undefined;
+  codes?: string | undefined;
+  shifts: (typeof shiftWords)[number];
+  joints: (typeof jointWords)[number];
+  /** Smoke, noises, compression, whatever else was seen or heard. */
+  seen?: string | undefined;
+  /** Where a film of it lies. */
+  film?: string | undefined;
+  /** The buyer's name, or the partner's. */
+  signed?: Act<{ name: string; strokes: readonly (readonly (readonly [number, number])[])[] }> | undefined;
+}
+
 export interface DonorsRecords {
+  'proof-run': ProofRunRecord;
   shell: ShellRecord;
   claim: ClaimRecord;
   'donor-entry': DonorEntryRecord;

@@ -113,7 +113,7 @@ const fieldsOf = (def: KitLineDef, truthOf: TruthOf): Field[] => [
     if (field.when && truthOf(field.when).is === false) return [];
     return [{ fact: field.fact, parts: field.parts ?? [] }];
   }),
-  ...(byGeneration(def) ? [{ fact: generation, parts: [] }] : []),
+  ...(byGeneration(def) ? [{ fact: generation, parts: ['value', 'told-by'] }] : []),
 ];
 
 /** A part as people call it beside the name of its fact. */

@@ -4,3 +4,4 @@ export * from './links.ts';
 export * from './returns.ts';
 export { returnDefs } from './data/returns.ts';
 export type { ReturnDef } from './data/returns.ts';
+export * from './label-list.ts';

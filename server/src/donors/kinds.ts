@@ -1,8 +1,15 @@
-import { againstShell, donorEntryWords, shellDue } from '@bay/core/donors';
+import { againstShell, donorEntryWords, proofOf, shellDue } from '@bay/core/donors';
+import type { ProofRunRecord } from '@bay/core/donors';
 import { recordsOf } from '@bay/core/records';
+import { sameValue } from '@bay/core/rules';
 import { badInput, Refusal } from '../http/problem.ts';
 import { planNow } from '../plan/material.ts';
 import { kindRule } from '../records/kind.ts';
+
+/** A run without its signature and stamps. */
+const bareRun = ({ signed: _s, by: _b, byId: _i, at: _a, ...run }: ProofRunRecord): object =>
+  Object.fromEntries(Object.entries(run).filter(([, v]) => v !== undefined));
+const unstamped = ({ name, strokes }: { name: string; strokes: unknown }): object => ({ name, strokes });
 
 const claimWords = { engine: 'of the engine', gearbox: 'of the gearbox', car: 'of the car' } as const;
 
@@ -32,6 +39,25 @@ export const donorsKinds = [
     },
     // The amount stands in the account, for those who may see money, and not in the book.
     describe: ({ sort, what, on }) => `account of the donor, ${donorEntryWords[sort].toLowerCase()}: ${what}, ${on}`,
+  }),
+  kindRule({
+    kind: 'proof-run',
+    logKind: 'finding',
+    station: 'donor',
+    // It goes with the engine, to whichever job or buyer that goes.
+    bearer: () => 'engine',
+    // A name stands under what was read: what is changed afterwards is signed anew.
+    settle: (data, { before }) =>
+      before?.signed && sameValue(data.signed, unstamped(before.signed)) && !sameValue(bareRun(data), bareRun(before))
+        ? { ...data, signed: undefined }
+        : data,
+    describe: (data, { before }) => {
+      if (data.signed && !before?.signed) return `proof of the run signed by ${data.signed.name}`;
+      const { gaps, against } = proofOf(data);
+      const said = against.length > 0 ? `; against it: ${against.join(', ')}` : '';
+      const open = gaps.filter((g) => g !== 'a second name under it');
+      return `run before it was taken apart, ${data.on}${open.length > 0 ? `, without ${open.join(', ')}` : ''}${said}`;
+    },
   }),
   kindRule({
     kind: 'shell',

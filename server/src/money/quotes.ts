@@ -12,7 +12,7 @@ import { badInput, notFound, Refusal } from '../http/problem.ts';
 import type { Caller, Registry } from '../http/register.ts';
 import { readHead } from '../jobs/store.ts';
 import { planNow } from '../plan/material.ts';
-import { termsNow } from './terms.ts';
+import { quoteTermsNow } from './terms.ts';
 
 /** Quotes: made from what stands, kept as they were, answered once. */
 
@@ -68,7 +68,7 @@ export async function quoteOf(tx: Tx, jobId: string, number: number): Promise<Ow
 /** What a quote would be made from now: computed here, whatever a device shows. */
 async function draftNow(tx: Tx, jobId: string) {
   const { material, plan } = await planNow(tx, jobId);
-  const terms = await termsNow(tx);
+  const terms = await quoteTermsNow(tx);
   const withDonor = material.units.some((u) => u.role === 'donor');
   const records = { kit: recordsOf(material, 'kit'), decisions: recordsOf(material, 'quote-line') };
   return { terms, ...draftOfPlan(plan, withDonor, terms, records) };

@@ -30,12 +30,17 @@ export async function termsNow(tx: Tx): Promise<Terms> {
   const { terms } = shown(await withMoney(tx, () => rowOf(tx)));
   return {
     ...terms,
-    history: await historyNow(tx),
     hourRate: terms.hourRate ?? undefined,
     hourCost: terms.hourCost ?? undefined,
     priceUnit: terms.priceUnit ?? undefined,
   };
 }
+
+/** The same with what closed jobs taught of hours: what a quote is reckoned with. */
+export const quoteTermsNow = async (tx: Tx): Promise<Terms> => ({
+  ...(await termsNow(tx)),
+  history: await historyNow(tx),
+});
 
 export function termsRoutes(on: Registry): void {
   on.shop(contract.readTerms, async (tx) => ({ ...shown(await rowOf(tx)), history: await historyNow(tx) }));

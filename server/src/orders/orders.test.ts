@@ -420,7 +420,7 @@ describe('what is owed back', () => {
     ).toBe(409);
     // Who does not see money sees that it is owed, and not for how much.
     const seen = await shop.technician.good(orders.listOrders, {
-      query: { jobId, open: 'false' as never },
+      query: { jobId, open: 'false' },
     });
     expect(seen.orders[0]!.lines[0]).toMatchObject({ owed: 1, deposit: null });
   });

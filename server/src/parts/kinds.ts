@@ -5,6 +5,7 @@ import type { PartRecord } from '@bay/core/parts';
 import type { Tx } from '../db/connection.ts';
 import { badInput, Refusal } from '../http/problem.ts';
 import { kindRule } from '../records/kind.ts';
+import { findRecord } from '../records/store.ts';
 import type { KindRule } from '../records/kind.ts';
 
 /** The key of a thing is its id in the whole shop, where a device gave it one. */
@@ -32,6 +33,12 @@ async function keptOrGone(tx: Tx, { title, fate, forJob }: PartRecord): Promise<
   const open = job.closed_at === null && job.withdrawn_at === null;
   if (isGone(fate) && open) throw new Refusal(409, `Job ${job.number} waits for ${title}: take it off that job first.`);
   if (fate === 'here' && !open) throw badInput({ 'data.forJob': `Job ${job.number} is closed.` });
+}
+
+/** Nothing comes off a shell that is gone. */
+async function shellThere(tx: Tx, jobId: string, { title }: PartRecord): Promise<void> {
+  const shell = await findRecord(tx, jobId, 'shell', 'donor');
+  if (shell) throw new Refusal(409, `${title} cannot come off: the shell is gone since ${String(shell.data['on'])}.`);
 }
 
 export const partsKinds = [
@@ -81,6 +88,7 @@ export const partsKinds = [
     },
     about: (data) => data.takeId,
     complete: async (tx, data, context) => {
+      if (!context.before) await shellThere(tx, context.jobId, data);
       await keptOrGone(tx, data);
       return ofOneJob('part')(tx, data, context);
     },

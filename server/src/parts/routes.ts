@@ -1,9 +1,13 @@
 import type { z } from 'zod';
+import { labelledThings, labelPapers } from '@bay/core/parts';
+import { recordsOf } from '@bay/core/records';
+import type { Recorded } from '@bay/core/records';
 import * as contract from '@bay/contract/parts';
 import { runCommand } from '../commands/run.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import type { Registry } from '../http/register.ts';
 import { readHead } from '../jobs/store.ts';
+import { printLabels } from '../pdf/labels.ts';
 import { readNames, shownRow } from '../records/shown.ts';
 import { announce } from '../live/events.ts';
 import { findRecord, writeRecord } from '../records/store.ts';
@@ -50,6 +54,40 @@ export function partRoutes(on: Registry): void {
       return { reply: { moved: all.length } };
     }),
   );
+
+  on.shop(contract.labelsPdf, async (tx, { params: { jobId }, query, req }) => {
+    const job = await readHead(tx, jobId);
+    const rows = await tx
+      .selectFrom('recorded')
+      .select(['kind', 'key', 'data'])
+      .where('bearer_id', '=', jobId)
+      .where('kind', 'in', ['part', 'bag', 'link'])
+      .execute();
+    const kept = { records: rows as unknown as Recorded[] };
+    const wanted = query.keys === undefined ? undefined : new Set(query.keys.split(','));
+    const things = labelledThings({
+      jobId,
+      parts: recordsOf(kept, 'part'),
+      bags: recordsOf(kept, 'bag'),
+      links: recordsOf(kept, 'link'),
+    }).filter((t) => wanted === undefined || wanted.has(t.key));
+    const paper = labelPapers.find((p) => p.id === query.paper)!;
+    if (query.first > paper.across * paper.down)
+      throw badInput({ first: `This sheet has labels 1 to ${paper.across * paper.down}.` });
+    const scheme = req.get('x-forwarded-proto') === 'https' ? 'https' : req.protocol;
+    const bytes = await printLabels(
+      paper,
+      things.map((t) => ({
+        code: t.code,
+        title: t.title,
+        detail: `${job.number} ${job.carName}${t.place === '' ? '' : `, ${t.place}`}`,
+        address: `${scheme}://${req.get('host') ?? 'localhost'}${t.path}`,
+      })),
+      query.first,
+      `Labels of job ${job.number}`,
+    );
+    return { name: `labels-${job.number}.pdf`, type: 'application/pdf', bytes, keep: 'never' as const };
+  });
 
   on.shop(contract.changeStored, (tx, { params: { sort, thingId }, body }, caller) =>
     runCommand(tx, caller, 'change-stored', body, async () => {

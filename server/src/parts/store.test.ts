@@ -306,3 +306,28 @@ describe('links', () => {
     ).toBe(200);
   });
 });
+
+describe('labels on paper', () => {
+  it('are a PDF of as many pages as the paper wants, and no sheet begins behind its end', async () => {
+    const jobId = await bookedJob(shop.manager);
+    for (let i = 0; i < 120; i += 1)
+      await put(jobId, 'bag', randomUUID(), {
+        what: `bolts of joint ${i}, Łódź`,
+        label: String(100 + i),
+        place: 'shelf C2',
+      });
+    const pdf = (query: string) =>
+      fetch(`${server.url}/api/jobs/${jobId}/labels.pdf${query}`, {
+        headers: { cookie: shop.onlooker.cookie },
+      });
+    const sheets = await pdf('');
+    expect(sheets.headers.get('content-type')).toBe('application/pdf');
+    const bytes = Buffer.from(await sheets.arrayBuffer());
+    expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
+    expect(bytes.toString('latin1').match(/\/Type \/Page\b(?!s)/g)).toHaveLength(5);
+    const roll = Buffer.from(await (await pdf('?paper=roll-62')).arrayBuffer());
+    expect(roll.toString('latin1').match(/\/Type \/Page\b(?!s)/g)).toHaveLength(120);
+    expect((await pdf('?first=25')).status).toBe(422);
+    expect((await pdf('?first=24')).status).toBe(200);
+  }, 60_000);
+});

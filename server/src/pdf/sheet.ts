@@ -5,7 +5,8 @@ import type PDFKit from 'pdfkit';
 
 const require = createRequire(import.meta.url);
 const font = (name: string): string => require.resolve(`@fontsource/barlow-semi-condensed/files/${name}.woff`);
-const files = {
+/** The fonts of paper, by what they are called on it. */
+export const files = {
   plain: font('barlow-semi-condensed-latin-400-normal'),
   strong: font('barlow-semi-condensed-latin-600-normal'),
   // Letters of other Latin alphabets lie in files of their own.
@@ -22,7 +23,8 @@ const bottom = 70;
 /** Signs of the first file; the others are taken from the second. */
 const common =
   /[\u0020-\u00ff\u0131\u0152\u0153\u02c6\u02da\u02dc\u2013\u2014\u2018-\u201a\u201c-\u201e\u2022\u2026\u20ac\u2122]+/u;
-const runs = (text: string): { wide: boolean; text: string }[] =>
+/** Words by the file that has their letters. */
+export const runs = (text: string): { wide: boolean; text: string }[] =>
   text
     .split(new RegExp(`(${common.source})`, 'u'))
     .filter((part) => part !== '')

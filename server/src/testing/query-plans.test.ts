@@ -1,4 +1,11 @@
-import { changeStored, listPlaces, listStore, movePlace, readPart } from '@bay/contract/parts';
+import {
+  changeStored,
+  labelsPdf,
+  listPlaces,
+  listStore,
+  movePlace,
+  readPart,
+} from '@bay/contract/parts';
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import * as kit from '@bay/contract/kit';
@@ -362,6 +369,7 @@ const calls: [Endpoint, (t: Things) => Input][] = [
   [listStore, () => ({ query: { q: 'loom' } })],
   [listStore, () => ({ query: {} })],
   [listStore, (t) => ({ query: { place: 'shelf 7', jobId: t.jobId } })],
+  [labelsPdf, (t) => ({ params: { jobId: t.jobId } })],
   [listPlaces, () => ({})],
   [movePlace, () => ({ body: body({ from: 'nowhere at all', to: 'shelf 8' }) })],
   [

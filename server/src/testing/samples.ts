@@ -67,6 +67,21 @@ export const samples: Record<RecordKind, Sample> = {
     key: uuid,
     data: { when: 'before', sort: 'rollers', on: '2026-11-20', taken: 'wheels', burns: 'spark', powerKw: 80 },
   },
+  'proof-run': {
+    key: uuid,
+    data: { on: '2026-11-20', minutes: 20, shifts: 'well', joints: 'dry' },
+    acts: {
+      signed: {
+        name: 'Ada Ferrow',
+        strokes: [
+          [
+            [0, 0],
+            [10, 10],
+          ],
+        ],
+      },
+    },
+  },
   shell: {
     key: 'donor',
     data: { fate: 'scrapped', goneTo: 'the yard in town', on: '2026-11-26' },

@@ -8,6 +8,7 @@ import type { PartCondition, PartRecord } from '@bay/core/parts';
 import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
 import { Account } from './Account.tsx';
 import { Claims } from './Claims.tsx';
+import { ProofRun } from './ProofRun.tsx';
 import { Shell } from './Shell.tsx';
 import { UnitForm } from '../units/index.ts';
 import { Because, FindIn, Form, Tabs, useNarrow, useTab, words } from '../ui/index.ts';
@@ -130,6 +131,7 @@ export default function DonorBench() {
           </tbody>
         </table>
       </div>
+      <ProofRun />
       <Claims />
       <Tabs names={tabs} at={tab} to={setTab}>
         {tab === 'list' && (

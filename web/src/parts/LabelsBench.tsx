@@ -1,43 +1,27 @@
 import { Button, Checkbox, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { labelPapers, labelPlaces } from '@bay/core/parts';
+import { labelledThings, labelPapers, labelPlaces } from '@bay/core/parts';
 import { counted } from '@bay/core/units';
+import { labelsPdf } from '@bay/contract/parts';
+import { pathOf } from '../api/index.ts';
 import { useJob, useRecords } from '../sheet/index.ts';
 import { Empty, styleNonce } from '../ui/index.ts';
 import { QrSquare } from './QrSquare.tsx';
 import styles from './parts.module.css';
 
-interface Label {
-  id: string;
-  code: string;
-  title: string;
-  place: string;
-  /** What the code opens. */
-  address: string;
-}
-
-/** Everything of this job that bears a label: parts that came off, and bags of bolts. */
-function useLabels(): Label[] {
+/** Everything of this job that bears a label: parts that came off, bags of bolts, both halves of links. */
+function useLabels() {
+  const { sheet } = useJob();
   const parts = useRecords('part');
   const bags = useRecords('bag');
+  const links = useRecords('link');
   const { origin } = window.location;
-  return [
-    ...Object.entries(parts).map(([id, p]) => ({
-      id,
-      code: p.label || 'no label',
-      title: p.title,
-      place: p.place,
-      address: `${origin}/parts/${id}`,
-    })),
-    ...Object.entries(bags).map(([id, b]) => ({
-      id,
-      code: b.label || 'bag',
-      title: b.what,
-      place: b.place ?? '',
-      address: `${origin}/logbook?q=${encodeURIComponent(b.label || b.what)}`,
-    })),
-  ].sort((a, b) => a.code.localeCompare(b.code, 'en', { numeric: true }));
+  return labelledThings({ jobId: sheet.job.id, parts, bags, links }).map(({ key, path, ...l }) => ({
+    ...l,
+    id: key,
+    address: `${origin}${path}`,
+  }));
 }
 
 /** Labels by the dozen: which, on which paper, from which free place of a begun sheet. */
@@ -65,6 +49,19 @@ export default function LabelsBench() {
         </span>
         <span className="right">
           <Link to={`/jobs/${sheet.job.id}/donor`}>To the donor</Link>
+          {wrong === undefined && chosen.length > 0 && (
+            <Button
+              variant="default"
+              component="a"
+              href={`${pathOf(labelsPdf, { jobId: sheet.job.id })}?${new URLSearchParams({
+                paper: paperId,
+                first: String(first),
+                ...(left.size === 0 ? {} : { keys: chosen.map((l) => l.id).join(',') }),
+              }).toString()}`}
+            >
+              As PDF
+            </Button>
+          )}
           <Button disabled={chosen.length === 0 || wrong !== undefined} onClick={() => window.print()}>
             Print
           </Button>

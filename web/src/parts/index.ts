@@ -1,1 +1,2 @@
+export { Bags } from './Bags.tsx';
 export { LinkForm, Links } from './Links.tsx';

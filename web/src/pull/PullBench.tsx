@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { useJob } from '../sheet/index.ts';
-import { Links } from '../parts/index.ts';
+import { Bags, Links } from '../parts/index.ts';
 import { JobSchools } from '../schools/index.ts';
 import { LiftPanel } from './LiftPanel.tsx';
 import { StepList } from './StepList.tsx';
@@ -23,6 +23,7 @@ export default function PullBench() {
       )}
       <StepList of="pull" />
       <Links of="off" />
+      <Bags />
       <LiftPanel lift="out" />
       <JobSchools
         ids={['sch-battery-order', 'sch-fuel-release', 'sch-fuel-open-when', 'sch-out-together', 'sch-sealed-aside']}

@@ -22,7 +22,7 @@ import type { CircuitDef, CircuitRecord, UsualField } from '@bay/core/systems';
 import { newId } from '../api/index.ts';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { History } from '../logbook/index.ts';
-import { Links } from '../parts/index.ts';
+import { Bags, Links } from '../parts/index.ts';
 import {
   columns,
   dayWords,
@@ -448,7 +448,12 @@ export default function ConnectBench() {
         <h2>Circuits, earths, lines</h2>
       </div>
       <Tabs names={tabs} at={tab} to={setTab}>
-        {tab === 'links' && <Links of="on" />}
+        {tab === 'links' && (
+          <>
+            <Links of="on" />
+            <Bags />
+          </>
+        )}
         {tab === 'circuits' && <Circuits />}
         {tab === 'signals' && <Signals />}
         {tab === 'tests' && (
