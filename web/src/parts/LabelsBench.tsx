@@ -79,7 +79,6 @@ export default function LabelsBench() {
               label="Paper"
               data={labelPapers.map((p) => ({ value: p.id, label: p.name }))}
               value={paperId}
-              miw={270}
               allowDeselect={false}
               onChange={(id) => {
                 setPaper(id ?? labelPapers[0]!.id);
@@ -100,7 +99,7 @@ export default function LabelsBench() {
             {labels.map((l) => (
               <li key={l.id}>
                 <Checkbox
-                  label={`${l.code}, ${l.title}`}
+                  label={`${l.code}, ${l.title}${l.id.endsWith(':a') || l.id.endsWith(':b') ? `, ${l.place || 'other half'}` : ''}`}
                   checked={!left.has(l.id)}
                   onChange={() => {
                     const next = new Set(left);
