@@ -38,7 +38,7 @@ const shots: readonly Shot[] = [
   { name: 'start-gates', path: `/jobs/${job('Sorrel')}/start?tab=gates&gate=First%20crank`, words: 'Proved' },
   { name: 'start-fault', path: `/jobs/${job('Sorrel')}/start?tab=find`, words: 'Next best test' },
   { name: 'hand-over', path: `/jobs/${job('Wendling')}/hand-over`, words: 'Open ends' },
-  { name: 'facts', path: `/jobs/${job('Wendling')}/facts`, words: 'known about the car' },
+  { name: 'store', path: '/store?at=shelf%20C2', words: 'C-101' },
   { name: 'kit', path: `/jobs/${job('Wendling')}/kit`, words: 'wait for facts' },
   {
     name: 'behind-the-block',

@@ -175,7 +175,7 @@ export function OrdersPage() {
   const [came, setCame] = useState<Order>();
   const [listing, setListing] = useState(false);
   const [told, setTold] = useState('');
-  const late = orders.filter((o) => orderWord(o, today()) === 'late').length;
+  const late = orders.filter((o) => ['late', 'owes-late'].includes(orderWord(o, today()))).length;
   return (
     <div className="page" style={{ maxWidth: 1060 }}>
       <div className="page-head">

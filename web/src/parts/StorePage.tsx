@@ -195,6 +195,7 @@ export function StorePage() {
           <TextInput
             aria-label="Find what lies in the shop"
             placeholder="three letters, a label, a place"
+            w={270}
             value={typed}
             onChange={(e) => setTyped(e.currentTarget.value)}
           />
