@@ -112,25 +112,27 @@ const liftSteps = ['rm-lift-50', 'rm-exit'] as const;
 
 /** What steps wait for, by the key of the step's record. */
 function waitsOf(material: JobMaterial): Record<string, HeldFor[]> {
-  const waits: Record<string, HeldFor[]> = {};
+  // Keys are what people sent: one that is called like a property of every object is a key like the others.
+  const waits = new Map<string, HeldFor[]>();
+  const hold = (key: string, held: HeldFor): void => void waits.set(key, [...(waits.get(key) ?? []), held]);
   for (const { about, waitsFor, due, released } of Object.values(recordsOf(material, 'hold')))
-    if (about !== undefined && !released) (waits[about] ??= []).push({ waitsFor, ...(due ? { due } : {}) });
+    if (about !== undefined && !released) hold(about, { waitsFor, ...(due ? { due } : {}) });
   // What was asked and not agreed to is not worked on: no answer is no yes.
   for (const { what, holds, answer } of Object.values(recordsOf(material, 'ask'))) {
     if (answer?.yes === true) continue;
     const waitsFor = answer ? `a yes to "${what}", to which the answer was no` : `an answer to "${what}"`;
-    for (const key of holds ?? []) (waits[key] ??= []).push({ waitsFor });
+    for (const key of holds ?? []) hold(key, { waitsFor });
   }
   const { holding } = rollCall(recordsOf(material, 'link'));
   for (const what of holding)
-    for (const key of liftSteps) (waits[key] ??= []).push({ waitsFor: `${what}, which still holds the engine` });
+    for (const key of liftSteps) hold(key, { waitsFor: `${what}, which still holds the engine` });
   for (const { who, title, due, holds } of awaitedOf(recordsOf(material, 'quote-line'), recordsOf(material, 'kit')))
     for (const step of holds)
-      (waits[step] ??= []).push({
+      hold(step, {
         waitsFor: `${who === 'customer' ? 'the customer' : 'somebody outside'}: ${title}`,
         ...(due === undefined ? {} : { due }),
       });
-  return waits;
+  return Object.fromEntries(waits);
 }
 
 /** What is in the bay and not there for good: how it sits, and that it is only a stand-in. */

@@ -181,18 +181,17 @@ export interface OwnState {
 /** What own steps wait for, and what waits for them, laid over what was there. */
 export function ownWaits(lines: readonly OwnInPlan[], state: OwnState, waits: Waits): Waits {
   const { tasks, kit, inPlan, inKit, kitTitle, stepTitle } = state;
-  const all: Record<string, HeldFor[]> = {};
-  for (const [key, held] of Object.entries(waits)) all[key] = [...(held ?? [])];
+  const all = new Map<string, readonly HeldFor[]>(Object.entries(waits).map(([key, held]) => [key, held ?? []]));
   const titles = new Map(lines.map((l) => [l.id, l.line.title]));
   const known = (key: string): boolean => inPlan.has(key) || titles.has(key);
-  const hold = (key: string, waitsFor: string): void => void (all[key] ??= []).push({ waitsFor });
+  const hold = (key: string, waitsFor: string): void => void all.set(key, [...(all.get(key) ?? []), { waitsFor }]);
   const named = (key: string): string => `"${titles.get(key) ?? stepTitle(key)}"`;
   for (const { id, line } of lines.filter(isStep)) {
     for (const key of line.after ?? []) if (known(key) && !closed(key, tasks)) hold(id, named(key));
     for (const part of line.parts ?? []) if (inKit.has(part) && !isHere(kit[part]?.status)) hold(id, kitTitle(part));
     if (!closed(id, tasks)) for (const key of line.before ?? []) hold(key, named(id));
   }
-  return all;
+  return Object.fromEntries(all);
 }
 
 /** Checks that nobody did, and the gate at which each may no longer be open. */

@@ -5,10 +5,10 @@ import { factHistory, putFact } from '@bay/contract/facts';
 import * as jobs from '@bay/contract/jobs';
 import * as kit from '@bay/contract/kit';
 import { readLog, undoCommand } from '@bay/contract/logbook';
-import { countersign, putRecord, recordKinds } from '@bay/contract/records';
+import { countersign, putRecord } from '@bay/contract/records';
 import { commandId, freshDatabase, startServer } from '../testing/harness.ts';
 import type { Client, TestServer } from '../testing/harness.ts';
-import { samples } from '../testing/samples.ts';
+import { kindsInOrder, samples } from '../testing/samples.ts';
 import { bookedJob, shopWithCrew } from '../testing/shop.ts';
 import type { TestShop } from '../testing/shop.ts';
 
@@ -62,7 +62,7 @@ const book = async (job = jobId) =>
 
 describe('a record', () => {
   // A line may be written once only: what it is to begin with depends on no other.
-  it.each(recordKinds.filter((k) => k !== 'photo'))('%s', async (kind) => {
+  it.each(kindsInOrder.filter((k) => k !== 'photo'))('%s', async (kind) => {
     const { key: sampleKey, data: plain, begins, ends, speaksOf = [], counts } = samples[kind];
     for (const other of speaksOf)
       await shop.manager.good(putRecord, {

@@ -80,7 +80,7 @@ describe('the store', () => {
     const bag = randomUUID();
     await put(jobId, 'bag', bag, {
       what: 'bell bolts M10',
-      label: '031',
+      label: 'B-7731',
       place: 'box 19',
       count: 6,
       thread: 'M10 x 1.5',
@@ -91,9 +91,9 @@ describe('the store', () => {
     expect(await titles({ q: 'q-7' })).toEqual(['Quartz throttle body']);
     expect(await titles({ q: 'box 19' })).toEqual(['Quartz throttle body', 'bell bolts M10']);
     expect(await titles({ place: 'box 19' })).toEqual(['Quartz throttle body', 'bell bolts M10']);
-    expect(await titles({ q: '031' })).toEqual(['bell bolts M10']);
-    const { hits } = await shop.onlooker.good(find, { query: { q: '031' } });
-    expect(hits).toMatchObject([{ kind: 'bag', detail: 'bag 031, box 19' }]);
+    expect(await titles({ q: 'b-7731' })).toEqual(['bell bolts M10']);
+    const { hits } = await shop.onlooker.good(find, { query: { q: 'b-7731' } });
+    expect(hits).toMatchObject([{ kind: 'bag', detail: 'bag B-7731, box 19' }]);
     const { places } = await shop.onlooker.good(parts.listPlaces);
     expect(places.find((p) => p.place === 'box 19')).toMatchObject({ things: 2 });
     // Another shop finds none of it.

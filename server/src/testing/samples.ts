@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { harvestParts } from '@bay/core/donors';
+import { recordKinds } from '@bay/contract/records';
 import type { RecordKind } from '@bay/contract/records';
 
 type Data = Record<string, unknown>;
@@ -25,6 +26,9 @@ export interface Sample {
   /** What is said beside an act, where the act wants it. */
   acted?: Data;
 }
+
+/** Every kind in an order in which all may be written on one job: nothing comes off a shell that is gone, so that goes last. */
+export const kindsInOrder: readonly RecordKind[] = [...recordKinds.filter((k) => k !== 'shell'), 'shell'];
 
 export const samples: Record<RecordKind, Sample> = {
   task: {
