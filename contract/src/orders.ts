@@ -32,6 +32,8 @@ export const orderLine = z.object({
   despite: z.string().nullable(),
   /** Each, before tax. */
   price: z.number().nullable(),
+  /** What came in its place and was taken for it. */
+  instead: z.string().nullable(),
   /** Pieces that the shop owes back, of these given, and by when. */
   owed: z.number(),
   given: z.number(),
@@ -148,7 +150,17 @@ export const receiveOrder = endpoint({
   body: z.object({
     ...command,
     revision: z.number().int().min(1),
-    lines: z.array(z.object({ id, came: pieces, wrong: pieces.default(0) })).min(1, 'Say what came.'),
+    lines: z
+      .array(
+        z.object({
+          id,
+          came: pieces,
+          wrong: pieces.default(0),
+          /** Another thing came in its place, and is taken for it. */
+          instead: text(120).optional(),
+        }),
+      )
+      .min(1, 'Say what came.'),
     note: text(200).default(''),
   }),
   reply: z.object({ order }),

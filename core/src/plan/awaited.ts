@@ -1,13 +1,20 @@
 import { lineTitle } from '../clock/estimate.ts';
 import type { KitRecord } from '../kit/records.ts';
-import type { QuoteLineRecord } from '../money/quote/types.ts';
+import type { QuoteLineRecord, WhoDoes } from '../money/quote/types.ts';
 import { titleOf } from './title.ts';
 
-/** What the customer or somebody outside does or brings, and has not yet. */
+/** Who a line waits for, as it is said. */
+export const awaitedFrom: Readonly<Record<Exclude<WhoDoes, 'shop'>, string>> = {
+  customer: 'the customer',
+  outside: 'somebody outside',
+  donor: 'the donor',
+};
+
+/** What the customer, somebody outside or the donor does or brings, and has not yet. */
 export interface Awaited {
   key: string;
   title: string;
-  who: 'customer' | 'outside';
+  who: Exclude<WhoDoes, 'shop'>;
   due?: string;
   /** Keys of the steps that wait for it. */
   holds: readonly string[];
@@ -22,7 +29,7 @@ export function awaitedOf(
 ): Awaited[] {
   return Object.entries(decisions).flatMap(([key, line]): Awaited[] => {
     if (!line || line.take === 'out' || line.done || came.includes(kit[key]?.status)) return [];
-    if (line.who !== 'customer' && line.who !== 'outside') return [];
+    if (line.who === undefined || line.who === 'shop') return [];
     return [
       {
         key,

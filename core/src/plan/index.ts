@@ -10,6 +10,7 @@ export * from './case.ts';
 export * from './line-context.ts';
 export * from './takeover.ts';
 export * from './awaited.ts';
+export * from './part-timing.ts';
 export * from './own.ts';
 export * from './difficulty.ts';
 export * from './pairings.ts';

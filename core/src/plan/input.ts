@@ -24,7 +24,7 @@ import { recordsOf } from '../records/index.ts';
 import type { Recorded } from '../records/index.ts';
 import { doubleLabels } from '../systems/circuits.ts';
 import type { ShopRule } from '../memory/index.ts';
-import { awaitedOf } from './awaited.ts';
+import { awaitedFrom, awaitedOf } from './awaited.ts';
 import type { PlanInput } from './plan.ts';
 
 /** What a plan is computed from, as server and web both hold it. */
@@ -129,7 +129,7 @@ function waitsOf(material: JobMaterial): Record<string, HeldFor[]> {
   for (const { who, title, due, holds } of awaitedOf(recordsOf(material, 'quote-line'), recordsOf(material, 'kit')))
     for (const step of holds)
       hold(step, {
-        waitsFor: `${who === 'customer' ? 'the customer' : 'somebody outside'}: ${title}`,
+        waitsFor: `${awaitedFrom[who]}: ${title}`,
         ...(due === undefined ? {} : { due }),
       });
   return Object.fromEntries(waits);

@@ -112,6 +112,8 @@ export interface Database {
     cancelled: Generated<boolean>;
     step: string | null;
     despite: string | null;
+    /** What came in its place and was taken for it. */
+    instead: string | null;
     owed: Generated<number>;
     given: Generated<number>;
     owed_by: string | null;

@@ -105,6 +105,25 @@ describe('what the customer or somebody outside does', () => {
     });
     expect((await planOf(jobId)).waits['rm-bonnet-off']).toBeUndefined();
   });
+  it('what comes off the donor is asked of nobody, and holds its step until it is off', async () => {
+    const jobId = await bookedJob(shop.manager);
+    const key = commandId();
+    await line(jobId, key, {
+      take: 'in',
+      title: 'Pedal box',
+      section: 'parts',
+      who: 'donor',
+      holds: ['rm-bonnet-off'],
+    });
+    expect((await planOf(jobId)).waits['rm-bonnet-off']).toEqual([
+      { waitsFor: 'the donor: Pedal box' },
+    ]);
+    await make(jobId);
+    expect((await quoteOf(jobId)).lines.find((l) => l.id === key)).toMatchObject({
+      amount: 0,
+      who: 'donor',
+    });
+  });
   it("the shop's own work holds nothing by a line of the quote", async () => {
     const jobId = await bookedJob(shop.manager);
     const own = await line(jobId, 'dur-wash', { take: 'in', who: 'shop', holds: ['rm-raise'] });

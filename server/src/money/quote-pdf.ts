@@ -28,13 +28,17 @@ export async function quotePdfOf(quote: Quote, head: PaperHead): Promise<FileRep
     for (const [group, own] of groupsOf(lines)) {
       if (group !== '') sheet.say(group, { size: 9, colour: ink.grey, after: 0 });
       for (const line of own)
-        sheet.row(line.title, line.who === 'customer' ? 'yours' : figures(line.amount), {
-          note: [
-            ...(line.hours === undefined ? [] : [`about ${line.hours} h`]),
-            ...(line.optional ? ['optional: you may leave it out'] : []),
-            ...(line.who === 'customer' ? ['done or brought by you'] : []),
-          ].join(', '),
-        });
+        sheet.row(
+          line.title,
+          line.who === 'customer' ? 'yours' : line.who === 'donor' ? 'off the donor' : figures(line.amount),
+          {
+            note: [
+              ...(line.hours === undefined ? [] : [`about ${line.hours} h`]),
+              ...(line.optional ? ['optional: you may leave it out'] : []),
+              ...(line.who === 'customer' ? ['done or brought by you'] : []),
+            ].join(', '),
+          },
+        );
     }
   }
   sheet.rule().row('Before tax', figures(quote.net));

@@ -450,3 +450,29 @@ describe('what is owed back', () => {
     expect((await place([{ jobId, deposit: 100 } as never], {}, shop.manager)).status).toBe(422);
   });
 });
+
+describe('another thing in its place', () => {
+  it('is taken for it by name, stands in the book and on the kit line, and comes only with something', async () => {
+    const jobId = await bookedJob(shop.manager);
+    const despite = 'the set fits every code of this family';
+    const placed = await place([
+      { jobId, kitId: 'kit-mount-cushions', title: 'Engine cushions, new pair', count: 2, despite },
+    ]);
+    const [line] = placed.body.order.lines;
+    const nothing = await act(orders.receiveOrder, placed.body.order, {
+      lines: [{ id: line!.id, came: 0, wrong: 1, instead: 'harder cushions' }],
+    });
+    expect(nothing).toMatchObject({ status: 409 });
+    const here = await act(orders.receiveOrder, placed.body.order, {
+      lines: [{ id: line!.id, came: 2, instead: 'harder cushions, same height' }],
+    });
+    expect(here.body.order.lines[0]).toMatchObject({ instead: 'harder cushions, same height' });
+    expect((await book(jobId)).join()).toContain(
+      'harder cushions, same height in place of Engine cushions, new pair',
+    );
+    expect(await record(jobId, 'kit', 'kit-mount-cushions')).toMatchObject({
+      status: 'here',
+      note: 'in its place: harder cushions, same height',
+    });
+  });
+});

@@ -47,6 +47,7 @@ async function tellKit(tx: Tx, caller: Caller, order: Order, line: OrderedLine):
     status,
     supplierId: order.supplierId,
     ...(line.options === '' ? {} : { options: line.options }),
+    ...(line.instead === null ? {} : { note: `in its place: ${line.instead}` }),
     ...(line.despite === null ? {} : { despite: line.despite }),
   }));
 }
@@ -248,14 +249,21 @@ export function orderRoutes(on: Registry): void {
       const got = body.lines.filter((l) => l.came + l.wrong > 0);
       if (got.length === 0) throw badInput({ lines: 'Say how many came.' });
       if (new Set(got.map((g) => g.id)).size < got.length) throw badInput({ lines: 'Each line once.' });
-      for (const { id, came, wrong } of got) {
-        const against = againstReceiving(lineIn(now, id), came, wrong);
+      for (const { id, came, wrong, instead } of got) {
+        const against =
+          instead !== undefined && instead !== '' && came === 0
+            ? `Nothing of ${lineIn(now, id).title} came, so nothing came in its place.`
+            : againstReceiving(lineIn(now, id), came, wrong);
         if (against !== undefined) throw new Refusal(409, against);
       }
-      for (const { id, came, wrong } of got)
+      for (const { id, came, wrong, instead } of got)
         await tx
           .updateTable('purchase_line')
-          .set((eb) => ({ came: eb('came', '+', came), wrong: eb('wrong', '+', wrong) }))
+          .set((eb) => ({
+            came: eb('came', '+', came),
+            wrong: eb('wrong', '+', wrong),
+            ...(instead === undefined || instead === '' ? {} : { instead }),
+          }))
           .where('id', '=', id)
           .execute();
       const order = await touchOrder(tx, orderId);
@@ -267,6 +275,10 @@ export function orderRoutes(on: Registry): void {
         return [
           ...(right.length > 0 ? [`arrived: ${piecesOf(right, (l) => by.get(l.id)!.came)}`] : []),
           ...(bad.length > 0 ? [`wrong or damaged: ${piecesOf(bad, (l) => by.get(l.id)!.wrong)}`] : []),
+          ...own.flatMap((l) => {
+            const other = by.get(l.id)!.instead;
+            return other ? [`${other} in place of ${l.title}`] : [];
+          }),
           ...(body.note === '' ? [] : [body.note]),
         ].join('; ');
       });

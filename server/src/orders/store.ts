@@ -82,6 +82,7 @@ async function filled(tx: Tx, rows: readonly Row[]): Promise<Order[]> {
         step: l.step,
         despite: l.despite,
         price: amountOf(l.id, 'price'),
+        instead: l.instead,
         owed: l.owed,
         given: l.given,
         owedBy: l.owed_by,

@@ -4,8 +4,8 @@ import { Link } from 'react-router';
 import { kitStatuses } from '@bay/core/kit';
 import type { KitLine, KitRecord } from '@bay/core/kit';
 import { showMoney } from '@bay/core/money';
-import { orderedAs, titleOf } from '@bay/core/plan';
-import { recordsOf } from '@bay/core/records';
+import { partTimings, titleOf } from '@bay/core/plan';
+import type { PartTiming } from '@bay/core/plan';
 import { counted } from '@bay/core/units';
 import { CountsFirst } from '../facts/index.ts';
 import { useCurrency } from '../money/index.ts';
@@ -27,31 +27,34 @@ const states: readonly { id: KitLine['state']; name: string }[] = [
 const isSettled = (record: KitRecord | undefined): boolean =>
   record?.status === 'fitted' || record?.status === 'not-needed';
 
-/** Kit lines that a step waits for: a hold on the step speaks of what was ordered. */
-function useBlocking(): ReadonlySet<string> {
-  const { sheet } = useJob();
-  return useMemo(
-    () =>
-      new Set(
-        Object.values(recordsOf(sheet, 'hold')).flatMap((h) =>
-          h.about !== undefined && !h.released ? (orderedAs(sheet, h.waitsFor) ?? []) : [],
-        ),
-      ),
-    [sheet],
-  );
+/** How each part stands beside the step that waits for it. */
+function useTimings(): ReadonlyMap<string, PartTiming> {
+  const { sheet, plan } = useJob();
+  return useMemo(() => partTimings(sheet, plan), [sheet, plan]);
 }
+
+const timingWords: Readonly<Record<PartTiming, string>> = {
+  'late-for-step': 'its step waits for this alone',
+  awaited: 'a step waits for it',
+  'too-early': 'here before its step',
+};
+const timingTones: Readonly<Record<PartTiming, string>> = {
+  'late-for-step': 'oxide',
+  awaited: 'ochre',
+  'too-early': '',
+};
 
 function Line({
   line,
   open,
-  blocks,
+  timing,
   toggle,
   picked,
   pick,
 }: {
   line: KitLine;
   open: boolean;
-  blocks: boolean;
+  timing: PartTiming | undefined;
   toggle: () => void;
   /** Is it among those that are to be ordered together? Nothing while nobody picks. */
   picked: boolean | undefined;
@@ -74,7 +77,7 @@ function Line({
         onClick={toggle}
       >
         <span>
-          {line.def.title} {blocks && <span className="tag ochre">a step waits for it</span>}
+          {line.def.title} {timing && <span className={`tag ${timingTones[timing]}`}>{timingWords[timing]}</span>}
         </span>
         <span className="quiet">
           {record?.options ??
@@ -99,7 +102,7 @@ export default function KitBench() {
   const { sheet, plan, mayWrite } = useJob();
   const records = useRecords('kit');
   const suppliers = useSuppliers() ?? [];
-  const blocking = useBlocking();
+  const timings = useTimings();
   const [open, setOpen] = useState<string>();
   const [state, setState] = useState<KitLine['state']>('needed');
   const [sought, setSought] = useState('');
@@ -118,7 +121,10 @@ export default function KitBench() {
     return (
       l.state === state &&
       (wanted === '' || `${l.def.title} ${l.def.system} ${record?.options ?? ''}`.toLowerCase().includes(wanted)) &&
-      (status === '' || (status === 'blocks' ? blocking.has(l.def.id) : (record?.status ?? 'wanted') === status)) &&
+      (status === '' ||
+        (status === 'blocks'
+          ? ['late-for-step', 'awaited'].includes(timings.get(l.def.id) ?? '')
+          : (record?.status ?? 'wanted') === status)) &&
       (from === '' || record?.supplierId === from)
     );
   });
@@ -139,7 +145,7 @@ export default function KitBench() {
         <Line
           key={l.def.id}
           line={l}
-          blocks={blocking.has(l.def.id)}
+          timing={timings.get(l.def.id)}
           open={open === l.def.id}
           toggle={() => setOpen(open === l.def.id ? undefined : l.def.id)}
           picked={picked?.has(l.def.id)}

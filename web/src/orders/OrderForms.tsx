@@ -40,16 +40,22 @@ export function ReceiveForm({ order, close }: { order: Order; close: () => void 
     initial: {
       came: lines.map((l) => String(toCome(l))),
       wrong: lines.map(() => '0'),
+      instead: lines.map(() => ''),
       note: '',
     },
     command: receiveOrder,
     sent: (v) => ({
       revision: order.revision,
-      lines: lines.map((l, i) => ({ id: l.id, came: counting(v.came[i]!), wrong: counting(v.wrong[i]!) })),
+      lines: lines.map((l, i) => ({
+        id: l.id,
+        came: counting(v.came[i]!),
+        wrong: counting(v.wrong[i]!),
+        instead: words(v.instead[i]!),
+      })),
       note: v.note.trim(),
     }),
   });
-  const at = (list: 'came' | 'wrong', i: number, n: string): void =>
+  const at = (list: 'came' | 'wrong' | 'instead', i: number, n: string): void =>
     form.set({ [list]: form.values[list].map((c, k) => (k === i ? n : c)) });
   return (
     <FormDialog
@@ -78,6 +84,11 @@ export function ReceiveForm({ order, close }: { order: Order; close: () => void 
             inputMode="numeric"
             value={form.values.wrong[i]}
             onChange={(e) => at('wrong', i, e.currentTarget.value)}
+          />
+          <TextInput
+            label={`Another thing in its place: ${l.title}`}
+            value={form.values.instead[i]}
+            onChange={(e) => at('instead', i, e.currentTarget.value)}
           />
         </div>
       ))}

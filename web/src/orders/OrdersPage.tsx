@@ -47,6 +47,7 @@ function Line({ line, seesMoney, currency }: { line: OrderedLine; seesMoney: boo
             {toGive(line)} owed back{line.owedBy ? ` by ${dayWords(line.owedBy)}` : ''}
           </span>
         )}
+        {line.instead && <span className="ochre"> {line.instead} came in its place</span>}
         {line.despite && <span className="quiet"> although something was open: {line.despite}</span>}
       </span>
       <Link to={`/jobs/${line.jobId}/kit`}>

@@ -27,7 +27,8 @@ export function hoursOfLine(line: QuoteLine, causes: readonly CauseLine[]): numb
 
 /** What a line asks: hours at their rate, or what it costs with the markup. Nothing where a figure is not set. */
 function amountOf(line: Omit<QuoteLine, 'amount'>, terms: Terms, causes: readonly CauseLine[]): number | undefined {
-  if (line.who === 'customer') return 0;
+  // What the customer brings, and what the donor gives, is not asked for: the donor has an account of its own.
+  if (line.who === 'customer' || line.who === 'donor') return 0;
   if (line.section === 'work' && line.who === 'shop' && line.hours)
     return terms.hourRate === undefined ? undefined : whole(hoursOfLine(line, causes) * terms.hourRate);
   return line.cost && whole(meanOf(line.cost) * (1 + terms.markup / 100));

@@ -69,7 +69,7 @@ export function riskInputOf(
   { trials = 10_000, seed = 1, carriesOpen = true } = {},
 ): RiskInput {
   const live = lines.filter(
-    (l) => (l.state === 'counted' || (carriesOpen && l.state === 'open')) && l.who !== 'customer',
+    (l) => (l.state === 'counted' || (carriesOpen && l.state === 'open')) && l.who !== 'customer' && l.who !== 'donor',
   );
   const odds = (state: string): number => (state === 'counted' ? 1 : 0.5);
   return {

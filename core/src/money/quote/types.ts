@@ -34,7 +34,7 @@ export const noTerms: Terms = {
   validDays: 30,
 };
 
-export const whoDoes = ['shop', 'customer', 'outside'] as const;
+export const whoDoes = ['shop', 'customer', 'outside', 'donor'] as const;
 export type WhoDoes = (typeof whoDoes)[number];
 export const quoteSections = ['work', 'parts', 'outside'] as const;
 export type QuoteSection = (typeof quoteSections)[number];

@@ -11,6 +11,7 @@ const doers = [
   { value: 'shop', label: 'The shop' },
   { value: 'customer', label: 'The customer does or brings it' },
   { value: 'outside', label: 'Somebody outside' },
+  { value: 'donor', label: 'It comes off the donor' },
 ];
 
 /** Hours as three figures, or nothing where none is typed. */
@@ -94,7 +95,7 @@ export function LineForm({
                 <NumberInput label="Hours, high" min={0} {...form.field('high')} />
               </>
             )}
-            {seesMoney && !ofHours && who !== 'customer' && (
+            {seesMoney && !ofHours && who !== 'customer' && who !== 'donor' && (
               <MoneyInput label="What it costs the shop" currency={currency} {...form.field('price')} />
             )}
             {elsewhere && (

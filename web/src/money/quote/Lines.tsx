@@ -18,6 +18,7 @@ const stateWord = (line: QuoteLine): string => {
   if (line.state === 'left-off') return 'Left off';
   if (line.state === 'offered') return 'Not in';
   if (line.who === 'customer') return 'Customer';
+  if (line.who === 'donor') return 'Donor';
   return line.who === 'outside' ? 'Outside' : 'In';
 };
 
