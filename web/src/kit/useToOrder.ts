@@ -1,23 +1,13 @@
-import { useMemo } from 'react';
 import { orderStops } from '@bay/core/kit';
 import type { KitLine } from '@bay/core/kit';
-import { taskTitle, workSteps } from '@bay/core/plan';
-import { useJob, useRecords } from '../sheet/index.ts';
+import { useJob, useOpenSteps, useRecords } from '../sheet/index.ts';
 import type { ToOrder } from '../orders/index.ts';
 
 /** A kit line as it is ordered, with what is open about it, and the steps of the job that may wait for it. */
 export function useToOrder() {
   const { sheet, plan } = useJob();
   const records = useRecords('kit');
-  const tasks = useRecords('task');
-  const withDonor = sheet.units.some((u) => u.role === 'donor');
-  const steps = useMemo(
-    () =>
-      workSteps(plan, tasks, withDonor)
-        .filter((s) => s.status !== 'done' && s.status !== 'waived')
-        .map((s) => ({ value: s.key, label: taskTitle(s.key) })),
-    [plan, tasks, withDonor],
-  );
+  const steps = useOpenSteps(true);
   const line = (kit: KitLine): ToOrder => {
     const record = records[kit.def.id];
     const options = record?.options ?? kit.filled.map((f) => f.text).join(', ');

@@ -77,7 +77,7 @@ export function PlaceOrderForm({
       deposits: lines.map(() => ''),
     },
     command: placeOrder,
-    names: { 'lines.0.owedBy': 'owedBy', 'lines.0.title': 'title' },
+    names: { 'lines.0.owedBy': 'owedBy', 'lines.0.title': 'title', 'lines.0.count': 'counts' },
     sent: (v) => ({
       id: ids.order,
       sort: v.sort,
@@ -172,6 +172,7 @@ export function PlaceOrderForm({
             label={lines.length === 1 ? 'How many' : `How many: ${l.title}`}
             inputMode="numeric"
             value={form.values.counts[i]}
+            error={i === 0 ? form.field('counts').error : undefined}
             onChange={(e) => form.set({ counts: replaced(form.values.counts, i, e.currentTarget.value) })}
           />
           {seesMoney && (

@@ -62,6 +62,10 @@ export interface RecordWrite {
 }
 
 const kindNames: Partial<Record<RecordKind, string>> = {
+  'quote-line': 'line of the quote',
+  'proof-run': 'run',
+  claim: 'what the seller says',
+  shell: 'shell',
   task: 'step',
   kit: 'kit line',
   rig: 'slings',

@@ -10,8 +10,11 @@ import { useCurrency } from '../useCurrency.ts';
 import { LineForm } from './LineForm.tsx';
 import styles from './quote.module.css';
 
+/** Hours to a tenth: an estimate says no more. */
+const tenth = (hours: number | undefined): string => String(Math.round((hours ?? 0) * 10) / 10);
+
 const hoursWords = ([low, likely, high]: readonly number[]): string =>
-  low === high ? `${likely} h` : `${low} · ${likely} · ${high} h`;
+  low === high ? `${tenth(likely)} h` : `${tenth(low)} · ${tenth(likely)} · ${tenth(high)} h`;
 
 const stateWord = (line: QuoteLine): string => {
   if (line.state === 'open') return 'Open';
