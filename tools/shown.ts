@@ -112,6 +112,7 @@ export const planShape = z.object({
   }),
   steps: z.array(stepShown),
   buildSteps: z.array(stepShown),
+  goingIn: z.array(stepShown),
   ways: z.array(z.object({ id: z.string(), title: z.string(), steps: words })),
   donorSteps: z.array(stepShown).optional(),
   harvest: words.optional(),

@@ -14,13 +14,14 @@ import type { FactBook } from '../facts/index.ts';
 import { gapsByPlace, interfaceOf, judge, movesWithEngine } from '../fit/judge.ts';
 import type { FitLine } from '../fit/judge.ts';
 import { interfaces } from '../fit/data/interfaces.ts';
-import { movedAt, placeNotRead } from '../fit/lifts.ts';
+import { lastOut, movedAt, placeNotRead } from '../fit/lifts.ts';
 import type { Lift } from '../fit/lifts.ts';
 import type { FitRecord, GapRecord } from '../fit/records.ts';
 import { kitLineOf, kitPlan } from '../kit/plan.ts';
 import type { KitLine } from '../kit/plan.ts';
 import type { KitRecord } from '../kit/records.ts';
 import { buildPlan, buildStandsOn } from '../prep/build-plan.ts';
+import { goingInPlan, goingInStandsOn } from '../pull/going-in.ts';
 import { PullSlice } from '../pull/plan.ts';
 import type { StepPlan } from '../pull/plan.ts';
 import type { Waits } from '../pull/step-states.ts';
@@ -97,6 +98,10 @@ export interface Plan {
   pull: StepPlan;
   /** Building up the engine that goes in. */
   build: StepPlan;
+  /** How the unit goes into the car, and what closes the ways again. */
+  goingIn: StepPlan;
+  /** When the unit last came out again; nothing where it never did. */
+  liftedOutAt?: string;
   /** Steps and checks of people's own, and of the shop's rules. */
   own: StepPlan;
   ownLines: readonly OwnInPlan[];
@@ -200,7 +205,7 @@ function waitingLines(
   fits: readonly FitLine[],
   kit: readonly KitLine[],
   gates: readonly GateState[],
-  build: StepPlan,
+  stepPlans: readonly StepPlan[],
 ): Map<string, string[]> {
   const waiting = new Map<string, string[]>();
   const wait = (facts: readonly string[], line: string): void => {
@@ -219,7 +224,7 @@ function waitingLines(
     );
   for (const line of kit) wait([...line.needs, ...line.blanks], line.def.id);
   for (const gate of gates) for (const line of gate.lines) wait(line.needs, line.def.id);
-  for (const line of build.lines) wait(line.needs, line.def.id);
+  for (const plan of stepPlans) for (const line of plan.lines) wait(line.needs, line.def.id);
   for (const lines of waiting.values()) lines.sort();
   return waiting;
 }
@@ -234,6 +239,7 @@ export class Planner {
   private readonly pull = new PullSlice('own');
   private readonly harvest = new PullSlice('donor');
   private readonly build = new Kept<StepPlan>();
+  private readonly goingIn = new Kept<StepPlan>();
   private readonly words = new Kept<Scope['fits']>();
   private readonly own = new Truths();
   private readonly outgoing = new Truths();
@@ -282,6 +288,8 @@ export class Planner {
     const titlesOf = (word: FitLine['verdict']['word']): string[] =>
       fits.filter((l) => l.verdict.word === word && !l.resolved && !l.waived).map((l) => l.def.title);
     const build = this.build.get(buildStandsOn(this.own.of), () => buildPlan(this.own.of));
+    const goingIn = this.goingIn.get(goingInStandsOn(this.own.of), () => goingInPlan(this.own.of));
+    const liftedOutAt = lastOut(input.lifts)?.out.at;
     const tests = applying(benchTests, this.own.of);
     const { tasks } = input.gateInputs.records;
     const fills = fillsOf(facts, input.fluids, this.own.of);
@@ -313,6 +321,8 @@ export class Planner {
       kit,
       pull,
       build,
+      goingIn,
+      ...(liftedOutAt === undefined ? {} : { liftedOutAt }),
       own: ownSteps(own),
       ownLines: own,
       harvestSteps,
@@ -332,7 +342,7 @@ export class Planner {
                 tasks,
                 kit: input.kit,
                 inPlan: new Set([
-                  ...[pull, build].flatMap((s) => s.lines.map((l) => l.def.id)),
+                  ...[pull, build, goingIn].flatMap((s) => s.lines.map((l) => l.def.id)),
                   ...(input.withDonor ? harvestSteps.lines.map((l) => `donor-${l.def.id}`) : []),
                   ...fitTasks.map((t) => t.id),
                   ...tests.map((t) => t.def.id),
@@ -343,7 +353,7 @@ export class Planner {
               },
               input.waits,
             ),
-      waitingFor: waitingLines(fits, kit, gates, build),
+      waitingFor: waitingLines(fits, kit, gates, [build, goingIn]),
     };
   }
 }
@@ -395,6 +405,7 @@ function lineIds(plan: Plan): Set<string> {
     ...plan.kit.filter((l) => l.state === 'needed').map((l) => l.def.id),
     ...plan.pull.lines.map((l) => l.def.id),
     ...plan.build.lines.map((l) => l.def.id),
+    ...plan.goingIn.lines.map((l) => l.def.id),
     ...plan.gates.flatMap((g) => g.lines.map((l) => l.def.id)),
     ...plan.circuits.filter((l) => !l.waits).map((l) => l.def.id),
     ...plan.fitTasks.map((t) => t.id),

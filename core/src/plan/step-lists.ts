@@ -1,7 +1,8 @@
 import { provedLines } from '../commissioning/gates.ts';
-import { stepStates } from '../pull/index.ts';
-import type { StepPlan, StepState, Tasks } from '../pull/index.ts';
+import { bayTaken, stepStates, stillIn, wantsEmptyBay } from '../pull/index.ts';
+import type { StepPlan, StepState, Tasks, Waits } from '../pull/index.ts';
 import { isOwn } from '../memory/index.ts';
+import { returnDefs } from '../parts/index.ts';
 import type { Plan } from './plan.ts';
 
 /** The lists of ordered steps of a job: how the keys of their records begin, where that is not as the steps do. */
@@ -9,6 +10,7 @@ const lists = {
   donor: { prefix: 'donor-', planOf: (plan: Plan): StepPlan => plan.harvestSteps },
   pull: { prefix: '', planOf: (plan: Plan): StepPlan => plan.pull },
   prep: { prefix: '', planOf: (plan: Plan): StepPlan => plan.build },
+  fit: { prefix: '', planOf: (plan: Plan): StepPlan => plan.goingIn },
   own: { prefix: '', planOf: (plan: Plan): StepPlan => plan.own },
 } as const;
 
@@ -31,13 +33,32 @@ export function stepList(plan: Plan, id: StepListId, tasks: Tasks): StepList {
   const keyOf = (step: string): string => prefix + step;
   const mine = <T>(of: Readonly<Record<string, T | undefined>>): Record<string, T | undefined> =>
     Object.fromEntries(steps.lines.map((l) => [l.def.id, of[keyOf(l.def.id)]]));
-  const own = mine(tasks);
-  return { plan: steps, keyOf, own, states: stepStates(steps, own, provedLines(plan.gates), mine(plan.waits)) };
+  const own = mine(id === 'fit' ? stillIn(tasks, plan.liftedOutAt) : tasks);
+  const waits = id === 'fit' ? withBayTaken(plan, tasks) : plan.waits;
+  return { plan: steps, keyOf, own, states: stepStates(steps, own, provedLines(plan.gates), mine(waits)) };
+}
+
+/** What steps of going in wait for: an empty bay besides all else, where they want one. */
+function withBayTaken(plan: Plan, tasks: Tasks): Waits {
+  if (!bayTaken(plan.pull, tasks)) return plan.waits;
+  const bay = { waitsFor: 'the engine that was in the car to be set down' };
+  const steps = plan.goingIn.lines.map((l) => l.def.id).filter(wantsEmptyBay);
+  return { ...plan.waits, ...Object.fromEntries(steps.map((id) => [id, [...(plan.waits[id] ?? []), bay]])) };
+}
+
+/** What must come before something that closes a way in goes back on: the unit, where it goes in by that way. */
+export function holdsReturn(plan: Plan, tasks: Tasks, id: string): string[] {
+  const way = returnDefs.find((r) => r.id === id)?.closes;
+  const entry = plan.goingIn.lines.find((l) => l.def.id === 'ein-unit-in');
+  if (way === undefined || entry === undefined || !entry.states.includes(way)) return [];
+  const status = stepList(plan, 'fit', tasks).states.get(entry.def.id)!.status;
+  return ['done', 'waived'].includes(status) ? [] : [entry.def.id];
 }
 
 /** The list that a step's record belongs to, and the step. */
 export function listOfKey(key: string): { id: StepListId; step: string } {
   if (key.startsWith(lists.donor.prefix)) return { id: 'donor', step: key.slice(lists.donor.prefix.length) };
   if (isOwn(key)) return { id: 'own', step: key };
+  if (key.startsWith('ein-')) return { id: 'fit', step: key };
   return { id: key.startsWith('bld-') ? 'prep' : 'pull', step: key };
 }

@@ -1,9 +1,9 @@
 import type { Plan } from './plan.ts';
 import { taskTitle, titleOf } from './title.ts';
 import { schoolEffects } from '../schools/effects.ts';
-import { pullSteps } from '../pull/data/steps.ts';
+import { goingInSteps, pullSteps } from '../pull/index.ts';
 import { returnsOf } from '../parts/index.ts';
-import { stepList } from './step-lists.ts';
+import { holdsReturn, stepList } from './step-lists.ts';
 import type { StepListId } from './step-lists.ts';
 import type { TaskRecord } from '../pull/records.ts';
 import type { StationId } from '../jobs/stations.ts';
@@ -53,10 +53,13 @@ export function workSteps(plan: Plan, tasks: Tasks, donor: boolean): WorkStep[] 
     ...ofList(plan, 'pull', tasks),
     ...ofList(plan, 'prep', tasks),
     ...returnsOf(tasks).map(({ def, done }) => {
-      const step = simple(def.id, def.title, 'connect');
+      const first = holdsReturn(plan, tasks, def.id);
+      const step = { ...simple(def.id, def.title, 'connect'), heldBy: first.map(taskTitle) };
+      if (first.length > 0 && !done && step.status !== 'on-it') return { ...step, status: 'held' as const };
       // Off once more after it was back: what was written then says nothing of now.
       return done ? step : { ...step, status: step.status === 'on-it' ? ('on-it' as const) : ('free' as const) };
     }),
+    ...ofList(plan, 'fit', tasks),
     ...plan.fitTasks.map((t) => simple(t.id, t.title, 'fit')),
     ...plan.benchTests.map((t) => simple(t.def.id, taskTitle(t.def.id), 'connect')),
     ...ofList(plan, 'own', tasks),
@@ -67,6 +70,7 @@ const stationOfPrefix: readonly (readonly [prefix: string, station: StationId])[
   ['donor-', 'donor'],
   ['rm-', 'pull'],
   ['bld-', 'prep'],
+  ['ein-', 'fit'],
   ['task-', 'fit'],
 ];
 
@@ -75,7 +79,8 @@ export function stepBasis(key: string): { station: StationId; minutes?: readonly
   const station = stationOfPrefix.find(([prefix]) => key.startsWith(prefix))?.[1] ?? 'connect';
   const id = key.replace(/^donor-/, '');
   const minutes = (
-    pullSteps.find((s) => s.id === id) ?? schoolEffects.flatMap((e) => e.addsSteps ?? []).find((s) => s.id === id)
+    [...pullSteps, ...goingInSteps].find((s) => s.id === id) ??
+    schoolEffects.flatMap((e) => e.addsSteps ?? []).find((s) => s.id === id)
   )?.minutes;
   return { station, ...(minutes ? { minutes } : {}) };
 }

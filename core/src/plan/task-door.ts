@@ -1,7 +1,7 @@
 import { harmNear } from '../pull/index.ts';
 import type { StepState, Tasks } from '../pull/index.ts';
 import type { Plan } from './plan.ts';
-import { listOfKey, stepList } from './step-lists.ts';
+import { holdsReturn, listOfKey, stepList } from './step-lists.ts';
 import { taskTitle, titleOf } from './title.ts';
 
 /** What stands against a step that somebody begins or calls done; the one rule for screen, log bar, command line and API. */
@@ -25,6 +25,8 @@ export function holdWords(state: StepState, withGates: boolean): string[] {
 
 /** What stands against writing a task record with this status; nothing for steps of which no order is known. */
 export function againstTask(plan: Plan, tasks: Tasks, key: string, status: 'on-it' | 'done'): Against {
+  const first = holdsReturn(plan, tasks, key);
+  if (first.length > 0) return { against: first.map((f) => `after "${taskTitle(f)}"`), harm: false };
   const { id, step } = listOfKey(key);
   const { plan: steps, states } = stepList(plan, id, tasks);
   const state = states.get(step);

@@ -2,7 +2,7 @@ import { factDef, isFactId } from '../facts/index.ts';
 import { gateLines } from '../commissioning/index.ts';
 import { interfaces } from '../fit/index.ts';
 import { kitLines } from '../kit/index.ts';
-import { pullSteps, workStates } from '../pull/index.ts';
+import { everyState, goingInSteps, pullSteps } from '../pull/index.ts';
 import { returnDefs } from '../parts/index.ts';
 import { isOwn, ownTitle } from '../memory/index.ts';
 import { buildSteps } from '../prep/data/build-up.ts';
@@ -12,9 +12,9 @@ import { schoolEffects } from '../schools/effects.ts';
 const titles = new Map<string, string>([
   ...interfaces.map((i) => [i.id, i.title] as const),
   ...kitLines.map((k) => [k.id, k.title] as const),
-  ...pullSteps.map((s) => [s.id, s.title] as const),
+  ...[...pullSteps, ...goingInSteps].map((s) => [s.id, s.title] as const),
   ...schoolEffects.flatMap((e) => (e.addsSteps ?? []).map((s) => [s.id, s.title] as const)),
-  ...workStates.map((s) => [s.id, s.title] as const),
+  ...everyState.map((s) => [s.id, s.title] as const),
   ...returnDefs.map((r) => [r.id, r.title] as const),
   ...buildSteps.map((s) => [s.id, s.title] as const),
   ...benchTests.map((t) => [t.id, t.test] as const),
@@ -27,7 +27,7 @@ const titles = new Map<string, string>([
 export const taskTitle = (key: string): string => titleOf(key.replace(/^donor-/, ''));
 
 const shorts = new Map<string, string>(
-  [...pullSteps, ...buildSteps].flatMap((s) => (s.short === undefined ? [] : [[s.id, s.short] as const])),
+  [...pullSteps, ...goingInSteps, ...buildSteps].flatMap((s) => (s.short === undefined ? [] : [[s.id, s.short] as const])),
 );
 
 /** The few words of a line of the plan where it has some, for a strip or a list; its whole title otherwise. */

@@ -1,9 +1,10 @@
 import type { CapabilityContent } from '../rules/content.ts';
-import { workStates } from './data/states.ts';
+import { entryWays, goingInSteps } from './data/going-in.ts';
+import { everyState } from './states.ts';
 import { wayChoices } from './data/ways.ts';
 import { pullSteps } from './data/steps.ts';
 
 export const pullContent: CapabilityContent = {
   capability: 'pull',
-  definitions: [...pullSteps, ...workStates, ...wayChoices],
+  definitions: [...pullSteps, ...goingInSteps, ...everyState, ...wayChoices, ...entryWays],
 };

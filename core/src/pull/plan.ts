@@ -100,7 +100,8 @@ const beforeProvedDead: ReadonlySet<string> = new Set([
 /** The line of the donor's own gate that asks the same. */
 const donorLine = (id: string): string => id.replace(/^gate-hv-/, 'gate-hvd-');
 
-function stateOf(def: WorkState, truthOf: TruthOf, steps: ReadonlySet<string>, given: readonly string[]): PlanState {
+/** A state as it is among these steps. */
+export function stateOf(def: WorkState, truthOf: TruthOf, steps: ReadonlySet<string>, given: readonly string[]): PlanState {
   const start = typeof def.atStart === 'boolean' ? undefined : truthOf(def.atStart);
   return {
     id: def.id,

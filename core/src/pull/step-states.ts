@@ -1,4 +1,4 @@
-import { workStates } from './data/states.ts';
+import { everyState } from './states.ts';
 import type { PlanState, StepLine, StepPlan } from './plan.ts';
 import type { TaskRecord } from './records.ts';
 
@@ -43,9 +43,9 @@ export type Tasks = Readonly<Record<string, TaskRecord | undefined>>;
 /** What steps wait for, by step. */
 export type Waits = Readonly<Record<string, readonly HeldFor[] | undefined>>;
 
-const harmful = new Set(workStates.filter((s) => s.harm).map((s) => s.id));
+const harmful = new Set(everyState.filter((s) => s.harm).map((s) => s.id));
 const givers = new Map<string, string[]>();
-for (const state of workStates)
+for (const state of everyState)
   for (const step of state.givenBy) givers.set(step, [...(givers.get(step) ?? []), state.id]);
 
 /** Titles of the states that a step gives, where somebody is hurt when they are missing. */
@@ -245,7 +245,7 @@ export const harmNear = (plan: StepPlan, step: string, state: StepState): boolea
   if (line?.def.harm) return true;
   const missing = [...state.unmet.map((u) => u.state), ...state.ended.map((e) => e.state)];
   const heldFor = line?.states.filter((s) =>
-    workStates.find((w) => w.id === s)!.givenBy.some((g) => state.heldBy.includes(g)),
+    everyState.find((w) => w.id === s)!.givenBy.some((g) => state.heldBy.includes(g)),
   );
   return [...missing, ...(heldFor ?? [])].some((s) => harmful.has(s)) || state.gates.length > 0;
 };

@@ -6,7 +6,7 @@ import type { FactBook, FactValue } from '../facts/index.ts';
 import { computePlan } from '../plan/index.ts';
 import { bookFrom, emptyInput } from '../plan/testing.ts';
 import { schoolQuestions } from '../schools/index.ts';
-import { pullSteps, stepStates, taskWantsSecond, wayChoices, workStates } from './index.ts';
+import { pullSteps, stepStates, taskWantsSecond, wayChoices, everyState } from './index.ts';
 import type { StepPlan, TaskRecord } from './index.ts';
 
 /**
@@ -80,7 +80,7 @@ const givers: Record<string, readonly string[]> = {
 const conditionFacts = new Set(
   [
     ...pullSteps.map((s) => s.when),
-    ...workStates.flatMap((s) => (typeof s.atStart === 'boolean' ? [] : [s.atStart])),
+    ...everyState.flatMap((s) => (typeof s.atStart === 'boolean' ? [] : [s.atStart])),
   ].flatMap(factsIn),
 );
 const asked = factCatalogue.filter((f) => conditionFacts.has(f.id) && f.parts[0]!.options);

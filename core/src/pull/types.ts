@@ -35,11 +35,23 @@ export interface StepDef {
   /** A group of fasteners, of which each is counted as it comes out or goes in. */
   fasteners?: 'out' | 'in';
   /** What is drawn beside it while it is next. */
-  drawn?: 'lift';
+  drawn?: 'lift' | 'lift-in';
   /** It is done only with what was found or read, in words. */
   wantsFound?: true;
   /** The next move can hurt: done out of its order it wants two people. */
   harm?: true;
+}
+
+/** A step of going in; what comes after it names it. */
+export interface GoingInStep extends Omit<StepDef, 'before'> {
+  /** States that it needs where something is so; what nobody knows counts as so. */
+  needsWhere?: readonly { state: string; when: Condition }[];
+  /** Only once the engine that was in the car is out. */
+  bayEmpty?: true;
+  /** Undone when the unit comes out again. */
+  undoneByLift?: true;
+  /** Steps that close again what this one opened: done after it, it is open once more. */
+  undoneBy?: readonly string[];
 }
 
 /** Ways of doing one thing, of which one is done: the others are never free beside it. */

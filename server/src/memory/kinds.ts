@@ -16,6 +16,7 @@ function refuseRing(plan: Plan, id: string, line: OwnLine): void {
     [
       { steps: plan.pull, prefix: '' },
       { steps: plan.build, prefix: '' },
+      { steps: plan.goingIn, prefix: '' },
       { steps: plan.harvestSteps, prefix: 'donor-' },
     ],
     others,

@@ -7,6 +7,7 @@ import { TrialBench } from './trial/TrialBench.tsx';
 
 // What hangs on the place is loaded when somebody looks at it.
 const DrivelineBench = lazy(() => import('./sheets/DrivelineBench.tsx'));
+const GoingIn = lazy(() => import('./GoingIn.tsx'));
 const MakingBench = lazy(() => import('./making/MakingBench.tsx'));
 const MountBench = lazy(() => import('./sheets/MountBench.tsx'));
 const StackBench = lazy(() => import('./sheets/StackBench.tsx'));
@@ -20,6 +21,7 @@ const tabs = {
   stack: 'Behind the block',
   driveline: 'Driveline',
   'way-in': 'Way in',
+  'going-in': 'Going in',
   making: 'Making',
 } as const;
 
@@ -42,6 +44,7 @@ export default function FitBench() {
           {tab === 'stack' && <StackBench />}
           {tab === 'driveline' && <DrivelineBench />}
           {tab === 'way-in' && <WayInBench />}
+          {tab === 'going-in' && <GoingIn />}
           {tab === 'making' && <MakingBench />}
         </Suspense>
       </Tabs>

@@ -118,7 +118,9 @@ export function NextStep({
           loading="lazy"
         />
       )}
-      {def.drawn === 'lift' && !placed.recordKey.startsWith('donor-') && <LiftFigure lift="out" />}
+      {def.drawn && !placed.recordKey.startsWith('donor-') && (
+        <LiftFigure lift={def.drawn === 'lift-in' ? 'in' : 'out'} />
+      )}
       <StepAsked placed={placed} acts={acts} />
     </section>
   );

@@ -18,6 +18,7 @@ const lists = {
   pull: { family: 'rm-', gate: 'High voltage' },
   donor: { family: 'donor-', gate: 'Donor high voltage' },
   prep: { family: 'bld-', gate: undefined },
+  fit: { family: 'ein-', gate: undefined },
   own: { family: 'own-', gate: undefined },
 } as const;
 

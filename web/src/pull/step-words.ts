@@ -1,5 +1,5 @@
 import { holdWords, shortTitleOf, titleOf } from '@bay/core/plan';
-import { workStates } from '@bay/core/pull';
+import { everyState } from '@bay/core/pull';
 import type { StepState } from '@bay/core/pull';
 import { dayWords } from '../ui/index.ts';
 
@@ -25,7 +25,7 @@ export const statusSigns: Record<StepState['status'], string> = {
 
 /** What usually gives a state: the steps that do, and what else does. */
 const givers = (id: string): string => {
-  const state = workStates.find((s) => s.id === id);
+  const state = everyState.find((s) => s.id === id);
   return [...(state?.givenBy ?? []).map(shortTitleOf), ...(state?.givenWords ? [state.givenWords] : [])].join(', ');
 };
 
