@@ -1,8 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import '../server/src/capabilities.ts';
-import { provedLines } from '@bay/core/commissioning';
-import { computePlan, planInputOf } from '@bay/core/plan';
-import { stepStates } from '@bay/core/pull';
+import { computePlan, listOfKey, planInputOf, stepList } from '@bay/core/plan';
 import type { StepState } from '@bay/core/pull';
 import { recordsOf } from '@bay/core/records';
 import { jobMaterial } from '../server/src/plan/material.ts';
@@ -55,23 +53,23 @@ function leadsTo(states: ReadonlyMap<string, StepState>, wanted: string): string
   return first === undefined ? wanted : leadsTo(states, first);
 }
 
-/** The pull as a technician does it: what holds the wanted step first, and what the car does not have is called not needed. */
-async function pullUpTo(
+/** A list of steps as a technician does it: what holds the wanted step first, and what the car does not have is called not needed. */
+async function stepsUpTo(
   tx: Tx,
   caller: Caller,
   jobId: string,
-  { pullUpTo: wanted, minutes }: Extract<Act, { pullUpTo: string }>,
+  { stepsUpTo: wanted, minutes }: Extract<Act, { stepsUpTo: string }>,
   from: Date,
 ): Promise<void> {
   let at = from;
   for (;;) {
     const material = await jobMaterial(tx, jobId);
     const plan = computePlan(planInputOf(material));
-    const states = stepStates(plan.pull, recordsOf(material, 'task'), provedLines(plan.gates));
+    const { plan: steps, states } = stepList(plan, listOfKey(wanted).id, recordsOf(material, 'task'));
     if (states.get(wanted)!.status === 'done') return;
     const id = leadsTo(states, wanted);
-    const { def } = plan.pull.lines.find((l) => l.def.id === id)!;
-    const absent = def.onlyIf !== undefined && !plan.pull.states.some((s) => s.givenBy.includes(id));
+    const { def } = steps.lines.find((l) => l.def.id === id)!;
+    const absent = def.onlyIf !== undefined && !steps.states.some((s) => s.givenBy.includes(id));
     const write = async (data: Record<string, unknown>, when: Date): Promise<void> => {
       const revision = (await findRecord(tx, jobId, 'task', id))?.revision ?? 0;
       await writeRecord(tx, caller, { jobId, kind: 'task', key: id, data, revision, at: when });
@@ -80,7 +78,7 @@ async function pullUpTo(
     else {
       await write({ status: 'on-it' }, at);
       at = new Date(at.getTime() + minutes * 60_000);
-      await write({ status: 'done' }, at);
+      await write({ status: 'done', ...(def.wantsFound ? { note: 'as planned, within 2 mm' } : {}) }, at);
     }
     at = new Date(at.getTime() + 30_000);
   }
@@ -123,8 +121,8 @@ async function act(tx: Tx, callers: ReadonlyMap<string, Caller>, jobId: string, 
       .values({ photo_id: photoId, shop_id: caller.shopId, size: 'original', ...photo.original })
       .execute();
     await keepPhoto(tx, caller, photo, { jobId, photoId, caption, about, at });
-  } else if ('pullUpTo' in a) {
-    await pullUpTo(tx, caller, jobId, a, at);
+  } else if ('stepsUpTo' in a) {
+    await stepsUpTo(tx, caller, jobId, a, at);
   } else if ('passGate' in a) {
     const people = { by: caller, manager: callers.get('MH')!, second: callers.get(a.second)! };
     await passGate(tx, people, jobId, { gate: a.passGate, photoId: a.photoId }, at);

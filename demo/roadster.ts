@@ -54,7 +54,7 @@ export const roadster: DemoJob = {
   acts: [
     ...round([27, '09:30'], 'MH', 'looked-up', 'car', { 'rec-drive-layout': 'front-longitudinal-rear-drive', 'rec-inspection-regime': 'safety-and-tailpipe', 'rec-engine-age-rule': 'engine-same-year-or-newer', 'rec-hv-system': 'no', 'rec-power-before': { value: '96 kW', 'taken-at': 'crank' }, 'rec-fuel-before': 'petrol-injected', 'rec-electrical-system': '12v-negative-earth', 'rec-immobiliser-kind': 'none', 'rec-body-network': 'none' }),
     ...round([26, '09:00'], 'JV', 'measured', 'car', {
-      'rec-axle-masses': { front: '520 kg', rear: '500 kg' }, 'rec-axle-limits': { front: '640 kg', rear: '660 kg' }, 'rec-axle-ratio': '3.45', 'rec-tyre-size': '195/50 R15', 'rec-axle-rating': '1500 Nm', 'rec-bay-length': { 'to-core-rear-face': '742 mm' }, 'rec-bay-width': { 'between-towers-at-head-height': '846 mm' }, 'rec-brake-assist': 'vacuum', 'rec-booster-hose-bore': '11 mm', 'rec-brake-kind': { front: 'disc', rear: 'disc', 'hose-age': 'sound' },
+      'rec-install-path': { value: 'over-the-front', 'hoist-rating-at-boom-place': '500 kg' }, 'rec-axle-masses': { front: '520 kg', rear: '500 kg' }, 'rec-axle-limits': { front: '640 kg', rear: '660 kg' }, 'rec-axle-ratio': '3.45', 'rec-tyre-size': '195/50 R15', 'rec-axle-rating': '1500 Nm', 'rec-bay-length': { 'to-core-rear-face': '742 mm' }, 'rec-bay-width': { 'between-towers-at-head-height': '846 mm' }, 'rec-brake-assist': 'vacuum', 'rec-booster-hose-bore': '11 mm', 'rec-brake-kind': { front: 'disc', rear: 'disc', 'hose-age': 'sound' },
       'rec-tank-baffled': 'yes', 'rec-tank-ports': 'feed-and-return', 'rec-tank-pump': { value: 'in-tank-high', 'flow-at-rail-pressure': '140 L/h' }, 'rec-throttle-pedal': 'cable', 'rec-tach-input': 'low-level-pulse', 'rec-tach-pulses': '2', 'rec-loom-state': 'sound', 'rec-charge-lamp': 'filament-lamp', 'rec-battery': { place: 'boot', 'cold-cranking': '480 A', 'cable-length': '3.6 m' }, 'rec-oil-warning-logic': 'one-switch-closes-when-low', 'rec-oil-switch-thresholds': { low: '0.3 bar', contact: 'normally-closed' }, 'rec-speedo-drive': 'pulse', 'rec-steering-assist': 'hydraulic', 'rec-ac-state': 'none', 'rec-hood-profile': { 'lowest-z-over-the-engine': '402 mm' },
       'rec-pinion-angle': '1.8 deg',
     }),
@@ -76,6 +76,9 @@ export const roadster: DemoJob = {
     { when: [4, '07:50'], by: 'JV', photo: [bayPhoto, 'bay', 'Bay from the front, engine going in', 'gate-ei-hidden'] },
     { when: [4, '08:00'], by: 'JV', passGate: 'Engine closed up', second: 'OT', photoId: bayPhoto },
     { when: [4, '13:00'], by: 'JV', passGate: 'Engine in', second: 'OT', photoId: bayPhoto },
+    { when: [4, '13:20'], by: 'JV', record: ['lift', '00000000-0000-4000-8000-000000000551', { reason: 'to-stay', why: 'in for good, place as planned', foreseen: true, unit: 'real', carries: 'complete, exhaust off', mounts: 'plates, bolted' }] },
+    { when: [4, '13:26'], by: 'JV', record: ['lift', '00000000-0000-4000-8000-000000000551', { reason: 'to-stay', why: 'in for good, place as planned', foreseen: true, unit: 'real', carries: 'complete, exhaust off', mounts: 'plates, bolted', read: { alongMm: 24, sidewaysMm: 0, heightMm: 112, slopeDeg: 4, ownMounts: true, typed: { alongMm: '24 mm', sidewaysMm: '0', heightMm: '112 mm', slopeDeg: '4 deg' } }, sits: { how: 'final', despite: 'Gaps were read that day on paper, before this book was kept' } }] },
+    { when: [4, '13:30'], by: 'JV', stepsUpTo: 'ein-gear-off', minutes: 6 },
     ...filled,
     ...tested,
     { when: [2, '16:00'], by: 'MH', station: 'start', sign: 'connect' },

@@ -23,8 +23,8 @@ export type Act =
       quote: { net: number; exclusions: readonly string[]; note: string; despite?: string; signed?: string };
     }
   | { when: When; by: string; paid: { sort: 'deposit' | 'part'; amount: number; note: string } }
-  /** Does the steps of the pull that lead to this one, in the order of the plan, each so many minutes on the clock. */
-  | { when: When; by: string; pullUpTo: string; minutes: number }
+  /** Does the steps that lead to this one, in the order of its list, each so many minutes on the clock. */
+  | { when: When; by: string; stepsUpTo: string; minutes: number }
   /** Passes a gate, a second person signing where two are wanted; one photo of the job shows what is to be seen. */
   | { when: When; by: string; passGate: GateName; second: string; photoId: string }
   | { when: When; by: string; photo: readonly [key: string, scene: Scene, caption: string, about?: string] }

@@ -1,9 +1,16 @@
 import { z } from 'zod';
-import { taskStatuses } from '@bay/core/pull';
+import { gearPlaces, lifts, massKnown, taskStatuses } from '@bay/core/pull';
+import { gearSorts } from '@bay/core/sums';
 import { amount, kind, text } from './kind.ts';
 
 /** A place on a unit, mm from its datum. */
 const place = amount.min(-3000, 'Within 3 m of the bell face.').max(3000, 'Within 3 m of the bell face.');
+
+const named = text(80).min(2, 'Say what it is.');
+const mass = amount.positive('It weighs more than nothing.').max(5000, 'At most 5 t.');
+const rise = amount.min(0, 'Not less than nothing.').max(3000, 'At most 3 m.');
+/** A place along a car, mm behind its front axle. */
+const along = amount.min(-2000, 'Within the car.').max(8000, 'Within the car.');
 
 export const pullKinds = {
   task: kind<'task'>(
@@ -35,7 +42,32 @@ export const pullKinds = {
       hookAbove: amount.min(50, 'The hook stands at least 50 mm over the eyes.').max(5000, 'At most 5 m.'),
       hookX: place.optional(),
       leastRatingKg: amount.positive('A rating is more than nothing.').max(50_000, 'At most 50 t.').optional(),
+      tailDownDeg: amount.min(-45, 'At most 45°.').max(45, 'At most 45°.').optional(),
       typed: z.record(z.string(), text(60)),
+    }),
+  ),
+  'lift-item': kind<'lift-item'>(
+    z.object({
+      lift: z.enum(lifts),
+      unitId: z.uuid().optional(),
+      item: z.discriminatedUnion('sort', [
+        z.object({ sort: z.literal('hangs'), what: named, massKg: mass, x: place, z: place, known: z.enum(massKnown) }),
+        z.object({
+          sort: z.literal('carries'),
+          what: named,
+          gear: z.enum(gearSorts),
+          on: z.enum(gearPlaces),
+          ratingKg: mass,
+        }),
+        z.object({ sort: z.literal('clears'), what: named, needMm: rise, hasMm: rise }),
+        z
+          .object({ sort: z.literal('stands'), frontMm: along, rearMm: along, leavesMm: along })
+          .refine((s) => s.rearMm > s.frontMm, {
+            path: ['rearMm'],
+            message: 'The rear supports stand behind the front ones.',
+          }),
+      ]),
+      removed: z.literal(true).optional(),
     }),
   ),
 };

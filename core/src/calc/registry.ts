@@ -324,6 +324,100 @@ export const calculators: readonly Calculator[] = [
     },
   },
   {
+    name: 'two-legs',
+    title: 'Load on two legs and one hook',
+    source: 'statics; ASME B30.9, from memory: legs under 30° refused',
+    inputs: [
+      measure('load', 'Load', 'kg', '180', 0.1, 100_000),
+      measure('front-x', 'Front eye, along', 'mm', '430', -5000, 5000),
+      measure('front-z', 'Front eye, up', 'mm', '260', -5000, 5000),
+      measure('rear-x', 'Rear eye, along', 'mm', '-40', -5000, 5000),
+      measure('rear-z', 'Rear eye, up', 'mm', '240', -5000, 5000),
+      measure('hook-x', 'Hook, along', 'mm', '200', -5000, 5000),
+      measure('hook-z', 'Hook, up', 'mm', '680', -5000, 10_000),
+      measure('balance-x', 'Balance, along', 'mm', '200', -5000, 5000),
+      measure('balance-z', 'Balance, up', 'mm', '60', -5000, 5000),
+    ],
+    run: (v) => {
+      const at = (name: string): sums.LiftPoint => ({ x: v.num(`${name}-x`), z: v.num(`${name}-z`) });
+      const hung = sums.hungOnTwoLegs(at('front'), at('rear'), at('hook'), at('balance'));
+      const flat = Math.min(hung.front.fromLevelDeg, hung.rear.fromLevelDeg);
+      if (flat < sums.flattestLegDeg)
+        throw new RangeError(
+          `A leg stands ${flat.toFixed(0)}° from level: flatter than ${sums.flattestLegDeg}° is refused. Longer legs, or a beam.`,
+        );
+      return {
+        results: [
+          out('Front leg, from level', hung.front.fromLevelDeg, 'deg', 1),
+          out('Front leg pulls', v.num('load') * hung.front.share, 'kg', 1),
+          out('Rear leg, from level', hung.rear.fromLevelDeg, 'deg', 1),
+          out('Rear leg pulls', v.num('load') * hung.rear.share, 'kg', 1),
+          out('Hangs nose down by', hung.tiltDeg, 'deg', 1),
+        ],
+        because: 'three forces that meet at the hook; it turns until its balance lies under the hook',
+      };
+    },
+  },
+  {
+    name: 'rating',
+    title: 'What an element of lifting gear keeps of its plate',
+    source: 'ASME B30.26 and B30.9, from memory; the plate of the maker first',
+    inputs: [
+      choice('gear', 'Element', sums.gearSorts),
+      measure('rating', 'Rating on its plate', 'kg', '450', 0.1, 100_000),
+      measure('angle', 'Its leg, from level', 'deg', '60', 0, 90),
+    ],
+    run: (v) => {
+      const gear = v.word('gear') as sums.GearSort;
+      const off = 90 - v.num('angle');
+      const kept = sums.ratingLeft(gear, off);
+      if (kept === 0)
+        throw new RangeError(
+          `An ${sums.gearWords[gear]} bears upright pull alone: refused ${off.toFixed(0)}° off upright.`,
+        );
+      return {
+        results: [out('Keeps', kept * 100, '%', 0), out('Carries, as it is used', kept * v.num('rating'), 'kg', 1)],
+        because: `${sums.gearWords[gear]}, ${off.toFixed(0)}° off upright: ${kept} × ${v.num('rating')} kg`,
+      };
+    },
+  },
+  {
+    name: 'stands',
+    title: 'How a car stands when its engine leaves',
+    source: 'levers',
+    inputs: [
+      measure('front', 'Front axle', 'kg', '620', 1, 20_000),
+      measure('rear', 'Rear axle', 'kg', '540', 1, 20_000),
+      measure('wheelbase', 'Wheelbase', 'mm', '2450', 500, 10_000),
+      measure('leaves', 'What leaves', 'kg', '210', 1, 10_000),
+      measure('leaves-at', 'Its balance, behind the front axle', 'mm', '150', -3000, 10_000),
+      measure('front-stands', 'Front supports, behind the front axle', 'mm', '300', -3000, 10_000),
+      measure('rear-stands', 'Rear supports, behind the front axle', 'mm', '2200', -3000, 10_000),
+    ],
+    run: (v) => {
+      const { before, after } = sums.carOnStands({
+        frontKg: v.num('front'),
+        rearKg: v.num('rear'),
+        wheelbaseMm: v.num('wheelbase'),
+        leavesKg: v.num('leaves'),
+        leavesMm: v.num('leaves-at'),
+        standsFrontMm: v.num('front-stands'),
+        standsRearMm: v.num('rear-stands'),
+      });
+      const tips = [before, after].some((b) => b.frontKg < 0 || b.rearKg < 0);
+      return {
+        results: [
+          out('Front supports, before', before.frontKg, 'kg', 0),
+          out('Rear supports, before', before.rearKg, 'kg', 0),
+          out('Front supports, after', after.frontKg, 'kg', 0),
+          out('Rear supports, after', after.rearKg, 'kg', 0),
+          say('It stands', tips ? 'no: it tips' : 'yes'),
+        ],
+        because: `balance ${before.balanceMm.toFixed(0)} mm behind the front axle before, ${after.balanceMm.toFixed(0)} mm after`,
+      };
+    },
+  },
+  {
     name: 'joint',
     title: 'Speed ripple of a universal joint',
     source: 'kinematics; SAE AE-7, memory',

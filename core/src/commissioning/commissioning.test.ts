@@ -17,6 +17,7 @@ import type { GateInputs, GateName, ProvisionalItem } from './index.ts';
 
 const inputs: GateInputs = {
   ...emptyInput().gateInputs,
+  liftStops: [],
   openClashes: [],
   unresolvedAdapts: [],
   notMeasured: [],

@@ -58,6 +58,8 @@ export interface GateInputs {
   open: readonly OpenMatter[];
   /** Photos of this job. */
   photoIds: ReadonlySet<string>;
+  /** What refuses the lift of the unit that comes in. */
+  liftStops: readonly string[];
   /** Open items of the register: loose, tacked, borrowed, capped. */
   provisional: readonly ProvisionalItem[];
   /** Bolts whose torque record became void because the part came off again. */
@@ -133,6 +135,7 @@ const againstLine: Readonly<Record<string, (at: Looking) => string[]>> = {
   'gate-hvd-wait': ({ proof, inputs }) => waited(proof, proof, inputs.plugOutAt.donor),
   'gate-hv-dead': ({ proof, proofs, inputs }) => waited(proof, proofs['gate-hv-wait'], inputs.plugOutAt.own),
   'gate-hvd-dead': ({ proof, proofs, inputs }) => waited(proof, proofs['gate-hvd-wait'], inputs.plugOutAt.donor),
+  'gate-ei-lift': ({ inputs }) => inputs.liftStops.map((s) => `The lift: ${s}.`),
   'gate-ei-verdicts': ({ inputs }) => [
     ...block(inputs.openClashes, (w) => `Clash open: ${w}.`),
     ...block(inputs.unresolvedAdapts, (w) => `Adapt without a resolution: ${w}.`),

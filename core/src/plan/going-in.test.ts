@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { liftsInOrder } from '../fit/index.ts';
-import { goingInSteps, stepStates } from '../pull/index.ts';
+import { goingInSteps, noItems, stepStates } from '../pull/index.ts';
 import type { StepPlan, Tasks } from '../pull/index.ts';
 import { againstTask, computePlan, stepList, workSteps } from './index.ts';
 import { bookFrom, emptyInput } from './testing.ts';
@@ -132,5 +132,49 @@ describe('going in', () => {
   it('names what carries the load and who is near in every step that can hurt', () => {
     for (const step of goingInSteps.filter((s) => s.harm))
       expect(step.caution, step.id).toBeTruthy();
+  });
+  const flat = { rig: { frontX: 500, frontZ: 200, rearX: 0, rearZ: 200, hookAbove: 90 } };
+  const stud = {
+    rig: undefined,
+    items: {
+      ...noItems,
+      clears: [{ sort: 'clears' as const, what: 'stud', needMm: 64, hasMm: 55 }],
+    },
+  };
+  const linesOf = (over: Parameters<typeof emptyInput>[0]) => {
+    const plan = computePlan(emptyInput(over));
+    const line = plan.gates.flatMap((g) => g.lines).find((l) => l.def.id === 'gate-ei-lift')!;
+    return { line, waits: plan.waits['rm-lift-50'] ?? [] };
+  };
+  it('is refused at its gate, and the pull at its first move, by a lift that cannot be', () => {
+    const none = { rig: undefined };
+    const going = linesOf({ facts: bookFrom(over), rigged: { out: none, in: flat } });
+    expect(going.line.blockers.map((b) => b.sentence).join()).toMatch(
+      /flatter than 30° is refused.*What it weighs/,
+    );
+    expect(going.waits).toEqual([]);
+    const pulling = linesOf({ facts: bookFrom(over), rigged: { out: stud, in: none } });
+    expect(pulling.waits).toContainEqual({
+      waitsFor: 'the lift: 64 mm of stud, 55 mm of lift: tilt it, or take that out first',
+    });
+    expect(pulling.line.blockers).toEqual([]);
+  });
+  it('on a table from below is not refused for slings that nobody uses', () => {
+    expect(linesOf({ facts: bookFrom(below), rigged: { out: flat, in: flat } })).toMatchObject({
+      waits: [],
+      line: { blockers: [] },
+    });
+  });
+  it('on a hoist that is too weak is refused whether slings are written or not', () => {
+    const heavy = {
+      ...over,
+      'rec-install-path': { value: 'over-the-front', 'hoist-rating-at-boom-place': '150 kg' },
+    };
+    const facts = bookFrom({ ...heavy, 'eng-mass': '140 kg', 'gbx-mass': '40 kg' });
+    expect(
+      linesOf({ facts })
+        .line.blockers.map((b) => b.sentence)
+        .join(),
+    ).toContain('The hoist carries 150 kg');
   });
 });

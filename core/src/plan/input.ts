@@ -10,6 +10,7 @@ import { lastOut, liftNow, liftsInOrder, sittingOf } from '../fit/lifts.ts';
 import type { Lift } from '../fit/lifts.ts';
 import { makingStates } from '../fit/making/state.ts';
 import { dryByWords } from '../fluids/systems.ts';
+import { itemsOf } from '../pull/index.ts';
 import type { TaskRecord } from '../pull/records.ts';
 import type { HeldFor } from '../pull/step-states.ts';
 import type { UnitRole } from '../jobs/units.ts';
@@ -158,6 +159,16 @@ function engineOut(lifts: readonly Lift[]): OpenMatter[] {
   return last?.out ? [{ gate: 'First crank', what: `the engine is out again, ${last.out.why}` }] : [];
 }
 
+/** Where the slings hold, and the things of one lift, for the engine that it is now. */
+function riggedOf(material: JobMaterial, lift: 'out' | 'in'): PlanInput['rigged']['out'] {
+  const unitId = material.units.find((u) => u.role === (lift === 'out' ? 'own-engine' : 'engine'))?.id;
+  return {
+    rig: recordsOf(material, 'rig')[lift],
+    items: itemsOf(recordsOf(material, 'lift-item'), lift, unitId),
+    unitId,
+  };
+}
+
 /** Sorts a job's facts and records into what the plan reads. */
 export function planInputOf(material: JobMaterial): PlanInput {
   const circuits = Object.entries(recordsOf(material, 'circuit'));
@@ -193,6 +204,7 @@ export function planInputOf(material: JobMaterial): PlanInput {
     fits: recordsOf(material, 'fit'),
     gaps: Object.values(recordsOf(material, 'gap')),
     lifts,
+    rigged: { out: riggedOf(material, 'out'), in: riggedOf(material, 'in') },
     kit: recordsOf(material, 'kit'),
     gates,
     gateInputs: {
@@ -242,6 +254,7 @@ export const emptyInput = (over: Partial<PlanInput> = {}): PlanInput => ({
   fits: {},
   gaps: [],
   lifts: [],
+  rigged: { out: { rig: undefined }, in: { rig: undefined } },
   kit: {},
   gates: {},
   gateInputs: {

@@ -22,6 +22,8 @@ import type { KitLine } from '../kit/plan.ts';
 import type { KitRecord } from '../kit/records.ts';
 import { buildPlan, buildStandsOn } from '../prep/build-plan.ts';
 import { goingInPlan, goingInStandsOn } from '../pull/going-in.ts';
+import { liftStops } from '../pull/lift.ts';
+import type { LiftCase } from '../pull/lift.ts';
 import { PullSlice } from '../pull/plan.ts';
 import type { StepPlan } from '../pull/plan.ts';
 import type { Waits } from '../pull/step-states.ts';
@@ -60,9 +62,14 @@ export interface PlanInput {
   gaps: readonly GapRecord[];
   /** Each time the engine went in, the first first. */
   lifts: readonly Lift[];
+  /** What hangs, carries and is to be cleared, of the engine that leaves and of the one that comes in. */
+  rigged: Readonly<Record<'out' | 'in', Pick<LiftCase, 'rig' | 'items' | 'unitId'>>>;
   kit: Readonly<Record<string, KitRecord | undefined>>;
   gates: Readonly<Record<string, GateProof | undefined>>;
-  gateInputs: Omit<GateInputs, 'openClashes' | 'unresolvedAdapts' | 'notMeasured' | 'knockOnOpen' | 'records'> & {
+  gateInputs: Omit<
+    GateInputs,
+    'liftStops' | 'openClashes' | 'unresolvedAdapts' | 'notMeasured' | 'knockOnOpen' | 'records'
+  > & {
     records: Omit<LineRecords, 'fills' | 'toDo'>;
   };
   fluids: readonly FluidRecord[];
@@ -102,6 +109,8 @@ export interface Plan {
   goingIn: StepPlan;
   /** When the unit last came out again; nothing where it never did. */
   liftedOutAt?: string;
+  /** It has been in the bay: what was there before is out. */
+  wasIn: boolean;
   /** Steps and checks of people's own, and of the shop's rules. */
   own: StepPlan;
   ownLines: readonly OwnInPlan[];
@@ -299,6 +308,7 @@ export class Planner {
       input.gates,
       {
         ...input.gateInputs,
+        liftStops: stopsOf(facts, facts, input.rigged.in, true),
         openClashes: titlesOf('clash'),
         unresolvedAdapts: titlesOf('adapt'),
         notMeasured: titlesOf('not-measured'),
@@ -308,6 +318,7 @@ export class Planner {
       },
     );
     const pull = this.pull.compute(this.outgoing.of, effects);
+    const waits = withLift(input.waits, stopsOf(input.outgoing, facts, input.rigged.out, false));
     const harvestSteps = this.harvest.compute(this.donor.of, effects);
     const fitTasks = tasksOf(fits);
     const circuits = [...applying(usualCircuits, this.own.of), ...ownCircuits(own)];
@@ -323,6 +334,7 @@ export class Planner {
       build,
       goingIn,
       ...(liftedOutAt === undefined ? {} : { liftedOutAt }),
+      wasIn: input.lifts.length > 0,
       own: ownSteps(own),
       ownLines: own,
       harvestSteps,
@@ -335,7 +347,7 @@ export class Planner {
       provisional: input.gateInputs.provisional,
       waits:
         own.length === 0
-          ? input.waits
+          ? waits
           : ownWaits(
               own,
               {
@@ -351,7 +363,7 @@ export class Planner {
                 kitTitle: titleOf,
                 stepTitle: shortTitleOf,
               },
-              input.waits,
+              waits,
             ),
       waitingFor: waitingLines(fits, kit, gates, [build, goingIn]),
     };
@@ -366,6 +378,24 @@ export function fitBooks(
   const job = withInferred(withSchools(input.facts, schools));
   const outgoing = withInferred(new Map([...onlyOf(job, ['rec-', 'cho-']), ...input.outgoing]), ['eng-', 'gbx-']);
   return { job, outgoing: onlyOf(outgoing, ['eng-', 'gbx-']) };
+}
+
+/** What refuses a lift on slings; on a table from below nothing hangs. */
+function stopsOf(
+  unit: FactBook,
+  job: FactBook,
+  { rig, items, unitId }: PlanInput['rigged']['out'],
+  comesIn: boolean,
+): string[] {
+  const below = job.get('rec-install-path')?.parts['value'] === 'from-below';
+  return liftStops({ unit, job, rig: below ? undefined : rig, unitId, comesIn, ...(items ? { items } : {}) });
+}
+
+/** The first move of the lift waits for what refuses it. */
+function withLift(waits: Waits, stops: readonly string[]): Waits {
+  if (stops.length === 0) return waits;
+  const key = 'rm-lift-50';
+  return { ...waits, [key]: [...(waits[key] ?? []), ...stops.map((s) => ({ waitsFor: `the lift: ${s}` }))] };
 }
 
 /** What ways out touch and nobody looked at again, each once. */

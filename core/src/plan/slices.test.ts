@@ -171,6 +171,14 @@ describe('nothing of what a plan is computed from is without effect', () => {
         },
       }),
     },
+    rigged: {
+      rigged: {
+        out: { rig: undefined },
+        in: {
+          rig: { frontX: 500, frontZ: 200, rearX: 0, rearZ: 200, hookAbove: 90 },
+        },
+      },
+    },
     kit: { kit: { 'kit-steering-shaft': { status: 'fitted' } } },
     gates: { gates: { 'gate-fc-loose': { text: 'looked' } } },
     gateInputs: {

@@ -40,7 +40,7 @@ export function stepList(plan: Plan, id: StepListId, tasks: Tasks): StepList {
 
 /** What steps of going in wait for: an empty bay besides all else, where they want one. */
 function withBayTaken(plan: Plan, tasks: Tasks): Waits {
-  if (!bayTaken(plan.pull, tasks)) return plan.waits;
+  if (plan.wasIn || !bayTaken(plan.pull, tasks)) return plan.waits;
   const bay = { waitsFor: 'the engine that was in the car to be set down' };
   const steps = plan.goingIn.lines.map((l) => l.def.id).filter(wantsEmptyBay);
   return { ...plan.waits, ...Object.fromEntries(steps.map((id) => [id, [...(plan.waits[id] ?? []), bay]])) };

@@ -27,7 +27,9 @@ const titles = new Map<string, string>([
 export const taskTitle = (key: string): string => titleOf(key.replace(/^donor-/, ''));
 
 const shorts = new Map<string, string>(
-  [...pullSteps, ...goingInSteps, ...buildSteps].flatMap((s) => (s.short === undefined ? [] : [[s.id, s.short] as const])),
+  [...pullSteps, ...goingInSteps, ...buildSteps].flatMap((s) =>
+    s.short === undefined ? [] : [[s.id, s.short] as const],
+  ),
 );
 
 /** The few words of a line of the plan where it has some, for a strip or a list; its whole title otherwise. */

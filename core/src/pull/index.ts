@@ -8,3 +8,4 @@ export { goingInSteps } from './data/going-in.ts';
 export * from './going-in.ts';
 export * from './records.ts';
 export * from './lift.ts';
+export * from './lift-items.ts';

@@ -4,10 +4,12 @@ import { factPart, partName } from '../facts/index.ts';
 import { defaultSchool } from '../rules/book.ts';
 import type { FactBook } from '../rules/book.ts';
 import { Sum, weaker } from '../rules/sum.ts';
-import { flattestLegDeg, gearboxBalance, hungOnTwoLegs, turned } from '../sums/index.ts';
+import { flattestLegDeg, gearboxBalance, gearWords, hookAheadMm, hungOnTwoLegs, turned } from '../sums/index.ts';
 import type { HungLoad, LiftPoint } from '../sums/index.ts';
-import { formatMeasure } from '../units/index.ts';
+import { capital, counted, formatMeasure } from '../units/index.ts';
 import { hoistLeftOver } from './hoist.ts';
+import { hungAt, hungMass, noItems, onStands, ratingOver } from './lift-items.ts';
+import type { ItemOf, LiftItems } from './lift-items.ts';
 import type { RigRecord } from './records.ts';
 
 /**
@@ -38,8 +40,13 @@ export interface LiftCase {
   /** Facts of the car and the choices. */
   job: FactBook;
   rig:
-    | Pick<RigRecord, 'unitId' | 'frontX' | 'frontZ' | 'rearX' | 'rearZ' | 'hookAbove' | 'hookX' | 'leastRatingKg'>
+    | Pick<
+        RigRecord,
+        'unitId' | 'frontX' | 'frontZ' | 'rearX' | 'rearZ' | 'hookAbove' | 'hookX' | 'leastRatingKg' | 'tailDownDeg'
+      >
     | undefined;
+  /** What hangs with it, what carries it, what it must clear, what the car stands on. */
+  items?: LiftItems;
   /** Which engine that is. */
   unitId?: string | undefined;
   /** The unit is one that comes in; otherwise it is the car's own. */
@@ -82,7 +89,29 @@ interface Load {
 /** Sizes drawn where nobody measured: dashed, and of no use but to see what is meant. */
 const drawnAs = { engine: 560, above: 330, below: 190, gearbox: 600, gearboxUp: 130 } as const;
 
-function loadOf({ unit, job }: LiftCase): Load {
+/** The balance of several masses along one axis. */
+function balanceOf(label: string, parts: readonly { mass: Sum; at: Sum }[]): Sum {
+  const [first, ...rest] = parts as [{ mass: Sum; at: Sum }, ...{ mass: Sum; at: Sum }[]];
+  if (rest.length === 0) return first.at;
+  return first.at.through(
+    label,
+    'mm',
+    (at, mass, ...others) => {
+      const all = [at, mass!, ...others];
+      let [moment, total] = [0, 0];
+      for (let i = 0; i < all.length; i += 2) {
+        moment += all[i]! * all[i + 1]!;
+        total += all[i + 1]!;
+      }
+      return moment / total;
+    },
+    'mean by mass',
+    first.mass,
+    ...rest.flatMap(({ mass, at }) => [at, mass]),
+  );
+}
+
+function loadOf({ unit, job, items = noItems }: LiftCase): Load {
   const missing: string[] = [];
   const choice = job.get('cho-unit-lift');
   const lift = choice?.parts['value'];
@@ -101,23 +130,39 @@ function loadOf({ unit, job }: LiftCase): Load {
     assumed('Centre of gravity, above the crank', 60, 'mm', 'a little over the crank');
   if (!isFirm(engineX) || !isFirm(engineZ)) missing.push('where the engine balances');
   if (!engine) missing.push('what the engine weighs');
-  if (!withGearbox) return { mass: engine, x: engineX, z: engineZ, withGearbox, missing };
-  const gearbox = known(unit, 'gbx-mass');
-  if (!gearbox) missing.push('what the gearbox weighs');
-  if (!engine || !gearbox) return { mass: undefined, x: engineX, z: engineZ, withGearbox, missing };
-  const behind = assumed(
-    'Centre of gravity of the gearbox, ahead of the bell face',
-    -gearboxBalance * (known(unit, 'gbx-length')?.value ?? drawnAs.gearbox),
-    'mm',
-    '40 % of its length behind the face',
-  );
-  const onAxis = assumed('Centre of gravity of the gearbox, above the crank', 0, 'mm', 'on its input axis');
-  const balance = (own: Sum, other: Sum, label: string): Sum =>
-    own.through(label, 'mm', (a, m, b, n) => (a * m + b * n) / (m + n), 'mean by mass', engine, other, gearbox);
+  const gearbox = withGearbox ? known(unit, 'gbx-mass') : undefined;
+  if (withGearbox && !gearbox) missing.push('what the gearbox weighs');
+  const guessed = items.hangs.filter((i) => i.known === 'estimated');
+  if (guessed.length > 0) missing.push(`what weighs: ${guessed.map((i) => i.what).join(', ')} (an estimate)`);
+  if (!engine || (withGearbox && !gearbox)) return { mass: undefined, x: engineX, z: engineZ, withGearbox, missing };
+  const parts = [
+    { mass: engine, x: engineX, z: engineZ },
+    ...(gearbox
+      ? [
+          {
+            mass: gearbox,
+            x: assumed(
+              'Centre of gravity of the gearbox, ahead of the bell face',
+              -gearboxBalance * (known(unit, 'gbx-length')?.value ?? drawnAs.gearbox),
+              'mm',
+              '40 % of its length behind the face',
+            ),
+            z: assumed('Centre of gravity of the gearbox, above the crank', 0, 'mm', 'on its input axis'),
+          },
+        ]
+      : []),
+    ...items.hangs.map((i) => ({ mass: hungMass(i), x: hungAt(i, 'x'), z: hungAt(i, 'z') })),
+  ];
   return {
-    mass: engine.plus(gearbox),
-    x: balance(engineX, behind, 'Both balance, ahead of the bell face'),
-    z: balance(engineZ, onAxis, 'Both balance, above the crank'),
+    mass: parts.slice(1).reduce((sum, { mass }) => sum.plus(mass), engine),
+    x: balanceOf(
+      'All balance, ahead of the bell face',
+      parts.map(({ mass, x }) => ({ mass, at: x })),
+    ),
+    z: balanceOf(
+      'All balance, above the crank',
+      parts.map(({ mass, z }) => ({ mass, at: z })),
+    ),
     withGearbox,
     missing,
   };
@@ -131,7 +176,10 @@ type Hung =
 function hang(rig: NonNullable<LiftCase['rig']>, load: Load): Hung {
   const front = { x: rig.frontX, z: rig.frontZ };
   const rear = { x: rig.rearX, z: rig.rearZ };
-  const hook = { x: rig.hookX ?? load.x.value, z: Math.max(front.z, rear.z) + rig.hookAbove };
+  const hookZ = Math.max(front.z, rear.z) + rig.hookAbove;
+  const above = hookZ - load.z.value;
+  const wanted = rig.tailDownDeg !== undefined && above > 0 ? hookAheadMm(rig.tailDownDeg, above) : 0;
+  const hook = { x: rig.hookX ?? load.x.value + wanted, z: hookZ };
   try {
     const hung = hungOnTwoLegs(front, rear, hook, { x: load.x.value, z: load.z.value });
     return { can: true, hook, front, rear, hung };
@@ -146,6 +194,7 @@ function legFindings(
   leg: HungLoad['front'],
   load: Load,
   rig: NonNullable<LiftCase['rig']>,
+  gear: readonly ItemOf<'carries'>[],
 ): LiftFinding[] {
   const said = `${name} leg ${about(load)}${degrees(leg.fromLevelDeg)} from level`;
   const steep: LiftFinding =
@@ -163,8 +212,12 @@ function legFindings(
       weaker(load.x.weakest, load.z.weakest),
     ),
   );
+  const own = gear.filter((g) => g.on === name.toLowerCase());
+  const each = own.map((g) => gearFinding(g, pull, 90 - leg.fromLevelDeg, load));
   if (rig.leastRatingKg === undefined)
-    return [steep, { word: 'not-known', said: `${name} leg pulls ${about(load)}${kg(pull)}`, sum: pull }];
+    return own.length > 0
+      ? [steep, ...each]
+      : [steep, { word: 'not-known', said: `${name} leg pulls ${about(load)}${kg(pull)}`, sum: pull }];
   const left = Sum.of({
     label: 'Least rating of the gear',
     value: rig.leastRatingKg,
@@ -173,6 +226,7 @@ function legFindings(
   }).minus(pull);
   return [
     steep,
+    ...each,
     {
       word: left.value < 0 ? 'stop' : isFirm(load.mass) ? wordOf(load) : 'not-known',
       said: `${name} leg pulls ${about(load)}${kg(pull)} of ${formatMeasure(rig.leastRatingKg, 'kg', 0)}`,
@@ -181,18 +235,90 @@ function legFindings(
   ];
 }
 
+/** An element of the gear against what it carries, as it is used here. */
+function gearFinding(item: ItemOf<'carries'>, pull: Sum, offUprightDeg: number, load: Load): LiftFinding {
+  const { left, kept } = ratingOver(item, pull, offUprightDeg);
+  const what = `${capital(item.what)} (${gearWords[item.gear]}${item.on === 'hook' ? ', at the hook' : `, ${item.on} leg`})`;
+  if (kept === 0)
+    return {
+      word: 'stop',
+      said: `${what}: ${degrees(offUprightDeg)} off upright, and without a shoulder it bears upright pull alone`,
+      sum: left,
+    };
+  const plate = formatMeasure(item.ratingKg, 'kg', 0);
+  const rating =
+    kept === 1
+      ? plate
+      : `${formatMeasure(kept * item.ratingKg, 'kg', 0)}, ${kept * 100} % of ${plate} at ${degrees(offUprightDeg)} off upright`;
+  return {
+    word: left.value < 0 ? 'stop' : load.mass && isFirm(load.mass) ? wordOf(load) : 'not-known',
+    said: `${what} carries ${about(load)}${kg(pull)} of ${rating}`,
+    sum: left,
+  };
+}
+
+/** What is to be cleared, and how the car stands once the load is out. */
+function roomFindings({ job, items = noItems }: LiftCase, load: Load): LiftFinding[] {
+  const clears = items.clears.map(({ what, needMm, hasMm }): LiftFinding => {
+    const left = Sum.of(
+      { label: 'Rise that is there', value: hasMm, unit: 'mm', basis: 'as written' },
+      'measured',
+    ).minus(Sum.of({ label: `Rise wanted: ${what}`, value: needMm, unit: 'mm', basis: 'as written' }, 'measured'));
+    const of = `${formatMeasure(needMm, 'mm', 0)} of ${what}, ${formatMeasure(hasMm, 'mm', 0)} of lift`;
+    return left.value < 0
+      ? { word: 'stop', said: `${of}: tilt it, or take that out first`, sum: left }
+      : { word: 'goes-on', said: `${of}: ${formatMeasure(left.value, 'mm', 0)} left`, sum: left };
+  });
+  if (!items.stands) return clears;
+  const stood = onStands(items.stands, {
+    front: known(job, 'rec-axle-masses', 'front'),
+    rear: known(job, 'rec-axle-masses', 'rear'),
+    wheelbase: known(job, 'rec-wheelbase'),
+    leaves: load.mass,
+  });
+  if ('missing' in stood)
+    return [
+      ...clears,
+      { word: 'not-known', said: `How the car stands afterwards is not known without ${stood.missing.join(' and ')}` },
+    ];
+  const { balance, tips, shareFront, light, before } = stood;
+  const share = `${Math.round(shareFront * 100)} % on the front stands`;
+  return [
+    ...clears,
+    tips !== undefined
+      ? {
+          word: 'stop',
+          said: `${before ? 'The car as it is' : 'Once it is out the car'} tips to the ${tips}: stands farther to the ${tips}, or that end tied down`,
+          sum: balance,
+        }
+      : {
+          word: light ? 'look' : isFirm(balance) && load.missing.length === 0 ? 'goes-on' : 'not-known',
+          said: `Once it is out the car balances ${formatMeasure(balance.value, 'mm', 0)} behind its front axle, ${share}${light ? ': tie down the light end' : ''}`,
+          sum: balance,
+        },
+  ];
+}
+
 /** Turns of more than this are seen at once and set by the leveller before the load rises. Common practice, no source. */
 const levelWithinDeg = 3;
 
-function hookFindings(at: Hung, load: Load): LiftFinding[] {
+function hookFindings(at: Hung, load: Load, rig: NonNullable<LiftCase['rig']>): LiftFinding[] {
   if (!at.can) return [{ word: 'stop', said: at.sentence }];
   if (at.hook.x <= at.rear.x || at.hook.x >= at.front.x)
     return [{ word: 'stop', said: 'The hook does not stand between the eyes: free of its mounts it would swing' }];
   const { tiltDeg } = at.hung;
   const each = (Math.atan2(10, at.hook.z - load.z.value) * 180) / Math.PI;
   const byTen = `10 mm of the leveller turn it ${each.toFixed(1)}°`;
-  const turns: LiftFinding =
-    Math.abs(tiltDeg) <= levelWithinDeg
+  const wanted = rig.tailDownDeg ?? 0;
+  // What was wanted is how it should hang; the place of the hook that does it is said to be set.
+  const asWanted = rig.tailDownDeg !== undefined && Math.abs(-tiltDeg - wanted) <= levelWithinDeg;
+  const ahead = Math.round(at.hook.x - load.x.value);
+  const turns: LiftFinding = asWanted
+    ? {
+        word: wordOf(load),
+        said: `Hangs ${degrees(Math.abs(wanted))} ${wanted < 0 ? 'nose' : 'tail'} down as wanted, with the hook ${formatMeasure(Math.abs(ahead), 'mm', 0)} ${ahead < 0 ? 'behind' : 'ahead of'} the balance; ${byTen}`,
+      }
+    : Math.abs(tiltDeg) <= levelWithinDeg
       ? {
           word: wordOf(load),
           said: `Hangs level within ${levelWithinDeg}°; ${byTen}`,
@@ -220,9 +346,11 @@ function hoistFinding({ job }: LiftCase, load: Load): LiftFinding {
   };
 }
 
-/** What is to be minded about a lift, the worst first, with the drawing of it. */
-export function liftPlan(lift: LiftCase): LiftPlan {
+/** The load, how it hangs where somebody wrote where the slings hold, and what is to be minded about it, the worst first. */
+function lookedAt(lift: LiftCase): { load: Load; at: Hung | undefined; findings: LiftFinding[] } {
   const load = loadOf(lift);
+  const { carries, ofAnother } = lift.items ?? noItems;
+  const onLegs = (['front', 'rear'] as const).every((leg) => carries.some((g) => g.on === leg));
   const other = lift.rig?.unitId !== undefined && lift.rig.unitId !== lift.unitId;
   const rig = other ? undefined : lift.rig;
   const at = rig ? hang(rig, load) : undefined;
@@ -230,11 +358,14 @@ export function liftPlan(lift: LiftCase): LiftPlan {
     hoistFinding(lift, load),
     ...(rig && at
       ? [
-          ...hookFindings(at, load),
+          ...hookFindings(at, load, rig),
           ...(at.can
-            ? [...legFindings('Front', at.hung.front, load, rig), ...legFindings('Rear', at.hung.rear, load, rig)]
+            ? [
+                ...legFindings('Front', at.hung.front, load, rig, carries),
+                ...legFindings('Rear', at.hung.rear, load, rig, carries),
+              ]
             : []),
-          ...(rig.leastRatingKg === undefined
+          ...(rig.leastRatingKg === undefined && !onLegs
             ? [
                 {
                   word: 'not-known' as const,
@@ -251,6 +382,16 @@ export function liftPlan(lift: LiftCase): LiftPlan {
               : 'Where the slings hold is not written',
           },
         ]),
+    ...(load.mass ? carries.filter((g) => g.on === 'hook').map((g) => gearFinding(g, load.mass!, 0, load)) : []),
+    ...roomFindings(lift, load),
+    ...(ofAnother > 0
+      ? [
+          {
+            word: 'look' as const,
+            said: `${counted(ofAnother, 'thing')} of this lift written for another engine: not counted`,
+          },
+        ]
+      : []),
     ...load.missing.map((what): LiftFinding => ({ word: 'not-known', said: `Nobody wrote ${what}` })),
     ...(load.withGearbox
       ? [
@@ -261,7 +402,24 @@ export function liftPlan(lift: LiftCase): LiftPlan {
         ]
       : []),
   ].sort((a, b) => severity.indexOf(b.word) - severity.indexOf(a.word));
+  return { load, at, findings };
+}
+
+/** What is to be minded about a lift, the worst first, with the drawing of it. */
+export function liftPlan(lift: LiftCase): LiftPlan {
+  const { load, at, findings } = lookedAt(lift);
   return { word: findings[0]!.word, findings, drawing: draw(lift, load, at) };
+}
+
+/** What refuses a lift: gear or hoist under what it carries, a leg too flat, no room, a car that tips; and of a lift that somebody planned, a mass that nobody knows. */
+export function liftStops(lift: LiftCase): string[] {
+  const { load, findings } = lookedAt(lift);
+  const planned =
+    lift.rig !== undefined || Object.values(lift.items ?? noItems).some((i) => Array.isArray(i) && i.length > 0);
+  return [
+    ...findings.filter((f) => f.word === 'stop').map((f) => f.said),
+    ...(planned && !load.mass ? ['What it weighs is not known'] : []),
+  ];
 }
 
 /** Seen from the left of the car, its front to the left. */

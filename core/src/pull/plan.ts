@@ -101,7 +101,12 @@ const beforeProvedDead: ReadonlySet<string> = new Set([
 const donorLine = (id: string): string => id.replace(/^gate-hv-/, 'gate-hvd-');
 
 /** A state as it is among these steps. */
-export function stateOf(def: WorkState, truthOf: TruthOf, steps: ReadonlySet<string>, given: readonly string[]): PlanState {
+export function stateOf(
+  def: WorkState,
+  truthOf: TruthOf,
+  steps: ReadonlySet<string>,
+  given: readonly string[],
+): PlanState {
   const start = typeof def.atStart === 'boolean' ? undefined : truthOf(def.atStart);
   return {
     id: def.id,

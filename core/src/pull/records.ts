@@ -1,4 +1,5 @@
 import type { Act, Stamp } from '../rules/stamp.ts';
+import type { GearSort } from '../sums/index.ts';
 
 export const taskStatuses = ['open', 'on-it', 'done', 'waived'] as const;
 export type TaskStatus = (typeof taskStatuses)[number];
@@ -41,11 +42,37 @@ export interface RigRecord extends Stamp {
   hookX?: number | undefined;
   /** The least rating among sling, shackle, leveller and bolt, kg. */
   leastRatingKg?: number | undefined;
+  /** How it is to hang, tail down, degrees: the hook is reckoned from it where its place is left out. */
+  tailDownDeg?: number | undefined;
   /** As people wrote it, by field. */
   typed: Record<string, string>;
+}
+
+export const massKnown = ['weighed', 'looked-up', 'estimated'] as const;
+export type MassKnown = (typeof massKnown)[number];
+export const gearPlaces = ['hook', 'front', 'rear'] as const;
+
+/** A thing of a lift, in the datum of the engine where it has a place. */
+export type LiftItem =
+  /** Left on the unit, or in it: it counts with its mass at its place. */
+  | { sort: 'hangs'; what: string; massKg: number; x: number; z: number; known: MassKnown }
+  /** One element of the gear, with the rating on its plate, kg. */
+  | { sort: 'carries'; what: string; gear: GearSort; on: (typeof gearPlaces)[number]; ratingKg: number }
+  /** So much rise is wanted to clear it, and so much is there, mm. */
+  | { sort: 'clears'; what: string; needMm: number; hasMm: number }
+  /** Front and rear supports of the car, and where what leaves balances, mm behind the front axle. */
+  | { sort: 'stands'; frontMm: number; rearMm: number; leavesMm: number };
+
+export interface LiftItemRecord extends Stamp {
+  lift: (typeof lifts)[number];
+  /** The engine it was written for: on another one it says nothing. */
+  unitId?: string | undefined;
+  item: LiftItem;
+  removed?: true | undefined;
 }
 
 export interface PullRecords {
   task: TaskRecord;
   rig: RigRecord;
+  'lift-item': LiftItemRecord;
 }

@@ -7,6 +7,7 @@ export * from './fluids.ts';
 export * from './belts-and-slings.ts';
 export * from './identity.ts';
 export * from './joints.ts';
+export * from './lifting.ts';
 export * from './limits.ts';
 export * from './making.ts';
 export * from './mounts.ts';

@@ -1,7 +1,7 @@
-import { againstTask, stepBasis, taskTitle } from '@bay/core/plan';
+import { againstTask, listOfKey, stepBasis, stepList, taskTitle } from '@bay/core/plan';
 import type { Plan } from '@bay/core/plan';
 import { isOwn } from '@bay/core/memory';
-import { lifts, taskWantsSecond } from '@bay/core/pull';
+import { itemWords, lifts, taskWantsSecond } from '@bay/core/pull';
 import type { RigRecord, TaskRecord } from '@bay/core/pull';
 import { recordsOf } from '@bay/core/records';
 import { counted, formatMeasure } from '@bay/core/units';
@@ -41,9 +41,10 @@ async function ownBasis(tx: Tx, jobId: string, key: string): Promise<ReturnType<
   return { station: line?.station ?? 'connect', ...(line?.minutes ? { minutes: line.minutes } : {}) };
 }
 
-/** A check is done with what was found, whoever calls it done. */
+/** A check, or a step at which something is read, is done with what was found, whoever calls it done. */
 function saidWhatWasFound(plan: Plan, key: string, { status, note }: TaskRecord): void {
-  const line = plan.own.lines.find((l) => l.def.id === key);
+  const { id, step } = listOfKey(key);
+  const line = stepList(plan, id, {}).plan.lines.find((l) => l.def.id === step);
   if (line?.def.wantsFound && status === 'done' && (note ?? '').length < 3)
     throw new Refusal(422, 'Say what was found or read.', { fields: { note: 'Say what was found or read.' } });
 }
@@ -128,5 +129,15 @@ export const pullKinds = [
     station: 'pull',
     describe: (data, { key }) =>
       `slings for the lift ${key}: front eye ${figure(data, 'frontX')} ahead, rear eye ${figure(data, 'rearX')}, hook ${figure(data, 'hookAbove')} above${data.leastRatingKg === undefined ? '' : `, least rating ${figure(data, 'leastRatingKg')}`}`,
+  }),
+  kindRule({
+    kind: 'lift-item',
+    logKind: 'step',
+    check: (data, { before }) => {
+      if (before && (before.lift !== data.lift || before.item.sort !== data.item.sort))
+        throw badInput({ item: 'It stays what it is, of the lift it is of. Take it back and write another.' });
+    },
+    describe: (data) => `the lift ${data.lift}, ${data.removed ? 'taken back: ' : ''}${itemWords(data.item)}`,
+    title: (data) => (data.item.sort === 'stands' ? 'what the car stands on' : data.item.what),
   }),
 ];

@@ -144,6 +144,13 @@ export const samples: Record<RecordKind, Sample> = {
       typed: { frontX: '42 cm' },
     },
   },
+  'lift-item': {
+    key: '6b0f4c1e-2a58-4c39-9d43-0f6f6d2f4a77',
+    data: {
+      lift: 'out',
+      item: { sort: 'carries', what: 'front eye', gear: 'eye-shoulder', on: 'front', ratingKg: 500 },
+    },
+  },
   'donor-entry': { key: uuid, data: { sort: 'sold', what: 'rear axle', on: '2026-04-04' } },
   'as-it-came': { key: uuid, data: { view: 'left', x: 0.2, y: 0.4, what: 'damage', note: 'door skin creased' } },
   kit: { key: 'kit-sump', data: { status: 'wanted' } },

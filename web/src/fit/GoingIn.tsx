@@ -4,14 +4,14 @@ import { StepList } from '../pull/index.ts';
 export default function GoingIn() {
   return (
     <>
-      <p className="quiet">
+      <p className="quiet" style={{ marginBottom: 12 }}>
         What closes a way comes after all that needs it. A unit that came out again opens its lift and its place once
         more.
       </p>
       <StepList of="fit" />
       <p className="caution">
-        Nobody under or beside a load that hangs. One caller, an agreed stop word; lift, stands and gear by their plates,
-        the maker's manual first.
+        Nobody under or beside a load that hangs. One caller, an agreed stop word; lift, stands and gear by their
+        plates, the maker's manual first.
       </p>
     </>
   );

@@ -2,9 +2,9 @@ import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { liftWords } from '@bay/core/pull';
 import type { LiftWord } from '@bay/core/pull';
-import { useJob } from '../sheet/index.ts';
 import { Board } from '../ui/board/index.ts';
 import { Sum } from '../ui/index.ts';
+import { LiftThings } from './LiftThings.tsx';
 import { RigForm } from './RigForm.tsx';
 import { useLift } from './useLift.ts';
 import type { Lift } from './useLift.ts';
@@ -24,7 +24,6 @@ export function LiftFigure({ lift }: { lift: Lift }) {
 
 /** The lift drawn to scale: slings, hook and balance, what each leg carries, and what is still to be minded, the worst first. */
 export function LiftPanel({ lift }: { lift: Lift }) {
-  const { mayWrite } = useJob();
   const { plan, rig, unitId } = useLift(lift);
   const [typing, setTyping] = useState(false);
   const [opened, setOpened] = useState<number>();
@@ -68,13 +67,15 @@ export function LiftPanel({ lift }: { lift: Lift }) {
         Nobody under or beside a load that hangs. One caller, an agreed stop word. The maker's lifting points and the
         plates of the gear go first.
       </p>
-      {mayWrite && (
-        <div className="row-actions">
+      <LiftThings
+        lift={lift}
+        unitId={unitId}
+        beside={
           <Button variant="default" onClick={() => setTyping(true)}>
             {rig ? 'Change where the slings hold' : 'Where the slings hold'}
           </Button>
-        </div>
-      )}
+        }
+      />
       {typing && <RigForm lift={lift} rig={rig} unitId={unitId} close={() => setTyping(false)} />}
     </section>
   );

@@ -10,11 +10,13 @@ const fields = [
   ['rearZ', 'Rear eye, above the crank', 'mm'],
   ['hookAbove', 'Hook above the higher eye', 'mm'],
   ['hookX', 'Hook, ahead of the bell face', 'mm'],
+  ['tailDownDeg', 'To hang so, tail down', 'deg'],
   ['leastRatingKg', 'Least rating among sling, shackle, leveller, bolt', 'kg'],
 ] as const;
 const notes: Partial<Record<(typeof fields)[number][0], string>> = {
   rearX: 'Behind it: with a minus',
-  hookX: 'Left empty: over where it balances',
+  hookX: 'Left empty: over where it balances, or as it is to hang',
+  tailDownDeg: 'Nose down: with a minus. The place of the hook is reckoned from it',
   leastRatingKg: 'From the plates',
 };
 

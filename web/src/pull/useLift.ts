@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { bookOf } from '@bay/core/plan';
-import { liftPlan } from '@bay/core/pull';
+import { itemsOf, liftPlan } from '@bay/core/pull';
 import type { LiftPlan, RigRecord } from '@bay/core/pull';
 import { useJob, useRecords } from '../sheet/index.ts';
 
@@ -10,13 +10,21 @@ export type Lift = 'out' | 'in';
 export function useLift(lift: Lift): { plan: LiftPlan; rig: RigRecord | undefined; unitId: string | undefined } {
   const { sheet, plan } = useJob();
   const rig = useRecords('rig')[lift];
+  const written = useRecords('lift-item');
   const unitId = sheet.units.find((u) => u.role === (lift === 'out' ? 'own-engine' : 'engine'))?.id;
   const computed = useMemo(() => {
     const own = bookOf({ jobId: sheet.job.id, units: sheet.units, facts: sheet.facts }, [
       ['own-engine', 'eng-'],
       ['own-gearbox', 'gbx-'],
     ]);
-    return liftPlan({ unit: lift === 'out' ? own : plan.facts, job: plan.facts, rig, unitId, comesIn: lift === 'in' });
-  }, [sheet.job.id, sheet.units, sheet.facts, plan.facts, rig, unitId, lift]);
+    return liftPlan({
+      unit: lift === 'out' ? own : plan.facts,
+      job: plan.facts,
+      rig,
+      unitId,
+      comesIn: lift === 'in',
+      items: itemsOf(written, lift, unitId),
+    });
+  }, [sheet.job.id, sheet.units, sheet.facts, plan.facts, rig, written, unitId, lift]);
   return { plan: computed, rig, unitId };
 }

@@ -163,7 +163,7 @@ export const recipientFacts = [
     id: 'rec-install-path', subject: 'recipient', group: 'Space and fixed points', label: 'Install path',
     parts: [
       { key: 'value', label: '', options: ['over-the-front', 'from-below', 'through-the-front', 'from-behind'] }, { key: 'opening-length', label: 'Opening length', unit: 'mm' }, { key: 'opening-width', label: 'Opening width', unit: 'mm' },
-      { key: 'lift-height', label: 'Lift height', unit: 'mm' }, { key: 'hoist-rating-at-boom-place', label: 'Hoist rating at boom place', unit: 'kg' },
+      { key: 'lift-height', label: 'Lift height', unit: 'mm' }, { key: 'stack-height', label: 'Table, cradle and subframe under the sump', unit: 'mm' }, { key: 'hoist-rating-at-boom-place', label: 'Hoist rating at boom place', unit: 'kg' },
       { key: 'panel-height', label: 'Top of the front panel above the floor', unit: 'mm' }, { key: 'hook-height', label: 'Highest place of the hook at that boom place', unit: 'mm' }, { key: 'boom-reach', label: 'Boom reach past what stops the hoist at the car', unit: 'mm' },
       { key: 'front-edge-x', label: 'Foremost edge of the car as it stands', unit: 'mm' },
     ],

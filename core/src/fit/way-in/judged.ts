@@ -132,10 +132,16 @@ export function wayInVerdict(e: FitEvidence, hoist: Verdict): Verdict {
     return of.reduce<Sum>((left, one) => left.minus(one!), opening).minus(air);
   };
   const hang = hangFor(e, hungUnit(e));
+  const below = e.maybeWord('rec-install-path') === 'from-below';
   const firm = [
     [
       'Height of the lift',
-      room('lift-height', e.maybe('eng-height-up', 'highest-point'), e.maybe('eng-sump-depth', 'at-bowl')),
+      room(
+        'lift-height',
+        e.maybe('eng-height-up', 'highest-point'),
+        e.maybe('eng-sump-depth', 'at-bowl'),
+        ...(below ? [e.maybe('rec-install-path', 'stack-height')] : []),
+      ),
     ],
     ['Length of the opening', hang?.spare],
     ['Height of the hook', hang && hookSpare(e, hang)],
@@ -181,5 +187,6 @@ export function wayInVerdict(e: FitEvidence, hoist: Verdict): Verdict {
           ['rec-install-path', 'hook-height'],
         ] as const)
       : []),
+    ...(below ? ([['rec-install-path', 'stack-height']] as const) : []),
   );
 }

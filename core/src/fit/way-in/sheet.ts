@@ -37,6 +37,7 @@ export function wayInSheet(books: Books): WayInSheet {
   const other = ifKnown(() => hangFor(e, hungUnit(e, !(hang?.unit.withGearbox ?? true))));
   const wants = notKnownOf(books, [
     ['rec-install-path', 'opening-length'],
+    ...(e.maybeWord('rec-install-path') === 'from-below' ? [['rec-install-path', 'stack-height'] as const] : []),
     ['rec-install-path', 'panel-height'],
     ['rec-install-path', 'hook-height'],
     ['rec-install-path', 'boom-reach'],

@@ -105,11 +105,11 @@ export const goingInSteps: readonly GoingInStep[] = [
     why: 'the hoist counts at the boom hole in use', minutes: [10, 20],
   },
   {
-    id: 'ein-hook-on', phase: hook, title: 'Slings on, 10 mm off the floor, looked at: tilt, legs, bolts, what swings', short: 'On the hook', when: notBelow, after: ['ein-off-first', 'ein-join', 'ein-on-cradle', 'ein-lines', 'ein-firewall', 'ein-way-over', 'ein-way-front'], needs: [], undoneByLift: true,
+    id: 'ein-hook-on', phase: hook, title: 'Slings on, 10 mm off the floor, looked at: tilt, legs, bolts, what swings', short: 'On the hook', when: notBelow, after: ['ein-off-first', 'ein-join', 'ein-tail-plug', 'ein-on-cradle', 'ein-lines', 'ein-firewall', 'ein-way-over', 'ein-way-front'], needs: [], undoneByLift: true,
     why: 'a tilt that is wrong at 10 mm is wrong over the wing', caution: 'nobody under or beside it; one caller, one stop word', minutes: [10, 30], gates: ['gate-ei-lift', 'gate-ei-roles'], drawn: 'lift-in', harm: true,
   },
   {
-    id: 'ein-table-under', phase: hook, title: 'Table with the unit under the car, in line, its wheels locked', short: 'Table under the car', when: below, after: ['ein-on-cradle', 'ein-way-below'], needs: ['st-car-up', 'st-way-below'], undoneByLift: true,
+    id: 'ein-table-under', phase: hook, title: 'Table with the unit under the car, in line, its wheels locked', short: 'Table under the car', when: below, after: ['ein-on-cradle', 'ein-tail-plug', 'ein-way-below'], needs: ['st-car-up', 'st-way-below'], undoneByLift: true,
     why: 'the last that can be set by hand', caution: 'nobody between table and car', minutes: [10, 20], gates: ['gate-ei-lift', 'gate-ei-roles'], harm: true,
   },
   {
@@ -135,7 +135,7 @@ export const goingInSteps: readonly GoingInStep[] = [
     why: 'what the car fixes comes first: all else follows from it', minutes: [15, 45],
   },
   {
-    id: 'ein-tail-mount', phase: place, title: 'Gearbox crossmember and tail mount in, or its tail on a stand of its own', short: 'Tail carried', when: when('cho-gearbox-stays != yes and gbx-kind not in {transaxle-manual, transaxle-automatic}'), after: ['ein-mounts-in'], needs: ['st-unit-carried'], undoneByLift: true,
+    id: 'ein-tail-mount', phase: place, title: 'Gearbox crossmember and tail mount in, or its tail on a stand of its own', short: 'Tail carried', when: tailed, after: ['ein-mounts-in'], needs: ['st-unit-carried'], undoneByLift: true,
     why: 'an engine on its front mounts alone falls by its tail', caution: 'no hand between crossmember and floor', minutes: [20, 60], harm: true,
   },
   {
