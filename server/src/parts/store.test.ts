@@ -289,7 +289,16 @@ describe('links', () => {
     });
     if (second.status === 200) expect(half).toEqual([]);
     expect((await off()).join()).toContain('hood back on');
-    await put(jobId, 'task', 'back-bonnet', { status: 'done' });
+    // Nobody wrote that the unit is in, and it may go in over the front: on all the same wants a word.
+    const early = await put(jobId, 'task', 'back-bonnet', { status: 'done' });
+    expect(early).toMatchObject({
+      status: 409,
+      body: { title: expect.stringMatching(/^Held: after "Into its place/) },
+    });
+    await put(jobId, 'task', 'back-bonnet', {
+      status: 'done',
+      deviation: { why: 'only leaned on, for the night' },
+    });
     expect(await off()).toEqual([]);
     // Off once more, it is asked for once more.
     const again = {
