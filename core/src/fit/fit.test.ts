@@ -95,6 +95,13 @@ const charging = (amps: string, lamp: string) => ({
 
 /** Each computed interface on both sides of its limits. Limits are those of the row, common practice. */
 const cases: readonly (readonly [string, Typed, FitWord, Typed?])[] = [
+  ['fit-present-mounts', { 'cho-mount-school': 'fabricated' }, 'bolts-up'],
+  ['fit-exhaust-bore', { 'eng-power': '220 kW' }, 'not-measured'],
+  ['fit-exhaust-reach', {}, 'not-measured'],
+  ['fit-air-meter', { 'eng-load-sensor': 'pressure' }, 'bolts-up'],
+  ['fit-carburettors', { 'eng-fuelling': 'direct-injection' }, 'bolts-up'],
+  ['fit-heads', { 'cho-heads': 'own' }, 'bolts-up'],
+  ['fit-wheels', { 'cho-hubs': 'changed' }, 'not-measured'],
   [
     'fit-bay-length',
     {
@@ -1643,7 +1650,7 @@ describe('trial fits and judgements', () => {
     expect(line.knockOnOpen.length).toBe(line.def.knockOn.length - 1);
   });
   it('the content knows its interfaces and clearances', () => {
-    expect(interfaces.length).toBe(60);
+    expect(interfaces.length).toBe(67);
     expect(clearances.every((c) => c.staticMm > 0 && c.rockMm.length === 3)).toBe(true);
     expect(() => interfaceOf('fit-nothing')).toThrow(/Unknown interface/);
   });

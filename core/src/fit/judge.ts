@@ -8,6 +8,7 @@ import { gapOfPlace } from './data/clearances.ts';
 import { FitEvidence, runRule } from './evidence.ts';
 import { interfaces } from './data/interfaces.ts';
 import { leastDrawn } from './shapes/drawn.ts';
+import { besideRules } from './rules/beside.ts';
 import { controlRules } from './rules/control.ts';
 import { drivelineRules } from './rules/driveline.ts';
 import { spaceRules } from './rules/space.ts';
@@ -16,7 +17,7 @@ import type { FitRecord, GapRecord, StoodOn, TrialReading } from './records.ts';
 import type { InterfaceDef, Verdict } from './types.ts';
 
 /** Every interface whose verdict is computed; the others are judged by a person against the row's words. */
-export const fitRules = [...spaceRules, ...drivelineRules, ...systemRules, ...controlRules];
+export const fitRules = [...spaceRules, ...drivelineRules, ...systemRules, ...controlRules, ...besideRules];
 
 const ruleById = new Map(fitRules.map((r) => [r.id, r]));
 const interfaceById = new Map(interfaces.map((i) => [i.id, i]));

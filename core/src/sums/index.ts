@@ -3,6 +3,7 @@ export * from './fasteners.ts';
 export * from './electric.ts';
 export * from './driveline.ts';
 export * from './engine.ts';
+export * from './exhaust.ts';
 export * from './fluids.ts';
 export * from './belts-and-slings.ts';
 export * from './identity.ts';

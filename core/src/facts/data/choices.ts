@@ -297,4 +297,58 @@ export const choicesFacts = [
     ],
     howTo: 'Customer; air, load in front, gearing and speedometer hang on it', neededBy: ['say-bumper', 'say-arches', 'say-wheels'],
   },
+  {
+    id: 'cho-hubs', subject: 'choice', group: 'Choices', label: 'Hubs',
+    parts: [{ key: 'value', label: '', options: ['as-they-are', 'changed'] }],
+    howTo: 'Changed with brakes, axle or crossmember of another car', neededBy: ['fit-wheels'],
+  },
+  {
+    id: 'cho-exhaust-bore', subject: 'choice', group: 'Choices', label: 'Exhaust pipe',
+    parts: [
+      { key: 'value', label: 'Bore', unit: 'mm' }, { key: 'pipes', label: 'Pipes side by side', unit: '' },
+      { key: 'steel', label: 'Steel', options: ['mild', 'aluminised', 'stainless-409', 'stainless-304', 'stainless-321'] },
+    ],
+    howTo: 'Smallest bore of the run behind the manifolds, the silencer with it', neededBy: ['fit-exhaust-bore', 'kit-exhaust-mid'],
+  },
+  {
+    id: 'cho-exhaust-reach', subject: 'choice', group: 'Choices', label: 'Exhaust, seen with the engine in its place',
+    parts: [
+      { key: 'comes-off', label: 'Comes off with the engine in', options: ['yes', 'no'] }, { key: 'wastegate', label: 'Arm of the wastegate over its whole way', options: ['none', 'free', 'touches'] },
+      { key: 'starter-gap', label: 'Least gap to the starter', unit: 'mm' }, { key: 'starter-shield', label: 'Shield at the starter', options: ['yes', 'no'] },
+    ],
+    howTo: 'By hand, pressure on the actuator; a photo of each place', neededBy: ['fit-exhaust-reach'],
+  },
+  {
+    id: 'cho-air-housing', subject: 'choice', group: 'Choices', label: 'Housing of the air sensor',
+    parts: [
+      { key: 'style', label: 'Made for a sensor of style', options: ['inline', 'flat-card', 'round-card', 'vane'] }, { key: 'bore', label: 'Bore', unit: 'mm' },
+      { key: 'straight-before', label: 'Straight run before it', unit: 'mm' }, { key: 'arrow', label: 'Arrow of flow', options: ['with-the-flow', 'against', 'not-seen'] },
+    ],
+    howTo: 'Caliper across, tape along; no bend, no cone, no filter mouth within the straight run', neededBy: ['fit-air-meter', 'kit-maf-adapter'],
+  },
+  {
+    id: 'cho-heads', subject: 'choice', group: 'Choices', label: 'Heads',
+    parts: [
+      { key: 'value', label: '', options: ['own', 'of-a-sister-engine'] }, { key: 'head-bore', label: 'Bore the heads are made for', unit: 'mm' }, { key: 'block-bore', label: 'Bore of the block', unit: 'mm' },
+      { key: 'studs', label: 'Studs', options: ['agree', 'differ'] }, { key: 'oil-passages', label: 'Oil passages', options: ['agree', 'differ'] }, { key: 'water-passages', label: 'Water passages', options: ['agree', 'differ'] },
+      { key: 'swept', label: 'Swept volume of one cylinder', unit: 'cm³' }, { key: 'clearance', label: 'All above the piston at the top, with these heads', unit: 'cm³' },
+    ],
+    howTo: 'Gasket of each laid on the other; chamber by burette, with gasket, deck and dish', neededBy: ['fit-heads'],
+  },
+  {
+    id: 'cho-front-bracket', subject: 'choice', group: 'Choices', label: 'Front bracket of the engine',
+    parts: [
+      { key: 'value', label: '', options: ['in-use', 'out-of-use'] }, { key: 'alternator-by', label: 'Alternator driven by', options: ['first-belt', 'second-belt', 'not-decided'] },
+      { key: 'steering-pump-by', label: 'Steering pump driven by', options: ['first-belt', 'second-belt', 'electric', 'none', 'not-decided'] },
+    ],
+    howTo: 'Out of use where the mount, the rail or the fan takes its place', neededBy: ['fit-accessory-drive'],
+  },
+  {
+    id: 'cho-ac-ends', subject: 'choice', group: 'Choices', label: 'Ends of the air-conditioning lines',
+    parts: [
+      { key: 'value', label: '', options: ['as-they-are', 'turned', 'bent', 'brazed', 'made-new'] }, { key: 'turned-by', label: 'Turned by', unit: 'deg' },
+      { key: 'looked-at', label: 'Looked at for a kink', options: ['yes', 'no'] },
+    ],
+    howTo: 'Only while the circuit is empty, by the person licensed for it', neededBy: ['fit-ac'],
+  },
 ] as const satisfies readonly FactDef[];

@@ -261,11 +261,20 @@ export const engineFacts = [
     howTo: 'Label; ohmmeter (about 12 to 16 ohm high, 2 to 5 low, common practice)', neededBy: ['fit-sensor-plugs', 'f-injector-scaling', 'f-no-injector-pulse'],
   },
   {
+    id: 'eng-carburettors', subject: 'engine', group: 'Fuel, air, ignition, control', label: 'Bank of carburettors or throttles',
+    parts: [
+      { key: 'spacing', label: 'Spacing of its mouths', unit: 'mm' }, { key: 'port-spacing', label: 'Spacing of the ports of the head', unit: 'mm' },
+      { key: 'closed', label: 'Throttle sensor, closed', unit: 'V' }, { key: 'open', label: 'Throttle sensor, open', unit: 'V' },
+    ],
+    howTo: 'Centre to centre by caliper; sensor fed with 5 V, read at both stops', neededBy: ['fit-carburettors'],
+  },
+  {
     id: 'eng-load-sensor', subject: 'engine', group: 'Fuel, air, ignition, control', label: 'Load sensor',
     parts: [
-      { key: 'value', label: '', options: ['air-mass', 'pressure', 'both', 'throttle-angle-only', 'vane'] }, { key: 'body-bore', label: 'Body bore', unit: 'mm' }, { key: 'plug', label: 'Plug', text: true },
+      { key: 'value', label: '', options: ['air-mass', 'pressure', 'both', 'throttle-angle-only', 'vane'] }, { key: 'body-bore', label: 'Body bore', unit: 'mm' }, { key: 'style', label: 'Style of the air sensor', options: ['inline', 'flat-card', 'round-card', 'vane'] },
+      { key: 'plug', label: 'Plug', text: true },
     ],
-    howTo: 'Look; arrow for flow on the housing', neededBy: ['fit-sensor-plugs', 'kit-maf-adapter', 'f-maf-orientation', 'f-map'],
+    howTo: 'Look; arrow for flow on the housing', neededBy: ['fit-air-meter', 'fit-sensor-plugs', 'kit-maf-adapter', 'f-maf-orientation', 'f-map'],
   },
   {
     id: 'eng-crank-sensor', subject: 'engine', group: 'Fuel, air, ignition, control', label: 'Crank sensor',

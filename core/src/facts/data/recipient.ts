@@ -280,6 +280,15 @@ export const recipientFacts = [
     howTo: 'Side wall; rolling circumference measured over one turn beats the sum', neededBy: ['fit-gearing', 'fit-speedo'],
   },
   {
+    id: 'rec-wheels', subject: 'recipient', group: 'Brakes, steering, axles', label: 'Wheels and hubs as they are to be',
+    parts: [
+      { key: 'front-bolts', label: 'Bolts, front', unit: '' }, { key: 'front-circle', label: 'Bolt circle, front', unit: 'mm' }, { key: 'front-hub', label: 'Hub spigot, front', unit: 'mm' }, { key: 'front-offset', label: 'Offset, front', unit: 'mm' },
+      { key: 'rear-bolts', label: 'Bolts, rear', unit: '' }, { key: 'rear-circle', label: 'Bolt circle, rear', unit: 'mm' }, { key: 'rear-hub', label: 'Hub spigot, rear', unit: 'mm' }, { key: 'rear-offset', label: 'Offset, rear', unit: 'mm' },
+      { key: 'hubs-from', label: 'Where the hubs are from', text: true },
+    ],
+    howTo: 'Count the bolts; circle from hole to hole across, for five over two and worked out; spigot by caliper', neededBy: ['fit-wheels'],
+  },
+  {
     id: 'rec-wheelbase', subject: 'recipient', group: 'Brakes, steering, axles', label: 'Wheelbase',
     parts: [{ key: 'value', label: '', unit: 'mm' }, { key: 'front-axle-x', label: 'Front axle ahead of the firewall', unit: 'mm' }],
     howTo: 'Hub to hub along the floor on both sides; plumb line from the firewall', neededBy: ['fit-axle-load'],

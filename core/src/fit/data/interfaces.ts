@@ -137,7 +137,7 @@ export const interfaces: readonly InterfaceDef[] = [
     knockOn: ['fit-exhaust-lines', 'fit-sump-crossmember'], kit: ['kit-filter-relocation', 'kit-oil-filter', 'kit-dipstick'], tasks: 'flow arrow photographed, added litres counted, joints on the leak list',
   },
   {
-    id: 'fit-accessory-drive', group: 'Space around the engine', title: 'Planes, belt, driven parts', facts: ['eng-accessory-drive', 'eng-belt-tensioner', 'eng-fan-reach', 'cho-ac', 'cho-ps'],
+    id: 'fit-accessory-drive', group: 'Space around the engine', title: 'Planes, belt, driven parts', facts: ['eng-accessory-drive', 'eng-belt-tensioner', 'eng-fan-reach', 'cho-ac', 'cho-ps', 'cho-front-bracket'],
     boltsUp: 'all pulleys in one plane within 1 mm for each 300 mm of span, wrap at least 120 deg on alternator and pump, {cl-belt-hose} kept, belt of stock length (common practice)',
     adapt: 'spacer or bracket; belt length computed for new path', clash: 'part of the drive meets rail, mount or radiator', takeFirst: 'eng-accessory-drive',
     resolutions: ['donor\'s spacing variant kept whole', 'delete kit', 'relocation bracket'], knockOn: ['fit-bay-length', 'fit-charging', 'fit-power-steering', 'fit-ac'],
@@ -210,7 +210,7 @@ export const interfaces: readonly InterfaceDef[] = [
     resolutions: ['bypass loop with restrictor, valve of the by-passing kind, elbows'], knockOn: ['fit-firewall', 'fit-coolant-high-point'], kit: ['kit-heater-hoses'], tasks: 'label both stubs before the old engine goes',
   },
   {
-    id: 'fit-ac', group: 'Cooling and comfort', title: 'Compressor, hoses, condenser', facts: ['rec-ac-state', 'eng-ac-compressor', 'cho-ac', 'eng-accessory-drive', 'rec-radiator-core'],
+    id: 'fit-ac', group: 'Cooling and comfort', title: 'Compressor, hoses, condenser', facts: ['cho-ac-ends', 'rec-ac-state', 'eng-ac-compressor', 'cho-ac', 'eng-accessory-drive', 'rec-radiator-core'],
     boltsUp: 'compressor fits engine and circuit, hose ends match, plug pins match', adapt: 'hoses made or ends turned a little, bracket added, plug changed',
     clash: 'no place for compressor or condenser with the fan chosen', takeFirst: 'eng-ac-compressor',
     resolutions: ['donor\'s compressor with new hoses', 'platform sister\'s lines', 'smaller condenser fan. Circuit opened only by a certified person (local law), charged after the road test'],
@@ -390,5 +390,46 @@ export const interfaces: readonly InterfaceDef[] = [
     boltsUp: 'new axle masses inside plate limits and front share changed by less than 2 % of total (common practice)', adapt: 'inside limits, change above that: springs, dampers, ride height, lamp aim',
     clash: 'over a plate limit (local law)', takeFirst: 'rec-axle-masses', resolutions: ['battery to the boot, lighter parts, springs', 'no limit is raised without the approving body'],
     knockOn: ['fit-brakes-power', 'fit-ground-clearance'], kit: ['kit-springs', 'kit-alignment'], tasks: 'weigh before teardown and again finished',
+  },
+  {
+    id: 'fit-present-mounts', group: 'Mounts, drive end', title: 'The car\'s present mounts under another engine', facts: ['cho-mount-school', 'eng-mass', 'eng-torque', 'cho-power-target'],
+    boltsUp: 'mass within 15 % and torque within 30 % of the engine they carried (common practice)', adapt: 'heavier or stronger: stiffer cushions, a torque rod, ratings looked up', clash: 'more than half as heavy again, or twice the torque',
+    takeFirst: 'eng-mass', resolutions: ['cushions rated for it', 'mounts of the heaviest engine of this body', 'made mounts'], knockOn: ['fit-mount-pads', 'fit-hood', 'fit-sump-crossmember'], kit: ['kit-mount-cushions', 'kit-mount-adapter'],
+    tasks: 'height of the sagged cushion read before and after, bosses and bolts of the mount looked at',
+  },
+  {
+    id: 'fit-exhaust-bore', group: 'Exhaust, turbo, emission', title: 'One bore for the gas of this power', facts: ['eng-power', 'cho-power-target', 'cho-exhaust-bore', 'eng-induction'],
+    boltsUp: 'area of the pipes at least that of 2.2 cubic feet a minute for each horsepower at 115 of them through a square inch (common practice); steel for the heat', adapt: 'down to four fifths of that: loud, some power kept back; mild steel near a turbine', clash: 'narrower than that',
+    takeFirst: 'cho-exhaust-bore', resolutions: ['next bore that is sold', 'two pipes', 'silencer with a straight way through'], knockOn: ['fit-exhaust-body', 'fit-ground-clearance'], kit: ['kit-exhaust-mid', 'kit-hangers', 'kit-heat-shield'],
+    tasks: 'narrowest place of the run read, silencer with it; what lies beside it listed and shielded',
+  },
+  {
+    id: 'fit-exhaust-reach', group: 'Exhaust, turbo, emission', title: 'Exhaust off with the engine in, wastegate, starter behind it', facts: ['cho-exhaust-reach', 'cho-mount-material'],
+    boltsUp: 'comes off with the engine in; arm free over its whole way; {cl-exh-starter} to the starter', adapt: 'only with a mount off, or a shield at the starter', clash: 'arm touches, or hot metal at the starter without a shield',
+    takeFirst: 'cho-exhaust-reach', resolutions: ['other manifold', 'arm clocked anew by the maker\'s manual', 'shield and sleeve at the starter'], knockOn: ['fit-starter', 'fit-service-access'], kit: ['kit-manifolds', 'kit-heat-shield'],
+    tasks: 'each place marked on a photo, tried by hand with the engine rocked',
+  },
+  {
+    id: 'fit-air-meter', group: 'Control', title: 'Air sensor in its housing', facts: ['eng-load-sensor', 'cho-air-housing'],
+    boltsUp: 'same style, bore within 1 mm, arrow with the flow, straight for ten bores before it (common practice)', adapt: 'other bore with a scale in the engine unit, or a short straight run', clash: 'sensor of another style than its housing, or against the flow',
+    takeFirst: 'eng-load-sensor', resolutions: ['housing that belongs to the sensor', 'housing and sensor of one donor', 'scale read on a flow bench'], knockOn: ['fit-ecu-engine'], kit: ['kit-maf-adapter', 'kit-intake-pipe'],
+    tasks: 'arrow photographed in the pipe',
+  },
+  {
+    id: 'fit-carburettors', group: 'Fuel', title: 'Bank of carburettors to the head', facts: ['eng-fuelling', 'eng-carburettors'],
+    boltsUp: 'mouths within 0.5 mm of the ports, throttle sensor 0.3 to 0.9 V closed and 3.8 to 4.8 V open (common practice)', adapt: 'up to 5 mm by a manifold or a cut and joined bank', clash: 'spacing that no runner can take',
+    takeFirst: 'eng-carburettors', resolutions: ['made manifold', 'bank cut and spaced', 'bank of a sister head'], knockOn: ['fit-throttle', 'fit-hood'], kit: ['kit-throttle-body', 'kit-intake-pipe'], tasks: 'closed and open read at the plug, written on the card',
+  },
+  {
+    id: 'fit-heads', group: 'Engine', title: 'Heads on this block', facts: ['cho-heads', 'cho-engine-depth'],
+    boltsUp: 'own heads', adapt: 'heads of a sister: studs, oil and water agree, compression as it comes out; unproved until it ran', clash: 'bore larger than the heads are made for, or a passage that ends at iron',
+    takeFirst: 'cho-heads', resolutions: ['heads of the same family and years', 'passages drilled or plugged by a machine shop', 'gasket of the larger bore'], knockOn: ['fit-exhaust-body', 'fit-hood'], kit: ['kit-gasket-set'],
+    tasks: 'gasket laid on both faces, each passage looked through; chamber by burette',
+  },
+  {
+    id: 'fit-wheels', group: 'Gearbox in the car, driveline, weight', title: 'Wheels and hubs, front and rear alike', facts: ['rec-wheels', 'cho-outside', 'cho-hubs'],
+    boltsUp: 'wheels and hubs stay, or one pattern front and rear and spigots that fit', adapt: 'two patterns: one spare serves one axle, said at hand over', clash: 'pattern of the wheel is not that of the hub',
+    takeFirst: 'rec-wheels', resolutions: ['hubs redrilled by a machine shop where law allows', 'hubs of one car on both axles'], knockOn: ['fit-gearing', 'fit-brakes-power'], kit: ['kit-axle-parts', 'kit-alignment'],
+    tasks: 'nuts and their seat looked at for the new wheel; torque by the maker, again after 50 km',
   },
 ];

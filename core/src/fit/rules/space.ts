@@ -446,6 +446,17 @@ export const spaceRules = [
     'fit-accessory-drive',
     `common practice: ${beltOffset.mm} mm for each ${beltOffset.spanMm} mm of span, wrap at least 120 deg`,
     (e) => {
+      if (e.maybeWord('cho-front-bracket') === 'out-of-use') {
+        e.want(['cho-front-bracket', 'alternator-by'], ['cho-front-bracket', 'steering-pump-by']);
+        const open = (['alternator-by', 'steering-pump-by'] as const).filter(
+          (p) => e.word('cho-front-bracket', p) === 'not-decided',
+        );
+        if (open.length > 0)
+          return {
+            ...e.say('not-measured', 'front bracket out of use: nobody decided what drives the rest'),
+            needs: open.map((partKey) => ({ factId: 'cho-front-bracket' as const, partKey })),
+          };
+      }
       e.want(['eng-accessory-drive', 'worst-plane-offset'], ['eng-accessory-drive', 'span-there']);
       const span = e.fact('eng-accessory-drive', 'span-there');
       const allowed = span.over(

@@ -8,6 +8,9 @@ import { rule } from '../evidence.ts';
 const largestStep = (label: string, pairs: readonly (readonly [name: string, step: Sum])[]): Sum =>
   farthestOf(pairs).sum.size(label);
 
+/** A formed line end turns so far before it kinks inside, degrees. Common practice, no source. */
+const mostTurnedDeg = 5;
+
 export const systemRules = [
   rule('fit-coolant-ports', 'common practice: stub = hose bore, 0 to +1 mm; step hose up to 10 mm', (e) => {
     e.want(
@@ -68,6 +71,20 @@ export const systemRules = [
     const choice = e.word('cho-ac');
     if (choice !== 'kept') return e.say('bolts-up', choice === 'later' ? 'room reserved for later' : 'deleted');
     if (e.word('rec-ac-state') === 'none') return e.say('clash', 'kept as a wish, but the car has no circuit');
+    const ends = e.maybeWord('cho-ac-ends');
+    const turned = ends === 'turned' ? e.fact('cho-ac-ends', 'turned-by') : undefined;
+    if (turned && Math.abs(turned.value) > mostTurnedDeg)
+      return e.say('clash', `line end turned by ${turned.value} deg: it kinks inside`, {
+        sum: e.limit('Most that an end turns', mostTurnedDeg, 'deg', 'common practice').minus(turned.size('Turned by')),
+        label: 'Left of the turn',
+      });
+    if (
+      ends !== undefined &&
+      ends !== 'as-they-are' &&
+      ends !== 'made-new' &&
+      e.maybeWord('cho-ac-ends', 'looked-at') !== 'yes'
+    )
+      return e.say('adapt', `line ends ${ends}: nobody looked for a kink yet; evacuated and held before it is charged`);
     if (e.word('eng-ac-compressor') === 'none') return e.say('adapt', 'engine brings no compressor: bracket added');
     const [kind, own] = [e.maybeWord('eng-ac-compressor', 'kind'), e.maybeWord('rec-ac-state', 'compressor-kind')];
     if (kind && own && kind !== own)
