@@ -226,6 +226,34 @@ export const calculators: readonly Calculator[] = [
     },
   },
   {
+    name: 'small-line',
+    title: 'What a small line is made of, end by end',
+    source: "common practice; the maker's manual goes first",
+    inputs: [
+      choice('use', 'Carries', Object.keys(sums.lineUses)),
+      measure('bore', 'Bore', 'mm', '4', 0.5, 100),
+      measure('length', 'Length', 'mm', '420', 1, 20_000),
+      choice('one', 'One end', ['banjo', ...sums.lineEnds.filter((e) => e !== 'banjo')]),
+      choice('other', 'Other end', sums.lineEnds),
+    ],
+    run: (v) => {
+      const recipe = sums.lineRecipe({
+        use: v.word('use') as sums.LineUse,
+        boreMm: v.num('bore'),
+        lengthMm: v.num('length'),
+        ends: [v.word('one') as sums.LineEnd, v.word('other') as sums.LineEnd],
+      });
+      return {
+        results: [
+          ...[...recipe.pieces].map(([piece, count]) => out(piece, count, '', 0)),
+          out('Hose or tube', v.num('length'), 'mm', 0),
+          say('Bore', recipe.wide ? 'as is usual or wider' : `narrower than ${recipe.leastBoreMm} mm, which is usual`),
+        ],
+        because: `${v.word('one')} and ${v.word('other')}; least bore for ${v.word('use').replaceAll('-', ' ')} ${recipe.leastBoreMm} mm`,
+      };
+    },
+  },
+  {
     name: 'stud',
     title: 'Where a stud is cut, and what is left under a cover',
     source: 'common practice: the nut whole, and a thread and a half beyond',

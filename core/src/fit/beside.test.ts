@@ -151,6 +151,18 @@ describe('the mounts of the car under another engine', () => {
   });
 });
 
+describe('a body that was sold with the family', () => {
+  it('takes the frame mounts of its maker before anything is made, where they are to be had', () => {
+    const sold = { value: 'a vee eight', 'like-ours': 'yes', 'frame-mounts': 'yes' };
+    const pads = { kind: 'none' };
+    const of = (engines: Typed[string]): string =>
+      verdictOf('fit-mount-pads', { 'rec-factory-engines': engines, 'rec-mount-pads': pads })
+        .headline;
+    expect(of(sold)).toContain("maker's frame mounts first");
+    expect(of({ ...sold, 'frame-mounts': 'no' })).toContain('brackets to be made');
+  });
+});
+
 describe('wheels', () => {
   const one = {
     'front-bolts': '5',

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { liftsInOrder } from '../fit/index.ts';
-import { goingInSteps, noItems, stepStates } from '../pull/index.ts';
+import { goingInSteps, noItems, pullSteps, stepStates, workPlaceOf } from '../pull/index.ts';
 import type { StepPlan, Tasks } from '../pull/index.ts';
+import { schoolEffects } from '../schools/effects.ts';
 import { againstTask, computePlan, stepList, workSteps } from './index.ts';
 import { bookFrom, emptyInput } from './testing.ts';
 
@@ -128,6 +129,11 @@ describe('going in', () => {
     expect(againstTask(planOf({ ...over, ...empty }), off, 'back-front', 'done').against).toEqual(
       [],
     );
+  });
+  it('and pulling say of every step where it is done', () => {
+    const added = schoolEffects.flatMap((e) => e.addsSteps ?? []);
+    for (const step of [...goingInSteps, ...pullSteps, ...added])
+      expect(workPlaceOf(step.id), step.id).toBeDefined();
   });
   it('names what carries the load and who is near in every step that can hurt', () => {
     for (const step of goingInSteps.filter((s) => s.harm))

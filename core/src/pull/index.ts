@@ -6,6 +6,8 @@ export { wayChoices } from './data/ways.ts';
 export { everyState } from './states.ts';
 export { goingInSteps } from './data/going-in.ts';
 export * from './going-in.ts';
+export { workPlaceOf, workPlaces, workPlaceWords } from './data/places.ts';
+export type { WorkPlace } from './data/places.ts';
 export * from './records.ts';
 export * from './lift.ts';
 export * from './lift-items.ts';

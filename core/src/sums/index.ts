@@ -10,6 +10,7 @@ export * from './identity.ts';
 export * from './joints.ts';
 export * from './lifting.ts';
 export * from './limits.ts';
+export * from './line-joints.ts';
 export * from './making.ts';
 export * from './mounts.ts';
 export * from './traction.ts';

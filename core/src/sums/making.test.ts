@@ -1,3 +1,4 @@
+import { lineRecipe } from './line-joints.ts';
 import { describe, expect, it } from 'vitest';
 import { clearanceHoleMm, pipeCut, sleevePiece, studLength, tapDrillMm } from './index.ts';
 
@@ -38,5 +39,46 @@ describe('a heat sleeve', () => {
     expect(sleevePiece({ ...line, layers: 2 })).toEqual({ lengthMm: 340, boreMm: 25, leftMm: 34 });
     expect(sleevePiece({ ...line, gapMm: 2 }).leftMm).toBe(-1);
     expect(() => sleevePiece({ ...line, layerMm: 0 })).toThrow(RangeError);
+  });
+});
+
+describe('what a small line is made of', () => {
+  // A banjo is sealed on both of its faces, a hose tail is held by one clamp (facts of the trade, no source).
+  it('counts the pieces of both ends', () => {
+    const { pieces, wide } = lineRecipe({
+      use: 'turbo-oil-feed',
+      boreMm: 4,
+      lengthMm: 420,
+      ends: ['banjo', 'banjo'],
+    });
+    expect(Object.fromEntries(pieces)).toEqual({ banjo: 2, 'banjo bolt': 2, 'sealing washer': 4 });
+    expect(wide).toBe(true);
+    const mixed = lineRecipe({
+      use: 'turbo-water',
+      boreMm: 6,
+      lengthMm: 300,
+      ends: ['banjo', 'hose-tail'],
+    });
+    expect(Object.fromEntries(mixed.pieces)).toEqual({
+      banjo: 1,
+      'banjo bolt': 1,
+      'sealing washer': 2,
+      'hose tail': 1,
+      clamp: 1,
+    });
+    expect(mixed.wide).toBe(false);
+  });
+  it('lets no drain go through a banjo', () => {
+    expect(() =>
+      lineRecipe({
+        use: 'turbo-oil-drain',
+        boreMm: 18,
+        lengthMm: 200,
+        ends: ['hose-tail', 'banjo'],
+      }),
+    ).toThrow(/holds the oil back/);
+    expect(() =>
+      lineRecipe({ use: 'turbo-water', boreMm: 0, lengthMm: 200, ends: ['banjo', 'banjo'] }),
+    ).toThrow(/more than nothing/);
   });
 });

@@ -2,7 +2,7 @@ import { useHotkeys } from '@mantine/hooks';
 import { useMemo, useState } from 'react';
 import { shortTitleOf, stepList, titleOf } from '@bay/core/plan';
 import type { StepListId } from '@bay/core/plan';
-import { freedBy, stands } from '@bay/core/pull';
+import { freedBy, stands, workPlaceOf, workPlaces, workPlaceWords } from '@bay/core/pull';
 import type { StepLine, StepPlan, StepState } from '@bay/core/pull';
 import { useMe } from '../api/index.ts';
 import { GateView } from '../commissioning/index.ts';
@@ -74,6 +74,7 @@ export function StepList({ of }: { of: StepListId }) {
   const [at, setAt] = useState<string>();
   const [opened, setOpened] = useState<string>();
   const [sought, setSought] = useState('');
+  const [byPlace, setByPlace] = useState(false);
   const stateOf = (l: StepLine): StepState => states.get(l.def.id)!;
   const ready = plan.lines.filter((l) => ['free', 'on-it'].includes(stateOf(l).status));
   const among = {
@@ -92,7 +93,14 @@ export function StepList({ of }: { of: StepListId }) {
   const rest = among[only].filter(
     (l) => l !== next && (wanted === '' || `${l.def.title} ${l.def.phase}`.toLowerCase().includes(wanted)),
   );
-  const groups = inGroups(rest, (l) => l.def.phase);
+  const placed = plan.lines.some((l) => workPlaceOf(l.def.id) !== undefined);
+  const groups =
+    byPlace && placed
+      ? workPlaces.flatMap((at) => {
+          const items = rest.filter((l) => workPlaceOf(l.def.id) === at);
+          return items.length > 0 ? [{ id: `at-${at}`, name: workPlaceWords[at], items }] : [];
+        })
+      : inGroups(rest, (l) => l.def.phase);
   const select = (id: string): void => {
     setAt(id);
     setOpened(opened === id && at === id ? undefined : id);
@@ -102,7 +110,7 @@ export function StepList({ of }: { of: StepListId }) {
     setAt(id);
     setOpened(id);
   });
-  const placed = (line: StepLine): Placed => ({
+  const asPlaced = (line: StepLine): Placed => ({
     line,
     state: stateOf(line),
     record: own[line.def.id],
@@ -127,7 +135,7 @@ export function StepList({ of }: { of: StepListId }) {
       {next && (
         <NextStep
           key={next.def.id}
-          placed={placed(next)}
+          placed={asPlaced(next)}
           freed={freedBy(states, next.def.id)}
           at={at === next.def.id}
           open={opened === next.def.id}
@@ -153,6 +161,11 @@ export function StepList({ of }: { of: StepListId }) {
               <b>{among[id].length}</b> {name}
             </button>
           ))}
+          {placed && (
+            <button type="button" aria-pressed={byPlace} onClick={() => setByPlace(!byPlace)}>
+              By place
+            </button>
+          )}
         </div>
         {among[only].length > 12 && <FindIn label="Find a step" value={sought} set={setSought} groups={groups} />}
       </div>
@@ -163,7 +176,7 @@ export function StepList({ of }: { of: StepListId }) {
             {g.items.map((line) => (
               <StepRow
                 key={line.def.id}
-                placed={placed(line)}
+                placed={asPlaced(line)}
                 at={at === line.def.id}
                 open={opened === line.def.id}
                 select={() => select(line.def.id)}

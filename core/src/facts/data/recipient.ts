@@ -14,7 +14,9 @@ export const recipientFacts = [
   },
   {
     id: 'rec-factory-engines', subject: 'recipient', group: 'Identity, rules, state', label: 'Factory engines',
-    parts: [{ key: 'value', label: '', text: true }],
+    parts: [
+      { key: 'value', label: '', text: true }, { key: 'like-ours', label: 'One of the family that goes in', options: ['yes', 'no'] }, { key: 'frame-mounts', label: 'Its frame mounts are to be had', options: ['yes', 'no'] },
+    ],
     kindNote: 'list',
     howTo: 'Parts catalogue of the body: every engine it was ever sold with. A vee engine on that list often means bolt-in frame mounts', neededBy: ['fit-mount-pads', 'fit-firewall', 'kit-mount-frame-brackets'],
   },

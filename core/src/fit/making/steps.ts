@@ -1,12 +1,23 @@
 /** How parts are made in a shop: the steps of each sort in their order. Common practice, no source; whose work it is goes first. */
 
-export const makingSorts = ['bracket', 'radiator-mount', 'pipe', 'plate', 'cut-off', 'structure'] as const;
+export const makingSorts = [
+  'bracket',
+  'radiator-mount',
+  'pipe',
+  'shield',
+  'first-off',
+  'plate',
+  'cut-off',
+  'structure',
+] as const;
 export type MakingSort = (typeof makingSorts)[number];
 
 export const makingWords: Readonly<Record<MakingSort, string>> = {
   bracket: 'Bracket or mount arm',
   'radiator-mount': 'Mounts of a radiator',
   pipe: 'Pipe, cut and welded',
+  shield: 'Heat shields and sleeves of one side',
+  'first-off': 'Printed part, or the first of its kind',
   plate: 'Opening in firewall or tunnel, with its plate',
   'cut-off': 'Old mount or bracket cut off for a new one',
   structure: 'Structure or crossmember altered',
@@ -122,6 +133,93 @@ export const makingSteps: Readonly<Record<MakingSort, readonly MakingStep[]>> = 
       title: 'Leak looked for',
       how: 'blown into with soap on the seam, or run cold',
       said: 'What was found',
+    },
+    refit,
+  ],
+  shield: [
+    {
+      id: 'factory',
+      title: 'Shields of car and engine on this side counted',
+      how: 'by the parts picture of both: what is missing is ordered, what is loose rattles through',
+      said: 'Which are there, and which are missing',
+    },
+    {
+      id: 'pieces',
+      title: 'Pieces and layers laid down on paper',
+      how: 'each line near the heat: its length there, outside over the joints, layers, gap that is left; the sums have it',
+      said: 'Pieces with length, bore and layers',
+      mm: { label: 'Least gap that is left to the heat' },
+    },
+    {
+      id: 'order',
+      title: 'Order of sliding on',
+      how: 'what has an end free goes first; slit sleeves with their slit away from the heat, tied with metal',
+      said: 'Which goes on before which joint is closed',
+    },
+    {
+      id: 'joints',
+      title: 'Welds and clamps photographed before a sleeve hides them',
+      how: 'leak looked for first: under a sleeve it is found by its smoke',
+      photo: true,
+    },
+    {
+      id: 'on',
+      title: 'Slid on, tied, ends past the hot part',
+      how: '50 mm over each end; metal ties only, nothing within reach that burns',
+      caution: 'Glass and ceramic cloth: gloves, mask, no blowing off.',
+    },
+    {
+      id: 'hot',
+      title: 'Looked at again after the first heat',
+      how: 'cold again: gaps read, ties drawn, no smell of plastic',
+      mm: { label: 'Least gap, after the first heat' },
+    },
+  ],
+  'first-off': [
+    {
+      id: 'faces',
+      title: 'Sizes of the factory faces kept',
+      how: 'bolt circle, sealing face, depth read on the part that it follows',
+      mm: {
+        label: 'Largest step against the factory face',
+        most: 0.5,
+        why: 'More than half a millimetre at a sealing face leaks or bends a flange.',
+      },
+    },
+    {
+      id: 'fit-only',
+      title: 'Marked: for fit only',
+      how: 'paint or tape that nobody overlooks; a printed part bears no boost, no heat, no fuel',
+      said: 'What it stands in for, and where it is marked',
+      caution: 'A printed stand-in lets go under boost or heat: the engine is not started on it.',
+    },
+    {
+      id: 'trial',
+      title: 'Tried in its place with all neighbours on',
+      how: 'bolts by hand to their end, hood shut, engine rocked; before any coating or plating',
+      photo: true,
+    },
+    {
+      id: 'final',
+      title: 'Final part beside the one that was tried',
+      how: 'what was altered at the trial is altered on it; same faces read again',
+      mm: {
+        label: 'Largest difference to the one that was tried',
+        most: 0.5,
+        why: 'It is another part than the one that fitted.',
+      },
+    },
+    {
+      id: 'tested',
+      title: 'Tested before boost or heat',
+      how: 'pressure held cold, or a run without load, looked at after',
+      said: 'How it was tested, and what was found',
+    },
+    {
+      id: 'coat',
+      title: 'Coated, only now',
+      how: 'faces masked; thickness counts at a fit',
+      said: 'With what, or that it stays bare',
     },
     refit,
   ],

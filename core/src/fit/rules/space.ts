@@ -565,8 +565,17 @@ export const spaceRules = [
   }),
   rule('fit-mount-pads', 'geometry; offsets common practice', (e) => {
     if (across(e)) return crossVerdict(e);
-    if (e.word('rec-mount-pads', 'kind') === 'none')
-      return e.say('adapt', 'no pads in the body: brackets to be made, approval where the law asks');
+    if (e.word('rec-mount-pads', 'kind') === 'none') {
+      // A body that was once sold with this family takes its maker's frame mounts before anything is made.
+      const likeOurs = e.maybeWord('rec-factory-engines', 'like-ours') === 'yes';
+      const toBeHad = e.maybeWord('rec-factory-engines', 'frame-mounts') === 'yes';
+      return e.say(
+        'adapt',
+        likeOurs && toBeHad
+          ? "no pads, but this body was sold with the family: its maker's frame mounts first, then plates"
+          : 'no pads in the body: brackets to be made, approval where the law asks',
+      );
+    }
     e.want(
       [place, 'bell-face-ahead-of-firewall-x'],
       [place, 'crank-axis-above-body-datum-z'],
