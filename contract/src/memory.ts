@@ -139,6 +139,10 @@ export const pairing = z.object({
   lifts: z.array(z.object({ why: z.string(), foreseen: z.boolean() })),
   faults: z.array(z.object({ symptom: z.string(), fault: z.string() })),
   attempts: z.number(),
+  /** Where it sits there, and what that follows from. */
+  sizes: z.array(
+    z.object({ factId: z.string(), partKey: z.string(), label: z.string(), value: z.number(), unit: z.string() }),
+  ),
 });
 export type Pairing = z.infer<typeof pairing>;
 export const readPairings = endpoint({

@@ -169,6 +169,16 @@ function riggedOf(material: JobMaterial, lift: 'out' | 'in'): PlanInput['rigged'
   };
 }
 
+/** What is known of the car, of what goes in, and what was chosen. */
+export const jobBook = (material: Pick<JobMaterial, 'jobId' | 'units' | 'facts'>): FactBook =>
+  bookOf(material, [
+    ['car', 'rec-'],
+    ['donor', 'don-'],
+    ['engine', 'eng-'],
+    ['gearbox', 'gbx-'],
+    ['job', 'cho-'],
+  ]);
+
 /** Sorts a job's facts and records into what the plan reads. */
 export function planInputOf(material: JobMaterial): PlanInput {
   const circuits = Object.entries(recordsOf(material, 'circuit'));
@@ -181,13 +191,7 @@ export function planInputOf(material: JobMaterial): PlanInput {
   const lifts = liftsInOrder(recordsOf(material, 'lift'));
   const gates = sinceOut(recordsOf(material, 'gate'), lastOut(lifts)?.out);
   return {
-    facts: bookOf(material, [
-      ['car', 'rec-'],
-      ['donor', 'don-'],
-      ['engine', 'eng-'],
-      ['gearbox', 'gbx-'],
-      ['job', 'cho-'],
-    ]),
+    facts: jobBook(material),
     outgoing: bookOf(material, [
       ['own-engine', 'eng-'],
       ['own-gearbox', 'gbx-'],

@@ -6,8 +6,10 @@ import {
   learntFrom,
   nearness,
   provedOn,
+  sizesIn,
   variantOf,
 } from './pairings.ts';
+import { bookFrom } from './testing.ts';
 import type { Near, Pair } from './pairings.ts';
 import type { Recorded } from '../records/index.ts';
 
@@ -108,5 +110,25 @@ describe('a pairing', () => {
     expect(learnt.ways).toMatchObject([{ interfaceId: 'fit-hood', text: 'notch' }]);
     expect(learnt.failed).toEqual([{ part: 'neck', how: 'too long' }]);
     expect(learnt.faults).toHaveLength(1);
+  });
+
+  it('sizes of another job are those that were measured or chosen, in the order in which they follow', () => {
+    const facts = bookFrom({
+      'gbx-length': '612 mm',
+      'cho-engine-place': {
+        'bell-face-ahead-of-firewall-x': '22 mm',
+        'slope-tail-down': '3.4 deg',
+      },
+    });
+    const guessed = new Map(facts).set('gbx-length', {
+      ...facts.get('gbx-length')!,
+      source: 'assumed' as const,
+    });
+    expect(sizesIn(facts).map((s) => [s.partKey, s.value, s.unit])).toEqual([
+      ['bell-face-ahead-of-firewall-x', 22, 'mm'],
+      ['slope-tail-down', 3.4, 'deg'],
+      ['value', 612, 'mm'],
+    ]);
+    expect(sizesIn(guessed).map((s) => s.factId)).not.toContain('gbx-length');
   });
 });

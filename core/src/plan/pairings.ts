@@ -1,3 +1,5 @@
+import { factPart, partName } from '../facts/index.ts';
+import type { FactBook, FactId } from '../facts/index.ts';
 import { interfaceOf, liftsInOrder } from '../fit/index.ts';
 import { faults } from '../diagnosis/index.ts';
 import { recordsOf } from '../records/index.ts';
@@ -112,6 +114,41 @@ export function learntFrom(records: readonly Recorded[]): Learnt {
     attempts: Object.keys(recordsOf(material, 'attempt')).length,
   };
 }
+
+/** Sizes that tell whether a place that was found on another job is a place here, in the order in which they follow from one another. */
+const comparable = [
+  ['cho-engine-place', 'bell-face-ahead-of-firewall-x'],
+  ['cho-engine-place', 'crank-axis-above-body-datum-z'],
+  ['cho-engine-place', 'sideways-from-centre-line-y'],
+  ['cho-engine-place', 'slope-tail-down'],
+  ['eng-crank-flange', 'depth-behind-bell-face'],
+  ['cho-stack', 'adapter-plate'],
+  ['cho-stack', 'crank-spacer'],
+  ['gbx-length', 'value'],
+  ['gbx-mount-place', 'bell-face-to-mount'],
+  ['eng-mount-bosses', 'left-x'],
+  ['eng-mount-bosses', 'right-x'],
+  ['rec-mount-pads', 'left-x'],
+  ['rec-mount-pads', 'right-x'],
+  ['rec-bay-length', 'to-core-rear-face'],
+] as const satisfies readonly (readonly [factId: FactId, partKey: string])[];
+
+export interface Size {
+  factId: string;
+  partKey: string;
+  label: string;
+  value: number;
+  unit: string;
+}
+
+/** What was measured or chosen of those sizes; what nobody knows is left out. */
+export const sizesIn = (facts: FactBook): Size[] =>
+  comparable.flatMap(([factId, partKey]) => {
+    const fact = facts.get(factId);
+    const value = fact?.parts[partKey];
+    if (typeof value !== 'number' || fact!.source === 'assumed') return [];
+    return [{ factId, partKey, label: partName(factId, partKey), value, unit: factPart(factId, partKey).unit ?? '' }];
+  });
 
 /** The nearest first: engine and car, then the engine, then the car; among those, the ones that differ least. */
 export const byNearness = (a: Near, b: Near): number => {

@@ -1,5 +1,5 @@
 import { sql } from 'kysely';
-import { byNearness, learntFrom, nearness } from '@bay/core/plan';
+import { byNearness, jobBook, learntFrom, nearness, sizesIn } from '@bay/core/plan';
 import type { Pair } from '@bay/core/plan';
 import type { FactRow } from '@bay/contract/facts';
 import type { JobSheet } from '@bay/contract/jobs';
@@ -97,6 +97,7 @@ export async function pairingsOf(
         lifts: [...learnt.lifts],
         faults: [...learnt.faults],
         attempts: learnt.attempts,
+        sizes: sizesIn(jobBook({ jobId: id, ...theirs })),
       },
     ];
   });

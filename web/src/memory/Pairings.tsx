@@ -1,7 +1,7 @@
 import { useQueries } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { difficultyOf, provedOn } from '@bay/core/plan';
+import { difficultyOf, provedOn, sizesIn } from '@bay/core/plan';
 import type { Difficulty } from '@bay/core/plan';
 import { showMoney } from '@bay/core/money';
 import { counted, formatMeasure } from '@bay/core/units';
@@ -74,6 +74,41 @@ function Way({ way, of }: { way: Pairing['ways'][number]; of: Pairing }) {
   );
 }
 
+/** Where it sits there beside here: sizes that both know, with what lies between them; what is known there alone is said so. */
+function Sizes({ of }: { of: Pairing }) {
+  const { plan } = useJob();
+  if (of.sizes.length === 0) return null;
+  const here = new Map(sizesIn(plan.facts).map((s) => [`${s.factId} ${s.partKey}`, s]));
+  return (
+    <section aria-label="Where it sits there">
+      <h4 className="group-title">Where it sits there</h4>
+      <ul className="rows">
+        {of.sizes.map((s) => {
+          const own = here.get(`${s.factId} ${s.partKey}`);
+          const between = own === undefined ? undefined : own.value - s.value;
+          return (
+            <li key={`${s.factId} ${s.partKey}`}>
+              {s.label}: <span className="mono">{formatMeasure(s.value, s.unit)}</span>
+              {own === undefined ? (
+                <span className="quiet">, not known here</span>
+              ) : (
+                <>
+                  , here <span className="mono">{formatMeasure(own.value, own.unit)}</span>{' '}
+                  <span className={between === 0 ? 'quiet' : 'ochre'}>
+                    {between === 0
+                      ? 'the same'
+                      : `${formatMeasure(Math.abs(between!), own.unit)} ${between! > 0 ? 'more' : 'less'}`}
+                  </span>
+                </>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
 function Card({ of }: { of: Pairing }) {
   const unforeseen = of.lifts.filter((l) => !l.foreseen).length;
   return (
@@ -86,6 +121,7 @@ function Card({ of }: { of: Pairing }) {
           'Same engine and car, of the same years.'
         )}
       </p>
+      <Sizes of={of} />
       <Taught
         name="Ways out"
         items={of.ways.map((w) => (
@@ -107,9 +143,8 @@ function Card({ of }: { of: Pairing }) {
         items={of.lifts.map((l) => l.why)}
       />
       <Taught name="Faults at its start" items={of.faults.map((f) => `${f.symptom}: ${f.fault}`)} />
-      {of.ways.length + of.read.length + of.failed.length + of.lifts.length + of.faults.length === 0 && (
-        <p className="quiet">Nobody wrote down what it taught.</p>
-      )}
+      {of.sizes.length + of.ways.length + of.read.length + of.failed.length + of.lifts.length + of.faults.length ===
+        0 && <p className="quiet">Nobody wrote down what it taught.</p>}
     </div>
   );
 }
