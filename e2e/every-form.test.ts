@@ -134,6 +134,7 @@ const forms: readonly AForm[] = [
     press: ['Change where the slings hold'],
     submit: 'Save the slings',
   },
+  { form: 'ForeignPartForm', view: 'Wendling/fit', press: ['Write one down'], submit: 'Keep' },
   { form: 'LiftThingForm', view: 'Larkfield/pull', press: ['Add to this lift'], submit: 'Keep' },
   { form: 'UnitForm', view: 'Corvane/scope', press: ['Add a candidate'], submit: 'Add' },
   { form: 'PriceForm', view: 'Corvane/scope', press: ['Cost of 3.6 vee six'], submit: 'Keep' },

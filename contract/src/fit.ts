@@ -154,6 +154,15 @@ export const fitKinds = {
     }),
     { money: 'cost' },
   ),
+  'foreign-part': kind<'foreign-part'>(
+    z.object({
+      what: text(80).min(3, 'Say what it is.'),
+      places: z.array(z.string().max(60)).min(1, 'Choose the places it stands at.').max(20, 'At most 20.'),
+      note: text(300).optional(),
+      held: z.array(z.string().max(120)).max(200).optional(),
+      gone: z.boolean().optional(),
+    }),
+  ),
   'own-shape': kind<'own-shape'>(
     z
       .object({

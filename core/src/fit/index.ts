@@ -26,3 +26,4 @@ export { mountSheet } from './mounts/sheet.ts';
 export type { MountSheet } from './mounts/sheet.ts';
 export { wayInSheet } from './way-in/sheet.ts';
 export type { WayInSheet } from './way-in/sheet.ts';
+export * from './foreign.ts';

@@ -178,7 +178,20 @@ export interface MakingStepRecord extends Stamp {
   voided?: Act<{ why: string }> | undefined;
 }
 
+/** A part on the car that is not its own. */
+export interface ForeignPartRecord extends Stamp {
+  what: string;
+  /** Places of the fit that it stands at. */
+  places: readonly string[];
+  note?: string | undefined;
+  /** Kit lines that somebody held against it. */
+  held?: readonly string[] | undefined;
+  /** Off the car. */
+  gone?: boolean | undefined;
+}
+
 export interface FitRecords {
+  'foreign-part': ForeignPartRecord;
   making: MakingRecord;
   'making-step': MakingStepRecord;
   lift: LiftRecord;

@@ -18,6 +18,8 @@ export interface KitLine {
   /** Of a blank of which something is known: the parts that are not, as people call them. */
   blankParts: Readonly<Record<string, readonly string[]>>;
   addedBy: readonly string[];
+  /** Parts on the car that are not its own, at the places of this line, that nobody held it against. */
+  beside?: readonly string[];
   /** Why it waits for the engine's place, where it is made to it. */
   placeOpen?: string;
 }
@@ -57,6 +59,8 @@ export interface KitAskers {
   usual: ReadonlyMap<string, readonly string[]>;
   /** Places that say Adapt or Clash and have no way out yet. */
   open: ReadonlySet<string>;
+  /** What stands at the places of a line, is not the car's own, and was not held against it. */
+  beside?: (kitLine: string) => readonly string[];
 }
 
 /** Every line that is needed or cannot be decided yet; `placeOpen` says why the engine's place is not known, where it is not. */
@@ -81,6 +85,7 @@ export function kitPlan(truthOf: TruthOf, facts: FactBook, askers: KitAskers, pl
           ? 'proposed'
           : 'waits';
     const from = fieldsOf(def, truthOf);
+    const beside = askers.beside?.(def.id) ?? [];
     lines.push({
       def,
       state,
@@ -89,6 +94,7 @@ export function kitPlan(truthOf: TruthOf, facts: FactBook, askers: KitAskers, pl
       filled: fill([...new Set(from.map((f) => f.fact))], facts),
       ...blanksOf(from, facts),
       addedBy,
+      ...(beside.length > 0 ? { beside } : {}),
       ...(def.toPlace && placeOpen !== undefined ? { placeOpen } : {}),
     });
   }
@@ -162,6 +168,7 @@ export function orderStops(line: KitLine, facts: FactBook, record: KitRecord | u
   if (byGeneration(line.def) && facts.get(generation)?.parts['told-by'] === 'year-alone')
     stops.push('Early or late in its family is told by the year alone: look at what can be seen');
   if (line.placeOpen !== undefined) stops.push(line.placeOpen);
+  for (const what of line.beside ?? []) stops.push(`Not held against "${what}", which is not this car's own`);
   if ((record?.options ?? '').trim() === '') stops.push(`Not settled: ${line.def.options}`);
   return stops;
 }

@@ -209,6 +209,7 @@ export function planInputOf(material: JobMaterial): PlanInput {
     gaps: Object.values(recordsOf(material, 'gap')),
     lifts,
     rigged: { out: riggedOf(material, 'out'), in: riggedOf(material, 'in') },
+    foreign: recordsOf(material, 'foreign-part'),
     kit: recordsOf(material, 'kit'),
     gates,
     gateInputs: {
@@ -259,6 +260,7 @@ export const emptyInput = (over: Partial<PlanInput> = {}): PlanInput => ({
   gaps: [],
   lifts: [],
   rigged: { out: { rig: undefined }, in: { rig: undefined } },
+  foreign: {},
   kit: {},
   gates: {},
   gateInputs: {

@@ -16,7 +16,8 @@ import type { FitLine } from '../fit/judge.ts';
 import { interfaces } from '../fit/data/interfaces.ts';
 import { lastOut, movedAt, placeNotRead } from '../fit/lifts.ts';
 import type { Lift } from '../fit/lifts.ts';
-import type { FitRecord, GapRecord } from '../fit/records.ts';
+import { notHeldAgainst } from '../fit/foreign.ts';
+import type { FitRecord, ForeignPartRecord, GapRecord } from '../fit/records.ts';
 import { kitLineOf, kitPlan } from '../kit/plan.ts';
 import type { KitLine } from '../kit/plan.ts';
 import type { KitRecord } from '../kit/records.ts';
@@ -64,6 +65,8 @@ export interface PlanInput {
   lifts: readonly Lift[];
   /** What hangs, carries and is to be cleared, of the engine that leaves and of the one that comes in. */
   rigged: Readonly<Record<'out' | 'in', Pick<LiftCase, 'rig' | 'items' | 'unitId'>>>;
+  /** Parts on the car that are not its own. */
+  foreign: Readonly<Record<string, ForeignPartRecord | undefined>>;
   kit: Readonly<Record<string, KitRecord | undefined>>;
   gates: Readonly<Record<string, GateProof | undefined>>;
   gateInputs: Omit<
@@ -291,7 +294,12 @@ export class Planner {
 
     const own = ownLines(input.ownLines, input.shopRules, this.own.of);
     const kit = [
-      ...kitPlan(this.own.of, facts, kitAskers(fits, input.fits), placeNotRead(input.lifts)),
+      ...kitPlan(
+        this.own.of,
+        facts,
+        { ...kitAskers(fits, input.fits), beside: (id) => notHeldAgainst(input.foreign, id) },
+        placeNotRead(input.lifts),
+      ),
       ...ownKit(own),
     ];
     const titlesOf = (word: FitLine['verdict']['word']): string[] =>

@@ -93,7 +93,7 @@ describe('nothing of what a plan is computed from is without effect', () => {
   const shape = (input: PlanInput): string => {
     const plan = computePlan(input);
     return JSON.stringify([
-      plan.kit.map((l) => [l.def.id, l.state, l.filled, l.placeOpen]),
+      plan.kit.map((l) => [l.def.id, l.state, l.filled, l.placeOpen, l.beside]),
       plan.pull.lines.map((l) => l.def.id),
       plan.pull.ways,
       plan.harvest.map((l) => l.part.id),
@@ -179,6 +179,7 @@ describe('nothing of what a plan is computed from is without effect', () => {
         },
       },
     },
+    foreign: { foreign: { one: { what: 'tube header', places: ['fit-sump-crossmember'] } } },
     kit: { kit: { 'kit-steering-shaft': { status: 'fitted' } } },
     gates: { gates: { 'gate-fc-loose': { text: 'looked' } } },
     gateInputs: {

@@ -132,6 +132,8 @@ function loadOf({ unit, job, items = noItems }: LiftCase): Load {
   if (!engine) missing.push('what the engine weighs');
   const gearbox = withGearbox ? known(unit, 'gbx-mass') : undefined;
   if (withGearbox && !gearbox) missing.push('what the gearbox weighs');
+  const behind = known(unit, 'gbx-cg', 'behind-bell-face');
+  const gearboxX = behind?.through('Balance of the gearbox, ahead of the bell face', 'mm', (mm) => -mm, 'as read');
   const guessed = items.hangs.filter((i) => i.known === 'estimated');
   if (guessed.length > 0) missing.push(`what weighs: ${guessed.map((i) => i.what).join(', ')} (an estimate)`);
   if (!engine || (withGearbox && !gearbox)) return { mass: undefined, x: engineX, z: engineZ, withGearbox, missing };
@@ -141,13 +143,17 @@ function loadOf({ unit, job, items = noItems }: LiftCase): Load {
       ? [
           {
             mass: gearbox,
-            x: assumed(
-              'Centre of gravity of the gearbox, ahead of the bell face',
-              -gearboxBalance * (known(unit, 'gbx-length')?.value ?? drawnAs.gearbox),
-              'mm',
-              '40 % of its length behind the face',
-            ),
-            z: assumed('Centre of gravity of the gearbox, above the crank', 0, 'mm', 'on its input axis'),
+            x:
+              gearboxX ??
+              assumed(
+                'Centre of gravity of the gearbox, ahead of the bell face',
+                -gearboxBalance * (known(unit, 'gbx-length')?.value ?? drawnAs.gearbox),
+                'mm',
+                '40 % of its length behind the face',
+              ),
+            z:
+              known(unit, 'gbx-cg', 'above-axis') ??
+              assumed('Centre of gravity of the gearbox, above the crank', 0, 'mm', 'on its input axis'),
           },
         ]
       : []),
@@ -393,7 +399,7 @@ function lookedAt(lift: LiftCase): { load: Load; at: Hung | undefined; findings:
         ]
       : []),
     ...load.missing.map((what): LiftFinding => ({ word: 'not-known', said: `Nobody wrote ${what}` })),
-    ...(load.withGearbox
+    ...(load.withGearbox && !isFirm(load.x)
       ? [
           {
             word: 'look' as const,

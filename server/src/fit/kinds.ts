@@ -16,10 +16,12 @@ import {
   stoodOn,
 } from '@bay/core/fit';
 import type { LiftRecord, MakingStepRecord, TrialReading } from '@bay/core/fit';
+import { kitLines } from '@bay/core/kit';
+import { isOwn } from '@bay/core/memory';
 import { formatMeasure } from '@bay/core/units';
 import type { Tx } from '../db/connection.ts';
 import { sameValue } from '@bay/core/rules';
-import { fitBooks, planInputOf } from '@bay/core/plan';
+import { fitBooks, planInputOf, titleOf } from '@bay/core/plan';
 import type { Plan } from '@bay/core/plan';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import { recordsOf } from '@bay/core/records';
@@ -296,6 +298,23 @@ export const fitKinds = [
         throw badInput({ approval: `${shape.name} is structure or steering: say who has to agree.` });
     },
     describe: (data) => (data.gone ? `way out taken off: ${data.title}` : `way out thought of: ${data.title}`),
+  }),
+  kindRule({
+    kind: 'foreign-part',
+    logKind: 'fit',
+    station: 'fit',
+    check: (data) => {
+      if (data.places.some((id) => !interfaces.some((i) => i.id === id))) throw notFound('This place');
+      if ((data.held ?? []).some((id) => !isOwn(id) && !kitLines.some((l) => l.id === id)))
+        throw notFound('This kit line');
+    },
+    describe: (data, { before }) => {
+      const added = (data.held ?? []).filter((id) => !(before?.held ?? []).includes(id));
+      if (data.gone) return `off the car: ${data.what}`;
+      if (before && added.length > 0) return `held against ${data.what}: ${added.map(titleOf).join(', ')}`;
+      return `on the car and not its own: ${data.what}`;
+    },
+    title: (data) => data.what,
   }),
   kindRule({
     kind: 'own-shape',

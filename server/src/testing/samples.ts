@@ -144,6 +144,7 @@ export const samples: Record<RecordKind, Sample> = {
       typed: { frontX: '42 cm' },
     },
   },
+  'foreign-part': { key: uuid, data: { what: 'tube header', places: ['fit-exhaust-body'] } },
   'lift-item': {
     key: '6b0f4c1e-2a58-4c39-9d43-0f6f6d2f4a77',
     data: {

@@ -6,6 +6,7 @@ import { counted, formatMeasure, units } from '@bay/core/units';
 import { useJob, usePut, useRecords } from '../sheet/index.ts';
 import { FindIn, Fold, inGroups, Trouble, useChanged, VerdictMark, verdictWords } from '../ui/index.ts';
 import { FitCard, leansOn } from './FitCard.tsx';
+import { ForeignParts } from './ForeignParts.tsx';
 import { sourceWords } from '../facts/index.ts';
 
 const order: readonly FitWord[] = ['bolts-up', 'adapt', 'clash', 'not-measured'];
@@ -207,6 +208,7 @@ export function Places() {
       })}
       {shown.length === 0 && <p className="quiet">No place here has "{sought.trim()}".</p>}
       <Tasks />
+      <ForeignParts />
     </>
   );
 }

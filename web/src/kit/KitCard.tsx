@@ -10,8 +10,8 @@ import { FactEditor, usualBearer } from '../facts/index.ts';
 import { useCurrency } from '../money/index.ts';
 import { TriedBefore } from '../fit/index.ts';
 import { PlaceOrderForm, useSupplierByName, useSuppliers } from '../orders/index.ts';
-import { useJob, useRecordForm } from '../sheet/index.ts';
-import { Because, Form, money, MoneyInput, words } from '../ui/index.ts';
+import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
+import { Because, Form, money, MoneyInput, Trouble, words } from '../ui/index.ts';
 import { useToOrder } from './useToOrder.ts';
 
 export const statusWords: Record<KitStatus, string> = {
@@ -80,6 +80,35 @@ function KitForm({ line, record }: { line: KitLine; record: KitRecord | undefine
   );
 }
 
+/** Parts on the car that are not its own, at the places of this line: the order waits until somebody held it against them. */
+function Beside({ line, what }: { line: string; what: readonly string[] }) {
+  const { mayWrite } = useJob();
+  const put = usePut();
+  const records = Object.entries(useRecords('foreign-part')).filter(([, r]) => !r.gone && what.includes(r.what));
+  return (
+    <div className="row-actions">
+      <span className="ochre">Beside it, and not this car's own:</span>
+      {records.map(([key, r]) =>
+        mayWrite ? (
+          <button
+            key={key}
+            type="button"
+            className="plain-button small"
+            aria-label={`Goes beside ${r.what}`}
+            disabled={put.isPending}
+            onClick={() => put.mutate({ kind: 'foreign-part', key, data: { ...r, held: [...(r.held ?? []), line] } })}
+          >
+            {r.what}: held against it, goes
+          </button>
+        ) : (
+          <span key={key}>{r.what}</span>
+        ),
+      )}
+      <Trouble of={put} />
+    </div>
+  );
+}
+
 /** One kit line opened: what to settle, what stops the order, where it comes from and what it cost. */
 export function KitCard({ line, record }: { line: KitLine; record: KitRecord | undefined }) {
   const { plan, mayWrite } = useJob();
@@ -100,6 +129,7 @@ export function KitCard({ line, record }: { line: KitLine; record: KitRecord | u
       </p>
       {line.filled.length > 0 && <p className="quiet">From the cards: {line.filled.map((f) => f.text).join('; ')}</p>}
       <Because ids={line.because} facts={plan.facts} />
+      {line.beside && <Beside line={line.def.id} what={line.beside} />}
       {line.blanks.length > 0 && (
         <div className="row-actions">
           <span className="ochre">The order stops at a blank:</span>

@@ -72,6 +72,7 @@ const kindNames: Partial<Record<RecordKind, string>> = {
   'lift-item': 'thing of the lift',
   'way-out': 'way out',
   'own-shape': 'drawn shape',
+  'foreign-part': "part that is not the car's own",
   making: 'part that is made',
   'making-step': 'step of what is made',
   lift: 'lift of the engine',

@@ -42,6 +42,11 @@ export const gearboxFacts = [
     howTo: 'Scale', neededBy: ['fit-axle-load', 'fit-install-path'],
   },
   {
+    id: 'gbx-cg', subject: 'gearbox', group: 'Gearbox', label: 'Centre of gravity of the gearbox',
+    parts: [{ key: 'behind-bell-face', label: 'Behind the bell face', unit: 'mm' }, { key: 'above-axis', label: 'Above the input axis', unit: 'mm' }],
+    howTo: 'Balanced on a bar across two stands; without it 40 % of the length is taken', neededBy: ['fit-axle-load', 'fit-install-path', 'fit-mount-pads'],
+  },
+  {
     id: 'gbx-bell-pattern', subject: 'gearbox', group: 'Gearbox', label: 'Gearbox bell pattern',
     parts: [{ key: 'value', label: '', text: true }],
     kindNote: 'pattern, dowels, bell removable or not',

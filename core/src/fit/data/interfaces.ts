@@ -4,7 +4,7 @@ import type { InterfaceDef } from '../types.ts';
 export const interfaces: readonly InterfaceDef[] = [
   {
     id: 'fit-mount-pads', touches: 'structure', group: 'Mounts, drive end', title: 'Engine brackets to body pads',
-    facts: ['rec-mount-pads', 'eng-mount-bosses', 'rec-factory-engines', 'eng-mass', 'eng-torque', 'cho-mount-school', 'rec-model-year', 'rec-crossmember-place', 'cho-engine-place', 'rec-drive-layout', 'eng-slope-design', 'cho-mount-rating', 'eng-cg', 'gbx-mass', 'gbx-length', 'gbx-mount-place', 'gbx-ratios', 'cho-power-target', 'cho-stack', 'eng-bell-pattern', 'gbx-bell-pattern', 'eng-length', 'cho-pulley-side', 'eng-cross-bosses', 'rec-cross-pads', 'rec-axle-ratio'],
+    facts: ['rec-mount-pads', 'eng-mount-bosses', 'rec-factory-engines', 'eng-mass', 'eng-torque', 'cho-mount-school', 'rec-model-year', 'rec-crossmember-place', 'cho-engine-place', 'rec-drive-layout', 'eng-slope-design', 'cho-mount-rating', 'eng-cg', 'gbx-mass', 'gbx-cg', 'gbx-length', 'gbx-mount-place', 'gbx-ratios', 'cho-power-target', 'cho-stack', 'eng-bell-pattern', 'gbx-bell-pattern', 'eng-length', 'cho-pulley-side', 'eng-cross-bosses', 'rec-cross-pads', 'rec-axle-ratio'],
     boltsUp: 'hole patterns and pad places agree left and right within 1.5 mm, or the body had this engine family as an option and its frame mounts are used (common practice)',
     adapt: 'offset up to about 60 mm that a plate, slider or arm can carry without bending over the cushion (common practice)', clash: 'pad place taken by steering, exhaust or pan; or new pads on structure without approval (local law)',
     takeFirst: 'rec-mount-pads',
@@ -119,7 +119,7 @@ export const interfaces: readonly InterfaceDef[] = [
     kit: ['kit-sway-bar'], tasks: 'sweep with wheels hung and loaded',
   },
   {
-    id: 'fit-install-path', group: 'Space around the engine', title: 'Way in for the unit, and out again', facts: ['rec-install-path', 'cho-unit-lift', 'eng-mass', 'gbx-mass', 'eng-cg', 'eng-width', 'gbx-length', 'eng-length', 'eng-height-up', 'eng-sump-depth', 'gbx-envelope', 'cho-engine-place', 'gbx-bell-pattern', 'eng-bell-pattern', 'cho-stack'],
+    id: 'fit-install-path', group: 'Space around the engine', title: 'Way in for the unit, and out again', facts: ['rec-install-path', 'cho-unit-lift', 'eng-mass', 'gbx-mass', 'gbx-cg', 'eng-cg', 'eng-width', 'gbx-length', 'eng-length', 'eng-height-up', 'eng-sump-depth', 'gbx-envelope', 'cho-engine-place', 'gbx-bell-pattern', 'eng-bell-pattern', 'cho-stack'],
     boltsUp: 'opening larger than unit plus 50 mm all round at the angle used; hoist rated at the boom place in use', adapt: 'protruding parts off first (filter, senders, mount, tail)',
     clash: 'no path: suspension, panel or wheels close it', takeFirst: 'rec-install-path', resolutions: ['engine with gearbox or apart', 'from below on subframe', 'front panel off'],
     knockOn: ['fit-firewall', 'fit-service-access'], kit: ['kit-sling'], tasks: 'path decided before suspension is built, leveller set from centre of gravity, someone names the signals',
@@ -386,7 +386,7 @@ export const interfaces: readonly InterfaceDef[] = [
     knockOn: ['fit-speedo', 'fit-torque-chain'], kit: ['kit-axle-parts', 'kit-speedo-adapter'],
   },
   {
-    id: 'fit-axle-load', group: 'Gearbox in the car, driveline, weight', title: 'Weight on each axle', facts: ['rec-axle-masses', 'rec-axle-limits', 'eng-mass', 'eng-cg', 'gbx-mass', 'rec-drive-layout', 'rec-wheelbase', 'cho-engine-place', 'gbx-length', 'cho-stack', 'eng-bell-pattern', 'gbx-bell-pattern', 'eng-length', 'cho-masses-moved'],
+    id: 'fit-axle-load', group: 'Gearbox in the car, driveline, weight', title: 'Weight on each axle', facts: ['rec-axle-masses', 'rec-axle-limits', 'eng-mass', 'eng-cg', 'gbx-mass', 'gbx-cg', 'rec-drive-layout', 'rec-wheelbase', 'cho-engine-place', 'gbx-length', 'cho-stack', 'eng-bell-pattern', 'gbx-bell-pattern', 'eng-length', 'cho-masses-moved'],
     boltsUp: 'new axle masses inside plate limits and front share changed by less than 2 % of total (common practice)', adapt: 'inside limits, change above that: springs, dampers, ride height, lamp aim',
     clash: 'over a plate limit (local law)', takeFirst: 'rec-axle-masses', resolutions: ['battery to the boot, lighter parts, springs', 'no limit is raised without the approving body'],
     knockOn: ['fit-brakes-power', 'fit-ground-clearance'], kit: ['kit-springs', 'kit-alignment'], tasks: 'weigh before teardown and again finished',

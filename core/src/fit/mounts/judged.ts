@@ -91,8 +91,9 @@ export function balanceOf(e: FitEvidence): Balance | undefined {
   };
 }
 
-/** Where a gearbox balances, behind its bell face. */
+/** Where a gearbox balances, behind its bell face: as it was read, or taken from its length. */
 export const gearboxCentre = (e: FitEvidence, length: Sum): Sum =>
+  e.maybe('gbx-cg', 'behind-bell-face') ??
   length.times(
     e.assume('Of its length', gearboxBalance, '', 'where gearboxes balance'),
     'Centre of gravity of the gearbox, behind its bell face',
