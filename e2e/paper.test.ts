@@ -21,7 +21,7 @@ describe('on paper', () => {
     ['the takeover sheet', 'Brockhurst/takeover', 'In the middle', 1],
     ['a gate', 'Wendling/start?tab=gates&gate=First%20crank', 'lines stand before', 1],
     ['the torque sheet', 'Brockhurst/prep?tab=torques', 'main caps', 1],
-    ['the steps that are ready, with the lift', 'Larkfield/pull', 'Out with', 3],
+    ['the steps that are ready, with the lift', 'Larkfield/pull', 'Out with', 4],
     ['the kit', 'Wendling/kit', 'Any state', 5],
   ] as const)('%s', async (_name, at, words, most) => {
     const [word = '', rest = ''] = at.split(/\/(.*)/);
