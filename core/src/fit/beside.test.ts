@@ -163,6 +163,43 @@ describe('a body that was sold with the family', () => {
   });
 });
 
+describe('the cooler of a gearbox', () => {
+  const auto = { 'gbx-kind': 'automatic-electronic', 'eng-power': '200 kW' };
+  const of = (cooler: Typed[string], facts: Typed = auto): string =>
+    wordOf('fit-gearbox-cooler', { ...facts, 'cho-gearbox-cooler': cooler });
+  it('carries off the heat of its converter', () => {
+    expect(of({ value: 'separate', duty: '12 kW' })).toBe('bolts-up');
+    expect(of({ value: 'separate', duty: '8 kW' })).toBe('adapt');
+    expect(of({ value: 'separate', duty: '4 kW' })).toBe('clash');
+    expect(
+      of(
+        { value: 'separate', duty: '8 kW' },
+        { ...auto, 'gbx-cooler-ports': { 'lock-up-heat': '6 kW' } },
+      ),
+    ).toBe('bolts-up');
+    expect(of({ value: 'none' })).toBe('clash');
+    expect(of({ value: 'separate' })).toBe('not-measured');
+    expect(of({ value: 'none' }, { 'gbx-kind': 'manual' })).toBe('bolts-up');
+  });
+  it('and what a cooler that went was for is asked', () => {
+    expect(
+      of(
+        { value: 'none', 'old-cooler-was-for': 'steering', 'its-work-done-by': 'nobody' },
+        { 'gbx-kind': 'manual' },
+      ),
+    ).toBe('clash');
+    expect(of({ value: 'none', 'old-cooler-was-for': 'steering' }, { 'gbx-kind': 'manual' })).toBe(
+      'not-measured',
+    );
+    expect(
+      of(
+        { value: 'none', 'old-cooler-was-for': 'steering', 'its-work-done-by': 'a-new-one' },
+        { 'gbx-kind': 'manual' },
+      ),
+    ).toBe('bolts-up');
+  });
+});
+
 describe('wheels', () => {
   const one = {
     'front-bolts': '5',

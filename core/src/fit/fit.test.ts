@@ -101,6 +101,7 @@ const cases: readonly (readonly [string, Typed, FitWord, Typed?])[] = [
   ['fit-air-meter', { 'eng-load-sensor': 'pressure' }, 'bolts-up'],
   ['fit-carburettors', { 'eng-fuelling': 'direct-injection' }, 'bolts-up'],
   ['fit-heads', { 'cho-heads': 'own' }, 'bolts-up'],
+  ['fit-gearbox-cooler', { 'gbx-kind': 'manual' }, 'bolts-up'],
   ['fit-wheels', { 'cho-hubs': 'changed' }, 'not-measured'],
   [
     'fit-bay-length',

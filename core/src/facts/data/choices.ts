@@ -351,4 +351,12 @@ export const choicesFacts = [
     ],
     howTo: 'Only while the circuit is empty, by the person licensed for it', neededBy: ['fit-ac'],
   },
+  {
+    id: 'cho-gearbox-cooler', subject: 'choice', group: 'Choices', label: 'Cooler of the gearbox',
+    parts: [
+      { key: 'value', label: '', options: ['none', 'in-the-radiator', 'separate'] }, { key: 'duty', label: 'Heat it carries off, by its maker', unit: 'kW' },
+      { key: 'old-cooler-was-for', label: 'A cooler that went was for', options: ['nothing', 'gearbox', 'engine-oil', 'steering', 'fuel'] }, { key: 'its-work-done-by', label: 'Its work is done by', options: ['nobody', 'a-new-one', 'not-wanted-any-more'] },
+    ],
+    howTo: 'Plate or data sheet of the cooler; a small core that was taken out had a work of its own', neededBy: ['fit-gearbox-cooler', 'kit-gearbox-cooler'],
+  },
 ] as const satisfies readonly FactDef[];

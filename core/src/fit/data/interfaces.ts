@@ -368,7 +368,7 @@ export const interfaces: readonly InterfaceDef[] = [
     tasks: 'three angles with digital level, in plan and in side view',
   },
   {
-    id: 'fit-gearbox-cooler', group: 'Gearbox in the car, driveline, weight', title: 'Where the heat goes', facts: ['gbx-cooler-ports', 'cho-radiator', 'eng-power', 'gbx-kind'],
+    id: 'fit-gearbox-cooler', group: 'Gearbox in the car, driveline, weight', title: 'Where the heat goes', facts: ['gbx-cooler-ports', 'cho-gearbox-cooler', 'cho-power-target', 'eng-power', 'gbx-kind'],
     boltsUp: 'cooler in radiator of the donor\'s size, or separate cooler rated for mass and stall', adapt: 'separate air cooler with own air, lines 8 mm bore or more',
     clash: 'no cooler, or ports mixed with the radiator\'s water', takeFirst: 'gbx-cooler-ports', resolutions: ['separate cooler on every swap with higher stall', 'thermostat for cold places'],
     knockOn: ['fit-cooling-capacity', 'fit-exhaust-lines'], kit: ['kit-gearbox-cooler'], tasks: 'lines flushed, flow into a can: about 1 L in 20 to 30 s at idle (common practice), temperature on road test',

@@ -6,6 +6,8 @@ import type { FitEvidence } from '../evidence.ts';
 
 /** Straight pipe before an air sensor, in bores. Common practice, no source. */
 const straightBores = 10;
+/** Part of the power that a converter turns to heat. A working estimate. */
+const converterHeat = 0.05;
 const turbo = (e: FitEvidence): string | undefined => e.maybeWord('eng-induction');
 
 export const besideRules = [
@@ -221,4 +223,39 @@ export const besideRules = [
       [part, 'rear-hub'],
     );
   }),
+  rule(
+    'fit-gearbox-cooler',
+    "heat of lock-up by the maker, else 5 % of the power, a working estimate; the cooler's data sheet",
+    (e) => {
+      const part = 'cho-gearbox-cooler' as const;
+      const oldWork = e.maybeWord(part, 'old-cooler-was-for');
+      if (oldWork !== undefined && oldWork !== 'nothing') {
+        const done = e.word(part, 'its-work-done-by');
+        if (done === 'nobody')
+          return e.say('clash', `the cooler that went was for the ${oldWork.replace('-', ' ')}: nothing does its work`);
+      }
+      const kind = e.word('gbx-kind');
+      if (['manual', 'transaxle-manual'].includes(kind))
+        return e.say('bolts-up', 'no converter: no cooler wanted for its kind, unless its maker asks for one');
+      const cooler = e.word(part);
+      if (cooler === 'none') return e.say('clash', 'a converter without a cooler burns its fluid');
+      const duty = e.fact(part, 'duty');
+      const power = e.maybe('cho-power-target') ?? e.maybe('eng-power');
+      const heat =
+        e.maybe('gbx-cooler-ports', 'lock-up-heat') ??
+        (power ?? e.fact('eng-power')).times(
+          e.assume('Of the power, turned to heat', converterHeat, '', 'working estimate, the converter not locked'),
+          'Heat of the converter',
+        );
+      return e.judge(
+        'Duty over the heat',
+        duty.minus(heat),
+        { boltsUp: [0, Infinity], adapt: [-0.3 * heat.value, Infinity] },
+        (word) =>
+          word === 'bolts-up'
+            ? `carries off ${duty.value} kW`
+            : `carries off ${duty.value} of ${heat.value.toFixed(1)} kW: a larger one, or one more in front`,
+      );
+    },
+  ),
 ];
