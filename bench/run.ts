@@ -8,9 +8,9 @@ const seconds = Number(option('--seconds') ?? 60);
 
 if (
   only !== undefined &&
-  !['plan', 'book', 'load', 'volume', 'fuzz', 'standby', 'position', 'choosing'].includes(only)
+  !['plan', 'book', 'load', 'volume', 'fuzz', 'standby', 'position', 'choosing', 'parts'].includes(only)
 ) {
-  process.stderr.write('--only takes plan, book, load, volume, fuzz, standby, position or choosing.\n');
+  process.stderr.write('--only takes plan, book, load, volume, fuzz, standby, position, choosing or parts.\n');
   process.exit(2);
 }
 if (only === undefined || only === 'plan') await (await import('./plan-and-job.ts')).planAndJob();
@@ -21,4 +21,5 @@ if (only === undefined || only === 'fuzz') await (await import('./fuzz.ts')).fuz
 if (only === undefined || only === 'standby') await (await import('./standby.ts')).standby();
 if (only === undefined || only === 'position') (await import('./position.ts')).position();
 if (only === undefined || only === 'choosing') await (await import('./choosing.ts')).choosing();
+if (only === undefined || only === 'parts') await (await import('./parts.ts')).parts();
 process.exit(allGood() ? 0 : 1);
