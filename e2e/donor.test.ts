@@ -1,0 +1,139 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { openDesk } from './shop.ts';
+import type { Desk } from './shop.ts';
+
+/** A donor from the day it is bought to the day its shell goes: proved, harvested, sold and kept, and the day on which it was even. */
+
+let desk: Desk;
+let b: Desk['b'];
+let at: Desk['at'];
+const account = '[aria-label="Account of the donor"]';
+const shell = '[aria-label="The shell"]';
+const here = '[aria-label="What lies here"]';
+/** What came off, by its label. */
+const titles = new Map<string, string>();
+const labels = Array.from({ length: 12 }, (_, i) => `B-9${String(i + 10)}`);
+
+beforeAll(async () => {
+  desk = await openDesk();
+  ({ b, at } = desk);
+});
+afterAll(() => desk.close());
+
+const entry = async (sort: string, what: string, amount: string) => {
+  await b.choose('What it is', sort);
+  await b.type('For what', what);
+  await b.type('Amount, EUR', amount);
+  await b.press('Write it to the account');
+};
+describe('a donor', () => {
+  it('is bought, and proved before anything is off it', async () => {
+    await at('Brockhurst', 'donor?tab=labels');
+    await b.see('Brockhurst flat-bed');
+    await entry('Bought for', '2004 Halden ambulance', '500');
+    await b.see('500.00 EUR spent', account);
+    await b.press('It was run', '[aria-label="Proof that it runs"]');
+    await b.type('Ran, minutes', '25', '[role=dialog]');
+    await b.type('Coolant, hottest, °C', '91 °C', '[role=dialog]');
+    await b.type('Oil pressure cold, bar', '4.1 bar', '[role=dialog]');
+    await b.type('Oil pressure hot at idle, bar', '1.4 bar', '[role=dialog]');
+    await b.type('Codes, or none', 'none', '[role=dialog]');
+    await b.press('Keep the run', '[role=dialog]');
+    await b.see('In part', '[aria-label="Proof that it runs"]');
+  });
+
+  it('gives twelve parts, each with its label and its place', async () => {
+    await at('Brockhurst', 'donor?tab=list');
+    for (const label of labels) {
+      const row = await b.wait(
+        () =>
+          b.driver.executeScript<string | null>(
+            `const row = [...document.querySelectorAll('.row-button')].find((r) => r.textContent.includes('still on the donor'));
+             row?.scrollIntoView({ block: 'center' }); row?.click(); return row?.textContent ?? null`,
+          ) as never,
+        20_000,
+        'no line is left on the donor',
+      );
+      expect(row).toBeTruthy();
+      titles.set(label, await b.value('What came off'));
+      await b.choose('Condition', 'good');
+      await b.type('Bag or label', label);
+      await b.type('Storage place', 'shelf H1');
+      await b.press('Taken off');
+      await b.see(label, '.app-bench');
+    }
+    await at('Brockhurst', 'labels');
+    await b.see(labels[11]!, '.app-bench');
+  }, 240_000);
+
+  it('sells two and keeps two for another job; what is kept is not sold', async () => {
+    const change = async (label: string, acts: () => Promise<void>) => {
+      await b.go(`/store?q=${label}&all=yes`);
+      await b.press(label, here);
+      await acts();
+      await b.press('Keep', here);
+    };
+    for (const label of labels.slice(0, 2)) {
+      await change(label, async () => {
+        await b.choose('What became of it', 'Sold');
+        await b.type('Who has it now', 'a farm in the valley');
+      });
+      await b.see('Sold', here);
+    }
+    for (const label of labels.slice(2, 4)) {
+      await change(label, () => b.choose('Kept for', '0405 1987 Larkfield saloon'));
+      await b.see('kept for 0405', here);
+    }
+    await change(labels[2]!, async () => {
+      await b.choose('What became of it', 'Sold');
+      await b.type('Who has it now', 'a farm in the valley');
+    });
+    await b.see('Job 0405 waits for', here);
+    await at('Brockhurst', 'donor?tab=labels');
+    await b.see('500.00 EUR spent', account);
+    for (const [i, amount] of [
+      [0, '220'],
+      [1, '310'],
+    ] as const) {
+      const label = labels[i]!;
+      await b.choose('What it is', 'Sold');
+      await b.choose('Which part', `${label}, ${titles.get(label)!}`);
+      await b.type('Amount, EUR', amount);
+      await b.press('Write it to the account');
+      await b.see(`Sold: ${titles.get(label)!}`, account);
+    }
+    // 500 spent, 220 and 310 back: 30 over, on the day of the second.
+    await b.see('530.00 EUR back: 30.00 EUR over, even since', account);
+  }, 120_000);
+
+  it('keeps its shell while something is due, and lets it go when all is off or left by name', async () => {
+    await at('Brockhurst', 'donor?tab=labels');
+    await b.see('still hold it', shell);
+    await b.press('The shell goes', shell);
+    await b.type('Who has it now', 'the yard in town', '[role=dialog]');
+    await b.press('It is gone', '[role=dialog]');
+    await b.see('Still on it by the harvest list', '[role=dialog]');
+    await b.press('Shut this', '[role=dialog]');
+    await b.driver.executeScript(`document.querySelector('${shell} summary').click()`);
+    for (;;) {
+      const left = await b.driver.executeScript<string | null>(
+        `return document.querySelector('${shell} button[aria-label^="Leave on it"]')?.getAttribute('aria-label') ?? null`,
+      );
+      if (left === null) break;
+      await b.press(left, shell);
+      await b.wait(
+        () =>
+          b.driver.executeScript<boolean>(
+            `return ![...document.querySelectorAll('${shell} button')].some((e) => e.getAttribute('aria-label') === ${JSON.stringify(left)})`,
+          ) as never,
+        20_000,
+        `"${left}" stays`,
+      );
+    }
+    await b.see('nothing of the list is on it any more', shell);
+    await b.press('The shell goes', shell);
+    await b.type('Who has it now', 'the yard in town', '[role=dialog]');
+    await b.press('It is gone', '[role=dialog]');
+    await b.see('scrapped, the yard in town', shell);
+  }, 240_000);
+});
