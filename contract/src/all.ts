@@ -2,6 +2,7 @@ import * as arrival from './arrival.ts';
 import * as calc from './calc.ts';
 import * as clock from './clock.ts';
 import * as crew from './crew.ts';
+import * as donors from './donors.ts';
 import * as facts from './facts.ts';
 import * as fit from './fit.ts';
 import * as handover from './handover.ts';
@@ -21,6 +22,7 @@ export const endpoints: readonly [name: string, endpoint: Endpoint][] = [
   arrival,
   crew,
   clock,
+  donors,
   jobs,
   facts,
   fit,

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { claimsOn, donorEntrySorts, jointWords, shiftWords } from '@bay/core/donors';
 import { drawnName } from './drawn-name.ts';
-import { isoDate } from './endpoint.ts';
+import { endpoint, id, isoDate } from './endpoint.ts';
 import { amount, kind, text } from './kind.ts';
 import { amountOfMoney } from './money.ts';
 
@@ -56,3 +56,21 @@ export const donorsKinds = {
     { acts: ['looked'], signed: 'once' },
   ),
 };
+
+/** A kit line that another open job of the shop wrote down as wanted, and that a part of a donor can fill. */
+export const wantedElsewhere = z.object({
+  kitId: z.string(),
+  jobId: id,
+  number: z.string(),
+  carName: z.string(),
+  options: z.string().nullable(),
+});
+export type WantedElsewhere = z.infer<typeof wantedElsewhere>;
+export const readWanted = endpoint({
+  method: 'get',
+  path: '/api/jobs/:jobId/wanted-elsewhere',
+  summary: 'What other open jobs of the shop want that a donor can give, the oldest job first',
+  access: 'look',
+  params: z.object({ jobId: id }),
+  reply: z.object({ wanted: z.array(wantedElsewhere) }),
+});

@@ -145,6 +145,7 @@ export const changeStored = endpoint({
     forJob: id.nullable().optional(),
     fate: z.enum(partFates).optional(),
     goneTo: text(80).optional(),
+    note: text(300).optional(),
   }),
   reply: z.object({ revision: z.number() }),
 });

@@ -17,6 +17,7 @@ import type { Db } from './db/connection.ts';
 import { diagnosisKinds } from './diagnosis/kinds.ts';
 import { factRoutes } from './facts/routes.ts';
 import { donorsKinds } from './donors/kinds.ts';
+import { donorRoutes } from './donors/routes.ts';
 import { fitKinds } from './fit/kinds.ts';
 import { fluidKinds } from './fluids/kinds.ts';
 import { floorRoutes } from './floor/routes.ts';
@@ -82,6 +83,7 @@ export function registerRoutes(on: Registry, db: Db, tries: Tries, photos: Photo
   recordRoutes(on);
   partRoutes(on);
   supplierRoutes(on);
+  donorRoutes(on);
   memoryRoutes(on);
   moneyRoutes(on);
   orderRoutes(on);

@@ -6,3 +6,4 @@ export * from './account.ts';
 export * from './records.ts';
 export * from './shell.ts';
 export * from './proof.ts';
+export { kitFilledBy, kitOfDonors } from './wanted.ts';

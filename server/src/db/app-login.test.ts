@@ -93,14 +93,14 @@ describe('a database that is prepared', () => {
   });
 
   it('is refused by a server that is newer or older than it', async () => {
-    await asked(database.url, "update migration set name = '9999-later' where name = '0021-store'");
+    await asked(database.url, "update migration set name = '9999-later' where name = '0022-wanted'");
     expect(await run('main', url)).toMatch(
-      /^refused: This database is older than this server \(0021-store/,
+      /^refused: This database is older than this server \(0022-wanted/,
     );
     expect(await run('prepare', database.url)).toMatch(
       /^refused: This database was written by a newer Veteran Bay/,
     );
-    await asked(database.url, "insert into migration (name) values ('0021-store')");
+    await asked(database.url, "insert into migration (name) values ('0022-wanted')");
     expect(await run('main', url)).toMatch(
       /^refused: This database was written by a newer Veteran Bay \(9999-later\)/,
     );

@@ -19,6 +19,7 @@ import * as quotes from './migrations/0017-quotes.ts';
 import * as ownLines from './migrations/0019-own-lines.ts';
 import * as owedBack from './migrations/0020-owed-back.ts';
 import * as store from './migrations/0021-store.ts';
+import * as wanted from './migrations/0022-wanted.ts';
 import * as orders from './migrations/0018-orders.ts';
 import * as returning from './migrations/0009-returning.ts';
 import * as sharedRecord from './migrations/0003-shared-record.ts';
@@ -47,6 +48,7 @@ const migrations: readonly { name: string; up: string }[] = [
   { name: '0019-own-lines', up: ownLines.up },
   { name: '0020-owed-back', up: owedBack.up },
   { name: '0021-store', up: store.up },
+  { name: '0022-wanted', up: wanted.up },
 ];
 
 const lockNumber = 7_240_117;

@@ -306,6 +306,7 @@ const calls: Record<string, (ids: Ids) => Input> = {
   receiptPdf: (i) => ({ params: { jobId: i.jobId, paymentId: i.paymentId } }),
   moneyLines: (i) => ({ params: { jobId: i.jobId } }),
   readPairings: (i) => ({ params: { jobId: i.jobId } }),
+  readWanted: (i) => ({ params: { jobId: i.jobId } }),
   listShopRules: () => ({}),
   keepShopRule: () => ({ body: body(aRule(aRuleId())) }),
   endShopRule: (i) => ({ params: { ruleId: i.ruleId }, body: body({ why: 'tank changed' }) }),

@@ -3,10 +3,11 @@ import { sql } from 'kysely';
 import { isGone, linkFateWords, linkTitle, partFateWords } from '@bay/core/parts';
 import type { PartRecord } from '@bay/core/parts';
 import type { Tx } from '../db/connection.ts';
+import { wantedInstead } from '../donors/wanted.ts';
 import { badInput, Refusal } from '../http/problem.ts';
 import { kindRule } from '../records/kind.ts';
 import { findRecord } from '../records/store.ts';
-import type { KindRule } from '../records/kind.ts';
+import type { KindRule, WriteContext } from '../records/kind.ts';
 
 /** The key of a thing is its id in the whole shop, where a device gave it one. */
 const idOf = (key: string): string => (/^[0-9a-f]{8}-([0-9a-f]{4}-){3}[0-9a-f]{12}$/.test(key) ? key : randomUUID());
@@ -39,6 +40,14 @@ async function keptOrGone(tx: Tx, { title, fate, forJob }: PartRecord): Promise<
 async function shellThere(tx: Tx, jobId: string, { title }: PartRecord): Promise<void> {
   const shell = await findRecord(tx, jobId, 'shell', 'donor');
   if (shell) throw new Refusal(409, `${title} cannot come off: the shell is gone since ${String(shell.data['on'])}.`);
+}
+
+/** What another open job wants leaves the shop only with a word on why it does not suit. */
+async function notWanted(tx: Tx, data: PartRecord, { jobId, before }: WriteContext<'part'>): Promise<void> {
+  if (!isGone(data.fate) || isGone(before?.fate) || data.forJob !== undefined) return;
+  if ((data.note ?? '').trim().length >= 10 && data.note !== before?.note) return;
+  const against = await wantedInstead(tx, jobId, data.takeId, data.title);
+  if (against !== undefined) throw new Refusal(409, against, { fields: { 'data.note': 'Say why it does not suit.' } });
 }
 
 export const partsKinds = [
@@ -90,6 +99,7 @@ export const partsKinds = [
     complete: async (tx, data, context) => {
       if (!context.before) await shellThere(tx, context.jobId, data);
       await keptOrGone(tx, data);
+      await notWanted(tx, data, context);
       return ofOneJob('part')(tx, data, context);
     },
   }),

@@ -20,17 +20,18 @@ const unstamped = (data: Data): Data =>
   Object.fromEntries(Object.entries(data).filter(([field]) => field !== 'byId' && field !== 'at'));
 
 /** What a thing is with a change laid over it; one that is here again is with nobody else. */
-function changed(now: Data, { place, forJob, fate, goneTo }: Change): Data {
+function changed(now: Data, { place, forJob, fate, goneTo, note }: Change): Data {
   const next: Data = {
     ...unstamped(now),
     ...(place === undefined ? {} : { place }),
+    ...(note === undefined ? {} : { note }),
     ...(fate === undefined ? {} : { fate, goneTo: goneTo === '' ? undefined : goneTo }),
     ...(forJob === undefined ? {} : { forJob: forJob ?? undefined }),
   };
   return next;
 }
 
-type Change = Pick<z.infer<typeof contract.changeStored.body>, 'place' | 'forJob' | 'fate' | 'goneTo'>;
+type Change = Pick<z.infer<typeof contract.changeStored.body>, 'place' | 'forJob' | 'fate' | 'goneTo' | 'note'>;
 
 export function partRoutes(on: Registry): void {
   on.shop(contract.listStore, (tx, { query }) => readStore(tx, query));

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { harvestParts } from '@bay/core/donors';
 import { addUnit, find, readJob } from '@bay/contract/jobs';
+import { readWanted } from '@bay/contract/donors';
 import * as parts from '@bay/contract/parts';
 import { countersign, putRecord } from '@bay/contract/records';
 import type { RecordKind } from '@bay/contract/records';
@@ -313,6 +314,66 @@ describe('links', () => {
     expect(
       (await put(jobId, 'task', 'rm-bonnet-off', again, second.status === 200 ? 3 : 2)).status,
     ).toBe(200);
+  });
+});
+
+describe('what other jobs want', () => {
+  it('stands on the list of a donor, and holds a part in the shop until somebody says why it does not suit', async () => {
+    const donor = await bookedJob(shop.manager);
+    const other = await bookedJob(shop.manager);
+    expect(
+      (await put(other, 'kit', 'kit-starter', { status: 'wanted', options: 'ten teeth' })).status,
+    ).toBe(200);
+    const { wanted } = await shop.onlooker.good(readWanted, { params: { jobId: donor } });
+    expect(wanted).toContainEqual(
+      expect.objectContaining({ kitId: 'kit-starter', jobId: other, options: 'ten teeth' }),
+    );
+    // What a job wants itself is no want of another.
+    const own = await shop.onlooker.good(readWanted, { params: { jobId: other } });
+    expect(own.wanted.map((w) => w.jobId)).not.toContain(other);
+
+    const key = await harvested(donor, {
+      takeId: 'take-starter',
+      title: 'Starter',
+      label: 'P-777',
+    });
+    const [thing] = (await store({ q: 'P-777' })).things;
+    const sell = (note?: string) =>
+      change('part', thing!.id, {
+        revision: 1,
+        fate: 'sold',
+        goneTo: 'a breaker in town',
+        ...(note === undefined ? {} : { note }),
+      });
+    const refused = await sell();
+    expect(refused.status).toBe(409);
+    expect(JSON.stringify(refused)).toContain('wants what Starter may be');
+    // By the other door it is no other.
+    const again = await put(
+      donor,
+      'part',
+      key,
+      {
+        takeId: 'take-starter',
+        title: 'Starter',
+        condition: 'good',
+        label: 'P-777',
+        place: 'shelf C2',
+        fate: 'scrapped',
+        goneTo: 'the yard',
+      },
+      1,
+    );
+    expect(again.status).toBe(409);
+    expect((await sell('nine teeth, another ring gear')).status).toBe(200);
+  });
+  it('a job that is done wants nothing any more', async () => {
+    const donor = await bookedJob(shop.manager);
+    const other = await bookedJob(shop.manager);
+    await put(other, 'kit', 'kit-alternator', { status: 'wanted' });
+    await put(other, 'kit', 'kit-alternator', { status: 'here' }, 1);
+    const { wanted } = await shop.onlooker.good(readWanted, { params: { jobId: donor } });
+    expect(wanted.filter((w) => w.jobId === other)).toEqual([]);
   });
 });
 

@@ -16,6 +16,7 @@ import * as money from '@bay/contract/money';
 import { setCurrency } from '@bay/contract/money';
 import { endpoints } from '@bay/contract/all';
 import * as clock from '@bay/contract/clock';
+import { readWanted } from '@bay/contract/donors';
 import * as crew from '@bay/contract/crew';
 import type { Endpoint } from '@bay/contract/endpoint';
 import * as facts from '@bay/contract/facts';
@@ -317,6 +318,7 @@ const calls: [Endpoint, (t: Things) => Input][] = [
     }),
   ],
   [memory.listShopRules, () => ({})],
+  [readWanted, (t) => ({ params: { jobId: t.jobId } })],
   [memory.readPairings, (t) => ({ params: { jobId: t.jobId } })],
   [memory.tryShopRule, () => ({ body: { when: 'eng-fuel = diesel' } })],
   [

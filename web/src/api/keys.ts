@@ -14,6 +14,7 @@ export const keys = {
   sessions: ['sessions'],
   schools: ['schools'],
   rules: ['rules'],
+  wanted: (jobId: string) => ['wanted', jobId] as const,
   pairings: (jobId: string, unitId?: string) => ['pairings', jobId, unitId ?? ''] as const,
   job: (jobId?: string) => (jobId ? (['job', jobId] as const) : (['job'] as const)),
   book: (jobId: string, ...page: readonly unknown[]) => ['log', jobId, ...page] as const,

@@ -2,9 +2,13 @@ import { counted } from '@bay/core/units';
 import { Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { donorMoneyRules, labelRules } from '@bay/core/donors';
+import { useQuery } from '@tanstack/react-query';
+import { donorMoneyRules, kitFilledBy, labelRules } from '@bay/core/donors';
 import { partConditions, partFateWords } from '@bay/core/parts';
 import type { PartCondition, PartRecord } from '@bay/core/parts';
+import { titleOf } from '@bay/core/plan';
+import { readWanted } from '@bay/contract/donors';
+import { call, keys } from '../api/index.ts';
 import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
 import { Account } from './Account.tsx';
 import { Claims } from './Claims.tsx';
@@ -81,6 +85,9 @@ export default function DonorBench() {
   const [open, setOpen] = useState<string>();
   const [adding, setAdding] = useState<(typeof unitRoles)[number][0]>();
   const [tab, setTab] = useTab(tabs, 'list');
+  const jobId = sheet.job.id;
+  const wanted = useQuery({ queryKey: keys.wanted(jobId), queryFn: () => call(readWanted, { params: { jobId } }) });
+  const wants = (takeId: string) => (wanted.data?.wanted ?? []).filter((w) => kitFilledBy(takeId).includes(w.kitId));
   const byTake = (takeId: string) => Object.entries(parts).filter(([, p]) => p.takeId === takeId);
   const list = useNarrow(
     plan.harvest,
@@ -96,6 +103,8 @@ export default function DonorBench() {
         <h2>Harvest</h2>
         <span className="quiet">
           {have} of {counted(plan.harvest.length, 'line')} taken off
+          {(wanted.data?.wanted.length ?? 0) > 0 &&
+            `; other jobs want ${counted(wanted.data!.wanted.length, 'thing')} a donor gives`}
         </span>
       </div>
       <div className="panel">
@@ -166,6 +175,16 @@ export default function DonorBench() {
                         <span className="quiet" style={{ fontSize: 13.5 }}>
                           {line.part.why}
                         </span>
+                        {wants(line.part.id).map((w) => (
+                          <span
+                            key={`${w.jobId} ${w.kitId}`}
+                            className="ochre"
+                            style={{ display: 'block', fontSize: 13.5 }}
+                          >
+                            {w.number} {w.carName} wants: {titleOf(w.kitId).toLowerCase()}
+                            {w.options ? `, ${w.options}` : ''}
+                          </span>
+                        ))}
                       </span>
                       <span className="figure">
                         {taken.length > 0

@@ -42,15 +42,15 @@ export function StoredForm({ thing, close }: { thing: Stored; close: () => void 
   const form = useForm({
     draft: `store:${thing.id}`,
     since: thing.revision,
-    initial: { place: thing.place, forJob: thing.forJobId ?? '', fate: thing.fate, goneTo: '' },
+    initial: { place: thing.place, forJob: thing.forJobId ?? '', fate: thing.fate, goneTo: '', note: '' },
     command: changeStored,
     sent: (v) => ({
       revision: thing.revision,
       ...(v.place.trim() === thing.place ? {} : { place: v.place.trim() }),
       ...(isPart && v.forJob !== (thing.forJobId ?? '') ? { forJob: v.forJob === '' ? null : v.forJob } : {}),
-      ...(isPart && v.fate !== thing.fate ? { fate: v.fate, goneTo: words(v.goneTo) } : {}),
+      ...(isPart && v.fate !== thing.fate ? { fate: v.fate, goneTo: words(v.goneTo), note: words(v.note) } : {}),
     }),
-    names: { 'data.goneTo': 'goneTo', 'data.forJob': 'forJob' },
+    names: { 'data.goneTo': 'goneTo', 'data.forJob': 'forJob', 'data.note': 'note' },
   });
   return (
     <Form
@@ -86,7 +86,12 @@ export function StoredForm({ thing, close }: { thing: Stored; close: () => void 
               allowDeselect={false}
               {...form.field('fate')}
             />
-            {gone.includes(form.values.fate) && <TextInput label="Who has it now" {...form.field('goneTo')} />}
+            {gone.includes(form.values.fate) && (
+              <>
+                <TextInput label="Who has it now" {...form.field('goneTo')} />
+                <TextInput label="Note" placeholder="why it suits nobody here" {...form.field('note')} />
+              </>
+            )}
           </>
         )}
       </div>
