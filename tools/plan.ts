@@ -57,7 +57,12 @@ function stepsOf(plan: Plan, id: StepListId, records: ReturnType<typeof tasksOf>
 export function planShown(file: FactsFile): object {
   const plan = computePlan(inputOf(file));
   const tasks = doneIn(
-    new Set([...idsOf(plan.pull.lines), ...idsOf(plan.build.lines), ...idsOf(plan.goingIn.lines), ...idsOf(plan.benchTests)]),
+    new Set([
+      ...idsOf(plan.pull.lines),
+      ...idsOf(plan.build.lines),
+      ...idsOf(plan.goingIn.lines),
+      ...idsOf(plan.benchTests),
+    ]),
     file.tasks,
   );
   const inferred = [...plan.facts].filter(([, v]) => v.source === 'inferred');

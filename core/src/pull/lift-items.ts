@@ -133,7 +133,7 @@ export function onStands(
   const balance = car.front!.through(
     'Balance of the car once it is out, behind the front axle',
     'mm',
-    (f, r, w, l) => reckon(f, r!, w!, l!).after.balanceMm,
+    (f, r, w, l) => reckon(f, r, w, l).after.balanceMm,
     'levers',
     ...sums,
   );

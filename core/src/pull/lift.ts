@@ -97,7 +97,7 @@ function balanceOf(label: string, parts: readonly { mass: Sum; at: Sum }[]): Sum
     label,
     'mm',
     (at, mass, ...others) => {
-      const all = [at, mass!, ...others];
+      const all = [at, mass, ...others];
       let [moment, total] = [0, 0];
       for (let i = 0; i < all.length; i += 2) {
         moment += all[i]! * all[i + 1]!;

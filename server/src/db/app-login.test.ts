@@ -93,7 +93,10 @@ describe('a database that is prepared', () => {
   });
 
   it('is refused by a server that is newer or older than it', async () => {
-    await asked(database.url, "update migration set name = '9999-later' where name = '0022-wanted'");
+    await asked(
+      database.url,
+      "update migration set name = '9999-later' where name = '0022-wanted'",
+    );
     expect(await run('main', url)).toMatch(
       /^refused: This database is older than this server \(0022-wanted/,
     );

@@ -70,7 +70,7 @@ export function LiftThingForm({
     key: recordKey,
     about: recordKey ?? `thing of the lift ${lift}`,
     initial: {
-      sort: (now?.item.sort ?? 'hangs') as Sort,
+      sort: now?.item.sort ?? 'hangs',
       what: String(before['what'] ?? ''),
       known: (before['known'] ?? 'weighed') as MassKnown,
       gear: (before['gear'] ?? 'sling') as GearSort,

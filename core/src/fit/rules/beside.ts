@@ -50,7 +50,7 @@ export const besideRules = [
     const need = power.through(
       'Bore wanted of each pipe',
       'mm',
-      (kw, n) => exhaustBoreMm(kw, n!),
+      (kw, n) => exhaustBoreMm(kw, n),
       'common practice',
       pipes,
     );
@@ -194,7 +194,7 @@ export const besideRules = [
     const [swept, clearance] = [e.maybe(part, 'swept'), e.maybe(part, 'clearance')];
     if (!swept || !clearance || clearance.value <= 0)
       return e.say('adapt', 'faces agree; compression is not known without the volumes; unproved until it ran', more);
-    const ratio = swept.through('Compression that results', '', (v, c) => (v + c!) / c!, 'volumes', clearance);
+    const ratio = swept.through('Compression that results', '', (v, c) => (v + c) / c, 'volumes', clearance);
     return e.say('adapt', `faces agree, compression ${ratio.value.toFixed(1)} to 1; unproved until it ran`, {
       sum: ratio,
       label: 'Compression that results',
