@@ -127,6 +127,9 @@ describe('going in', () => {
     expect(back({ ...off, 'ein-unit-in': done(2) }).status).toBe('free');
     const shut = { ...off, 'ein-way-front': done(1), 'back-front': done(2) };
     expect(stepList(plan, 'fit', shut).states.get('ein-way-front')!.status).not.toBe('done');
+    // A lift that is written says as well that it is in.
+    const lift = liftsInOrder({ one: { unit: 'real', at: at(1) } as never });
+    expect(againstTask(planOf(facts, lift), off, 'back-front', 'done').against).toEqual([]);
     // Over the front the panel closes nothing: it may go back.
     expect(againstTask(planOf({ ...over, ...empty }), off, 'back-front', 'done').against).toEqual(
       [],

@@ -14,7 +14,7 @@ import type { FactBook } from '../facts/index.ts';
 import { gapsByPlace, interfaceOf, judge, movesWithEngine } from '../fit/judge.ts';
 import type { FitLine } from '../fit/judge.ts';
 import { interfaces } from '../fit/data/interfaces.ts';
-import { lastOut, movedAt, placeNotRead } from '../fit/lifts.ts';
+import { lastOut, liftNow, movedAt, placeNotRead } from '../fit/lifts.ts';
 import type { Lift } from '../fit/lifts.ts';
 import { notHeldAgainst } from '../fit/foreign.ts';
 import type { FitRecord, ForeignPartRecord, GapRecord } from '../fit/records.ts';
@@ -114,6 +114,8 @@ export interface Plan {
   liftedOutAt?: string;
   /** It has been in the bay: what was there before is out. */
   wasIn: boolean;
+  /** It is in the bay now, by what is written of its lifts. */
+  isIn: boolean;
   /** Steps and checks of people's own, and of the shop's rules. */
   own: StepPlan;
   ownLines: readonly OwnInPlan[];
@@ -343,6 +345,7 @@ export class Planner {
       goingIn,
       ...(liftedOutAt === undefined ? {} : { liftedOutAt }),
       wasIn: input.lifts.length > 0,
+      isIn: liftNow(input.lifts) !== undefined,
       own: ownSteps(own),
       ownLines: own,
       harvestSteps,

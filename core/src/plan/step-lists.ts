@@ -46,11 +46,11 @@ function withBayTaken(plan: Plan, tasks: Tasks): Waits {
   return { ...plan.waits, ...Object.fromEntries(steps.map((id) => [id, [...(plan.waits[id] ?? []), bay]])) };
 }
 
-/** What must come before something that closes a way in goes back on: the unit, where it goes in by that way. */
+/** What must come before something that closes a way in goes back on: the unit, where it goes in by that way. Its lift says as well as its step that it is in. */
 export function holdsReturn(plan: Plan, tasks: Tasks, id: string): string[] {
   const way = returnDefs.find((r) => r.id === id)?.closes;
   const entry = plan.goingIn.lines.find((l) => l.def.id === 'ein-unit-in');
-  if (way === undefined || entry === undefined || !entry.states.includes(way)) return [];
+  if (plan.isIn || way === undefined || entry === undefined || !entry.states.includes(way)) return [];
   const status = stepList(plan, 'fit', tasks).states.get(entry.def.id)!.status;
   return ['done', 'waived'].includes(status) ? [] : [entry.def.id];
 }
