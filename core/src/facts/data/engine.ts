@@ -125,6 +125,7 @@ export const engineFacts = [
       { key: 'engine-end-x', label: 'Engine end x', unit: 'mm' }, { key: 'engine-end-y', label: 'Engine end y', unit: 'mm' }, { key: 'engine-end-z', label: 'Engine end z', unit: 'mm' },
       { key: 'gearbox-end-x', label: 'Gearbox end x', unit: 'mm' }, { key: 'gearbox-end-y', label: 'Gearbox end y', unit: 'mm' }, { key: 'gearbox-end-z', label: 'Gearbox end z', unit: 'mm' },
       { key: 'rod-x', label: 'Torque rod x', unit: 'mm' }, { key: 'rod-y', label: 'Torque rod y', unit: 'mm' }, { key: 'rod-z', label: 'Torque rod z', unit: 'mm' },
+      { key: 'second-rod-x', label: 'Second torque rod x', unit: 'mm' }, { key: 'second-rod-y', label: 'Second torque rod y', unit: 'mm' }, { key: 'second-rod-z', label: 'Second torque rod z', unit: 'mm' },
     ],
     howTo: 'In engine datum, as if the engine lay along the car: x to its pulley, behind the bell face negative', neededBy: ['fit-mount-pads'],
   },

@@ -141,6 +141,7 @@ export const recipientFacts = [
       { key: 'engine-end-x', label: 'Engine end x', unit: 'mm' }, { key: 'engine-end-y', label: 'Engine end y', unit: 'mm' }, { key: 'engine-end-z', label: 'Engine end z', unit: 'mm' },
       { key: 'gearbox-end-x', label: 'Gearbox end x', unit: 'mm' }, { key: 'gearbox-end-y', label: 'Gearbox end y', unit: 'mm' }, { key: 'gearbox-end-z', label: 'Gearbox end z', unit: 'mm' },
       { key: 'rod-x', label: 'Torque rod x', unit: 'mm' }, { key: 'rod-y', label: 'Torque rod y', unit: 'mm' }, { key: 'rod-z', label: 'Torque rod z', unit: 'mm' },
+      { key: 'second-rod-x', label: 'Second torque rod x', unit: 'mm' }, { key: 'second-rod-y', label: 'Second torque rod y', unit: 'mm' }, { key: 'second-rod-z', label: 'Second torque rod z', unit: 'mm' },
     ],
     howTo: 'Middle of each cushion on the body or cradle; the rod where its eye bolts on', neededBy: ['fit-mount-pads'],
   },

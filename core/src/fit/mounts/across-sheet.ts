@@ -8,7 +8,7 @@ import { figure, notKnownOf } from '../sheet.ts';
 import type { FitSheet } from '../sheet.ts';
 import { lieOf, turnedTo } from '../shapes/lie.ts';
 import { chosenPose } from '../shapes/scene-of-job.ts';
-import { crossLoads, crossOffset, crossPlace, crossPoints, crossWords } from './across.ts';
+import { allCrossPoints, crossLoads, crossOffset, crossPlace, crossPoints, crossWords } from './across.ts';
 import { frontMark, mountMark, rectangle } from './from-above.ts';
 import type { Put } from './from-above.ts';
 import { mountAxes } from './judged.ts';
@@ -18,7 +18,7 @@ const ways = { x: ['ahead of', 'behind'], y: ['to the left of', 'to the right of
 /** Mounts of a unit that lies across, from above with the front marked: where each boss stands from its pad, and what each carries. */
 export function crossMountSheet(books: Books): FitSheet {
   const e = new FitEvidence(books);
-  const known = crossPoints.filter((p) => crossPlace(e, p));
+  const known = allCrossPoints.filter((p) => crossPlace(e, p));
   const carries = ifKnown(() => crossLoads(e));
   const each = e.maybe('cho-mount-rating', 'load-each')?.value;
   const rod = e.maybe('cho-mount-rating', 'rod-load')?.value;
@@ -77,7 +77,7 @@ const flat: Put = (x, y) => ({ x, y });
 function draw(books: Books, e: FitEvidence): Drawing {
   const [pose, lie] = [chosenPose(books.job), lieOf(books.job)];
   const shapes: Shape[] = [];
-  const marks = crossPoints.flatMap((point) => {
+  const marks = allCrossPoints.flatMap((point) => {
     const at = crossPlace(e, point);
     if (!at) return [];
     const words = crossWords[point];

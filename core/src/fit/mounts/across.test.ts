@@ -77,6 +77,16 @@ describe('mounts of a unit that lies across', () => {
     expect(mounts({ 'rec-cross-pads': rest }).word).toBe('not-measured');
     expect(_).toBeDefined();
   });
+  it('two rods hold the torque between themselves, over the height between them (statics by hand)', () => {
+    const second = { 'second-rod-x': '100', 'second-rod-y': '-150', 'second-rod-z': '240' };
+    const bosses = (more: Record<string, string>) => ({
+      'eng-cross-bosses': { ...unit['eng-cross-bosses'], ...more },
+    });
+    expect(figures(bosses(second)).get('rod')).toBeCloseTo((200 * 3.5 * 4) / 0.4 / 9.80665, 6);
+    // So near one another they hold nothing.
+    const near = { ...second, 'second-rod-z': '-150' };
+    expect(figures(bosses(near)).get('rod')).toBeUndefined();
+  });
   it('carry by levers, and the rod the torque of the wheels over its height (statics by hand)', () => {
     const carried = figures();
     // 130 kg at 230 and 60 kg at 40 % of 360 behind: they balance 111.9 mm ahead; levers from -350 to 450.

@@ -11,12 +11,15 @@ import type { MountAxis } from './judged.ts';
 
 /** Mounts of a unit that lies across: one at the end of the engine, one at that of the gearbox, a rod that holds it against its torque. */
 
+/** What every such unit hangs on; some have a second rod besides. */
 export const crossPoints = ['engine-end', 'gearbox-end', 'rod'] as const;
-export type CrossPoint = (typeof crossPoints)[number];
+export const allCrossPoints = [...crossPoints, 'second-rod'] as const;
+export type CrossPoint = (typeof allCrossPoints)[number];
 export const crossWords: Readonly<Record<CrossPoint, string>> = {
   'engine-end': 'mount at the engine end',
   'gearbox-end': 'mount at the gearbox end',
   rod: 'torque rod',
+  'second-rod': 'second torque rod',
 };
 
 /** Nearer to the line through the ends a rod holds no torque that is worth reckoning, mm. */
@@ -82,7 +85,7 @@ export interface CrossCarries {
 
 /**
  * What each carries: the ends at rest by levers along the crank; the rod the torque of the wheels over its height from the line
- * through both ends. Statics; nothing while a mass or a place is not known.
+ * through both ends, or over the height between two rods. Statics; nothing while a mass or a place is not known.
  */
 export function crossLoads(e: FitEvidence): CrossCarries | undefined {
   const balance = balanceOf(e);
@@ -118,8 +121,22 @@ function rodPull(e: FitEvidence): Sum | undefined {
   const torque = e.maybe('cho-power-target', 'torque') ?? e.maybe('eng-torque');
   const first = e.maybe('gbx-ratios', 'first');
   const axle = e.maybe('rec-axle-ratio');
-  const [engine, gearbox, rod] = crossPoints.map((p) => read(e, 'boss', p, 'z'));
+  const [engine, gearbox, rod, second] = allCrossPoints.map((p) => read(e, 'boss', p, 'z'));
   if (!torque || !first || !axle || !engine || !gearbox || !rod) return undefined;
+  // Two rods hold the torque between themselves, one pulling and one pushing.
+  if (second) {
+    if (Math.abs(rod.value - second.value) < leastLeverMm) return undefined;
+    return torque.through(
+      'On each rod at full torque in first',
+      'kg',
+      (nm, ratio, final, one, other) => (nm * ratio! * final! * 1000) / Math.abs(one! - other!) / gravity,
+      'statics: torque of the wheels over the height between the rods',
+      first,
+      axle,
+      rod,
+      second,
+    );
+  }
   // A rod near the line through the ends holds nothing.
   if (Math.abs(rod.value - (engine.value + gearbox.value) / 2) < leastLeverMm) return undefined;
   return torque.through(
@@ -137,7 +154,7 @@ function rodPull(e: FitEvidence): Sum | undefined {
 
 /** The mounts of a unit that lies across: where each boss stands from its pad, and what each carries against its rating. */
 export function crossVerdict(e: FitEvidence): Verdict {
-  const offsets = crossPoints.flatMap((point) =>
+  const offsets = allCrossPoints.flatMap((point) =>
     mountAxes.flatMap((axis) => {
       const sum = crossOffset(e, point, axis);
       return sum ? [{ point, axis, sum }] : [];
