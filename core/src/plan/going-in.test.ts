@@ -100,6 +100,18 @@ describe('going in', () => {
     expect(stateOf({ ...over, ...empty }, {}, 'ein-bay-done').status).toBe('free');
     expect(againstTask(planOf(over), {}, 'ein-bay-done', 'on-it').against).toHaveLength(1);
   });
+  it('asks for nothing on an engine that is not there yet', () => {
+    const plan = computePlan(
+      emptyInput({ facts: bookFrom({ ...over, ...empty }), withEngine: false }),
+    );
+    const states = stepList(plan, 'fit', {}).states;
+    expect(states.get('ein-hidden')).toMatchObject({
+      status: 'held',
+      waits: [{ waitsFor: 'the engine that goes in to be on the job' }],
+    });
+    expect(states.get('ein-bay-done')!.status).toBe('free');
+    expect(againstTask(plan, {}, 'ein-hidden', 'done').against).toHaveLength(1);
+  });
   it('opens its lift and its place again when the unit came out', () => {
     const tasks = Object.fromEntries(idsOf(over).map((id) => [id, done(2)]));
     const out = liftsInOrder({

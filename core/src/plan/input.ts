@@ -244,6 +244,7 @@ export function planInputOf(material: JobMaterial): PlanInput {
     waits: waitsOf(material),
     attempts: Object.keys(recordsOf(material, 'attempt')).length,
     withDonor: material.units.some((u) => u.role === 'donor'),
+    withEngine: material.units.some((u) => u.role === 'engine'),
   };
 }
 
@@ -285,5 +286,6 @@ export const emptyInput = (over: Partial<PlanInput> = {}): PlanInput => ({
   waits: {},
   attempts: 0,
   withDonor: false,
+  withEngine: true,
   ...over,
 });

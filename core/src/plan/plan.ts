@@ -81,6 +81,8 @@ export interface PlanInput {
   attempts: number;
   /** A donor car is on the job. */
   withDonor: boolean;
+  /** The engine that goes in is on the job. */
+  withEngine: boolean;
 }
 
 export interface Applying<T> {
@@ -116,6 +118,8 @@ export interface Plan {
   wasIn: boolean;
   /** It is in the bay now, by what is written of its lifts. */
   isIn: boolean;
+  /** The engine that goes in is on the job. */
+  withEngine: boolean;
   /** Steps and checks of people's own, and of the shop's rules. */
   own: StepPlan;
   ownLines: readonly OwnInPlan[];
@@ -346,6 +350,7 @@ export class Planner {
       ...(liftedOutAt === undefined ? {} : { liftedOutAt }),
       wasIn: input.lifts.length > 0,
       isIn: liftNow(input.lifts) !== undefined,
+      withEngine: input.withEngine,
       own: ownSteps(own),
       ownLines: own,
       harvestSteps,

@@ -102,6 +102,7 @@ describe('nothing of what a plan is computed from is without effect', () => {
       plan.circuits.map((c) => [c.def.id, c.waits]),
       plan.fills,
       stepList(plan, 'pull', {}).states.get('rm-identify'),
+      stepList(plan, 'fit', {}).states.get('ein-hidden'),
       startWeights(plan.scope, {}),
       plan.fits.map((l) => [l.def.id, l.verdict.word, l.verdict.headline, l.stale, l.resolved]),
     ]);
@@ -191,6 +192,7 @@ describe('nothing of what a plan is computed from is without effect', () => {
     fluids: { fluids: [{ way: 'filled', litres: 4, what: 'gear oil', system: 'gearbox' }] },
     attempts: { attempts: 3 },
     waits: { waits: { 'rm-identify': [{ waitsFor: 'the papers' }] } },
+    withEngine: { withEngine: false },
     withDonor: { withDonor: true },
   };
   it.each(Object.entries(turned))('%s', (_name, over) =>

@@ -1,6 +1,6 @@
 import { provedLines } from '../commissioning/gates.ts';
-import { bayTaken, stepStates, stillIn, wantsEmptyBay } from '../pull/index.ts';
-import type { StepPlan, StepState, Tasks, Waits } from '../pull/index.ts';
+import { bayTaken, stepStates, stillIn, wantsEmptyBay, wantsEngine } from '../pull/index.ts';
+import type { HeldFor, StepPlan, StepState, Tasks, Waits } from '../pull/index.ts';
 import { isOwn } from '../memory/index.ts';
 import { returnDefs } from '../parts/index.ts';
 import type { Plan } from './plan.ts';
@@ -34,16 +34,21 @@ export function stepList(plan: Plan, id: StepListId, tasks: Tasks): StepList {
   const mine = <T>(of: Readonly<Record<string, T | undefined>>): Record<string, T | undefined> =>
     Object.fromEntries(steps.lines.map((l) => [l.def.id, of[keyOf(l.def.id)]]));
   const own = mine(id === 'fit' ? stillIn(tasks, plan.liftedOutAt) : tasks);
-  const waits = id === 'fit' ? withBayTaken(plan, tasks) : plan.waits;
+  const waits = id === 'fit' ? heldFromOutside(plan, tasks) : plan.waits;
   return { plan: steps, keyOf, own, states: stepStates(steps, own, provedLines(plan.gates), mine(waits)) };
 }
 
-/** What steps of going in wait for: an empty bay besides all else, where they want one. */
-function withBayTaken(plan: Plan, tasks: Tasks): Waits {
-  if (plan.wasIn || !bayTaken(plan.pull, tasks)) return plan.waits;
-  const bay = { waitsFor: 'the engine that was in the car to be set down' };
-  const steps = plan.goingIn.lines.map((l) => l.def.id).filter(wantsEmptyBay);
-  return { ...plan.waits, ...Object.fromEntries(steps.map((id) => [id, [...(plan.waits[id] ?? []), bay]])) };
+/** What steps of going in wait for besides all else: an empty bay, where they want one, and the engine that goes in. */
+function heldFromOutside(plan: Plan, tasks: Tasks): Waits {
+  const taken = !plan.wasIn && bayTaken(plan.pull, tasks);
+  const held = plan.goingIn.lines.flatMap(({ def: { id } }): [string, HeldFor[]][] => {
+    const waits = [
+      ...(taken && wantsEmptyBay(id) ? [{ waitsFor: 'the engine that was in the car to be set down' }] : []),
+      ...(!plan.withEngine && wantsEngine(id) ? [{ waitsFor: 'the engine that goes in to be on the job' }] : []),
+    ];
+    return waits.length > 0 ? [[id, [...(plan.waits[id] ?? []), ...waits]]] : [];
+  });
+  return held.length > 0 ? { ...plan.waits, ...Object.fromEntries(held) } : plan.waits;
 }
 
 /** What must come before something that closes a way in goes back on: the unit, where it goes in by that way. Its lift says as well as its step that it is in. */

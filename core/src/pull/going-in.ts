@@ -74,3 +74,6 @@ export function bayTaken(pull: StepPlan, tasks: Tasks): boolean {
 
 /** Does this step want an empty bay? */
 export const wantsEmptyBay = (step: string): boolean => defs.get(step)?.step.bayEmpty === true;
+
+/** Is this step done on the engine that goes in? */
+export const wantsEngine = (step: string): boolean => defs.get(step)?.step.onEngine === true;

@@ -48,6 +48,8 @@ export interface GoingInStep extends Omit<StepDef, 'before'> {
   needsWhere?: readonly { state: string; when: Condition }[];
   /** Only once the engine that was in the car is out. */
   bayEmpty?: true;
+  /** Done on the engine that goes in: not before there is one. */
+  onEngine?: true;
   /** Undone when the unit comes out again. */
   undoneByLift?: true;
   /** Steps that close again what this one opened: done after it, it is open once more. */

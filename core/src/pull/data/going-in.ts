@@ -70,22 +70,22 @@ export const goingInSteps: readonly GoingInStep[] = [
     why: 'a heater hose behind a block costs the engine out', minutes: [30, 120],
   },
   {
-    id: 'ein-hidden', phase: open, title: 'On the engine: senders, plugs, bleed lines, dipstick tube, brackets that will be out of reach', short: 'What will be out of reach', when: always, after: [], needs: ['st-firewall-reach'],
+    id: 'ein-hidden', phase: open, onEngine: true, title: 'On the engine: senders, plugs, bleed lines, dipstick tube, brackets that will be out of reach', short: 'What will be out of reach', when: always, after: [], needs: ['st-firewall-reach'],
     why: 'each costs minutes now and hours later', how: 'photo of each place', minutes: [20, 60],
   },
   {
-    id: 'ein-off-first', phase: open, title: 'What stands out too far for the opening comes off and is bagged', short: 'Too wide: off first', when: always, after: ['ein-hidden'], needs: [],
+    id: 'ein-off-first', phase: open, onEngine: true, title: 'What stands out too far for the opening comes off and is bagged', short: 'Too wide: off first', when: always, after: ['ein-hidden'], needs: [],
     why: 'an alternator that meets the rail turns the unit on the hook', how: 'the way in says by how much', minutes: [10, 60],
   },
   {
-    id: 'ein-join', phase: open, title: 'Engine and gearbox joined on the floor, faces flush by hand before a bolt pulls', short: 'Joined on the floor', when: joined, after: ['ein-hidden'], needs: [],
+    id: 'ein-join', phase: open, onEngine: true, title: 'Engine and gearbox joined on the floor, faces flush by hand before a bolt pulls', short: 'Joined on the floor', when: joined, after: ['ein-hidden'], needs: [],
     why: 'below the car two people hold what one hoist holds here', how: 'two people: one at the tail, one at the bell; bell bolts never draw a gearbox home', caution: 'no hand between the faces', minutes: [30, 90], harm: true,
   },
   {
     id: 'ein-tail-plug', phase: open, title: 'Gearbox outputs plugged, tray at hand', short: 'Outputs plugged', when: joined, after: ['ein-join'], needs: [], why: 'the tail hangs low on its way in', minutes: [5, 10],
   },
   {
-    id: 'ein-on-cradle', phase: open, title: 'Unit set on its subframe or table by its own mounts, tied down, studs run through', short: 'Tied to its table', when: onSubframe, after: ['ein-join', 'ein-off-first'], needs: [],
+    id: 'ein-on-cradle', phase: open, onEngine: true, title: 'Unit set on its subframe or table by its own mounts, tied down, studs run through', short: 'Tied to its table', when: onSubframe, after: ['ein-join', 'ein-off-first'], needs: [],
     why: 'what rises is then one thing; where the gearbox is heavy, the balance moves to the tail', how: 'tied at two ends; push it by hand, nothing may rock', caution: 'it can tip: tied before the table moves', minutes: [30, 60], harm: true,
   },
   {
@@ -105,15 +105,15 @@ export const goingInSteps: readonly GoingInStep[] = [
     why: 'the hoist counts at the boom hole in use', minutes: [10, 20],
   },
   {
-    id: 'ein-hook-on', phase: hook, title: 'Slings on, 10 mm off the floor, looked at: tilt, legs, bolts, what swings', short: 'On the hook', when: notBelow, after: ['ein-off-first', 'ein-join', 'ein-tail-plug', 'ein-on-cradle', 'ein-lines', 'ein-firewall', 'ein-way-over', 'ein-way-front'], needs: [], undoneByLift: true,
+    id: 'ein-hook-on', phase: hook, onEngine: true, title: 'Slings on, 10 mm off the floor, looked at: tilt, legs, bolts, what swings', short: 'On the hook', when: notBelow, after: ['ein-off-first', 'ein-join', 'ein-tail-plug', 'ein-on-cradle', 'ein-lines', 'ein-firewall', 'ein-way-over', 'ein-way-front'], needs: [], undoneByLift: true,
     why: 'a tilt that is wrong at 10 mm is wrong over the wing', caution: 'nobody under or beside it; one caller, one stop word', minutes: [10, 30], gates: ['gate-ei-lift', 'gate-ei-roles'], drawn: 'lift-in', harm: true,
   },
   {
-    id: 'ein-table-under', phase: hook, title: 'Table with the unit under the car, in line, its wheels locked', short: 'Table under the car', when: below, after: ['ein-on-cradle', 'ein-tail-plug', 'ein-way-below'], needs: ['st-car-up', 'st-way-below'], undoneByLift: true,
+    id: 'ein-table-under', phase: hook, onEngine: true, title: 'Table with the unit under the car, in line, its wheels locked', short: 'Table under the car', when: below, after: ['ein-on-cradle', 'ein-tail-plug', 'ein-way-below'], needs: ['st-car-up', 'st-way-below'], undoneByLift: true,
     why: 'the last that can be set by hand', caution: 'nobody between table and car', minutes: [10, 20], gates: ['gate-ei-lift', 'gate-ei-roles'], harm: true,
   },
   {
-    id: 'ein-unit-in', phase: hook, title: 'Into its place in small moves, somebody at each tight spot', short: 'Into its place', when: always, after: ['ein-hook-on', 'ein-table-under', 'ein-hidden'], needs: ['st-unit-carried'],
+    id: 'ein-unit-in', phase: hook, onEngine: true, title: 'Into its place in small moves, somebody at each tight spot', short: 'Into its place', when: always, after: ['ein-hook-on', 'ein-table-under', 'ein-hidden'], needs: ['st-unit-carried'],
     needsWhere: [{ state: 'st-way-front', when: front }, { state: 'st-way-over', when: over }, { state: 'st-way-below', when: below }], undoneByLift: true,
     why: 'from here the firewall is shut', how: '"will not go" means that it touches somewhere: stop, look, say where', caution: 'nobody under it; no fingers between mount and pad', minutes: [20, 90],
     gates: ['gate-ei-mount-side', 'gate-ei-fragile'], harm: true,
