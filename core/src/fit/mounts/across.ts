@@ -129,7 +129,7 @@ function rodPull(e: FitEvidence): Sum | undefined {
     return torque.through(
       'On each rod at full torque in first',
       'kg',
-      (nm, ratio, final, one, other) => (nm * ratio! * final! * 1000) / Math.abs(one! - other!) / gravity,
+      (nm, ratio, final, one, other) => (nm * ratio * final * 1000) / Math.abs(one - other) / gravity,
       'statics: torque of the wheels over the height between the rods',
       first,
       axle,
