@@ -18,6 +18,7 @@ const turn = '.app-bench [role=status]';
 
 describe('engines side by side', () => {
   it('say which is ahead, what would turn it, and that little is measured', async () => {
+    // Nothing is said to be ahead before both are weighed with all that is known of them.
     const said = await b.see(/2\.8 in-line six (is ahead|comes out first)/, turn);
     expect(said).toMatch(/3\.6 vee six would be if ".+" counted \d\.\d instead of \d\.\d/);
     expect(said).toMatch(/Of \d+ places \d+ are not measured with it/);

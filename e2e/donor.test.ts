@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openDesk } from './shop.ts';
 import type { Desk } from './shop.ts';
+import { leaveTheRestOn, shell, shellGoes } from './shell.ts';
 
 /** A donor from the day it is bought to the day its shell goes: proved, harvested, sold and kept, and the day on which it was even. */
 
@@ -8,7 +9,6 @@ let desk: Desk;
 let b: Desk['b'];
 let at: Desk['at'];
 const account = '[aria-label="Account of the donor"]';
-const shell = '[aria-label="The shell"]';
 const here = '[aria-label="What lies here"]';
 /** What came off, by its label. */
 const titles = new Map<string, string>();
@@ -109,31 +109,12 @@ describe('a donor', () => {
   it('keeps its shell while something is due, and lets it go when all is off or left by name', async () => {
     await at('Brockhurst', 'donor?tab=labels');
     await b.see('still hold it', shell);
-    await b.press('The shell goes', shell);
-    await b.type('Who has it now', 'the yard in town', '[role=dialog]');
-    await b.press('It is gone', '[role=dialog]');
+    await shellGoes(b);
     await b.see('Still on it by the harvest list', '[role=dialog]');
     await b.press('Shut this', '[role=dialog]');
-    await b.driver.executeScript(`document.querySelector('${shell} summary').click()`);
-    for (;;) {
-      const left = await b.driver.executeScript<string | null>(
-        `return document.querySelector('${shell} button[aria-label^="Leave on it"]')?.getAttribute('aria-label') ?? null`,
-      );
-      if (left === null) break;
-      await b.press(left, shell);
-      await b.wait(
-        () =>
-          b.driver.executeScript<boolean>(
-            `return ![...document.querySelectorAll('${shell} button')].some((e) => e.getAttribute('aria-label') === ${JSON.stringify(left)})`,
-          ) as never,
-        20_000,
-        `"${left}" stays`,
-      );
-    }
+    await leaveTheRestOn(b);
     await b.see('nothing of the list is on it any more', shell);
-    await b.press('The shell goes', shell);
-    await b.type('Who has it now', 'the yard in town', '[role=dialog]');
-    await b.press('It is gone', '[role=dialog]');
+    await shellGoes(b);
     await b.see('scrapped, the yard in town', shell);
   }, 240_000);
 });

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openDesk } from './shop.ts';
 import type { Desk } from './shop.ts';
+import { leaveTheRestOn, shell, shellGoes } from './shell.ts';
 
 /** From the donor to the store, from there to whoever wants it, and the shell last. */
 
@@ -9,7 +10,6 @@ let b: Desk['b'];
 let at: Desk['at'];
 let job: Desk['job'];
 const here = '[aria-label="What lies here"]';
-const shell = '[aria-label="The shell"]';
 const account = '[aria-label="Account of the donor"]';
 
 beforeAll(async () => {
@@ -79,31 +79,12 @@ describe('the shell', () => {
   it('does not go while something of the list is on it, and goes when each is off or left by name', async () => {
     await at('Wendling', 'donor?tab=labels');
     await b.see('still hold it', shell);
-    await b.press('The shell goes', shell);
-    await b.type('Who has it now', 'the yard in town', '[role=dialog]');
-    await b.press('It is gone', '[role=dialog]');
+    await shellGoes(b);
     await b.see('Still on it by the harvest list', '[role=dialog]');
     await b.press('Shut this', '[role=dialog]');
-    await b.driver.executeScript(`document.querySelector('${shell} summary').click()`);
-    for (;;) {
-      const left = await b.driver.executeScript<string | null>(
-        `return document.querySelector('${shell} button[aria-label^="Leave on it"]')?.getAttribute('aria-label') ?? null`,
-      );
-      if (left === null) break;
-      await b.press(left, shell);
-      await b.wait(
-        async () =>
-          (await b.driver.executeScript<boolean>(
-            `return ![...document.querySelectorAll('${shell} button')].some((e) => e.getAttribute('aria-label') === ${JSON.stringify(left)})`,
-          )) as never,
-        20_000,
-        `"${left}" stays`,
-      );
-    }
+    await leaveTheRestOn(b);
     await b.see('nothing of the list is on it any more', shell);
-    await b.press('The shell goes', shell);
-    await b.type('Who has it now', 'the yard in town', '[role=dialog]');
-    await b.press('It is gone', '[role=dialog]');
+    await shellGoes(b);
     await b.see('scrapped, the yard in town', shell);
     expect(job('Wendling')).toBeTruthy();
   });

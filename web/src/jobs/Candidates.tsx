@@ -3,7 +3,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { nearItsEnd } from '@bay/core/arrival';
 import { criteria, mostWeight, scoreAll, turnOf, weightOf } from '@bay/core/jobs';
 import type { CriterionId, Weights } from '@bay/core/jobs';
-import { moneyFigures, noCurrency } from '@bay/core/money';
+import { moneyFigures, noCurrency, noTerms } from '@bay/core/money';
 import { planInputOf } from '@bay/core/plan';
 import type { MeasuredChoice } from '@bay/core/plan';
 import { moveUnit, unitFacts } from '@bay/contract/jobs';
@@ -63,7 +63,10 @@ function useMeasured() {
   );
   const work = useWork('measureChoices', wish);
   const rows = (work.result ?? []).filter((r) => units.some((u) => u.id === r.id));
-  return { work, rows, units };
+  // Before all that is weighed has come from the server, and while it is weighed anew, nothing is said to be ahead.
+  const settled =
+    known.every((facts) => facts !== undefined) && (!seesMoney || terms !== noTerms) && work.share === undefined;
+  return { work, rows, units, settled };
 }
 
 const short: Readonly<Record<CriterionId, string>> = Object.fromEntries(
@@ -124,7 +127,7 @@ export function Candidates() {
   const [adding, setAdding] = useState(false);
   const [weighing, setWeighing] = useState(false);
   const prices = useRecords('candidate');
-  const { work, rows, units } = useMeasured();
+  const { work, rows, units, settled } = useMeasured();
   const choosing = useMutation({
     mutationFn: async (unitId: string) => {
       const now = units.find((u) => u.role === 'engine');
@@ -213,7 +216,7 @@ export function Candidates() {
       {units.length === 0 && (
         <p className="quiet">No engine yet. Add one or more candidates; what is known of them is compared here.</p>
       )}
-      <Turned rows={rows} weights={weights} />
+      {settled && <Turned rows={rows} weights={weights} />}
       {shown.length > 0 && (
         <div className="scroll-x">
           <table className={`data ${styles['choices']}`}>
