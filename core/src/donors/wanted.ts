@@ -36,8 +36,11 @@ export const kitOfTake: Readonly<Record<string, readonly string[]>> = {
   'take-cluster': ['kit-gauges'],
 };
 
+// A part says itself which line it came from: one that is called like a property of every object is a word like the others.
+const byTake = new Map(Object.entries(kitOfTake));
+
 /** Kit lines that a part from this line of the harvest can fill; none for a part that is on no list. */
-export const kitFilledBy = (takeId: string): readonly string[] => kitOfTake[takeId] ?? [];
+export const kitFilledBy = (takeId: string): readonly string[] => byTake.get(takeId) ?? [];
 
 /** Every kit line that a donor can fill. */
 export const kitOfDonors: readonly string[] = [...new Set(Object.values(kitOfTake).flat())].sort();

@@ -167,6 +167,8 @@ describe('going in', () => {
   const linesOf = (over: Parameters<typeof emptyInput>[0]) => {
     const plan = computePlan(emptyInput(over));
     const line = plan.gates.flatMap((g) => g.lines).find((l) => l.def.id === 'gate-ei-lift')!;
+    // What refuses the first move refuses the way out as well.
+    expect(plan.waits['rm-exit']).toEqual(plan.waits['rm-lift-50']);
     return { line, waits: plan.waits['rm-lift-50'] ?? [] };
   };
   it('is refused at its gate, and the pull at its first move, by a lift that cannot be', () => {

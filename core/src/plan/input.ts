@@ -10,7 +10,7 @@ import { lastOut, liftNow, liftsInOrder, sittingOf } from '../fit/lifts.ts';
 import type { Lift } from '../fit/lifts.ts';
 import { makingStates } from '../fit/making/state.ts';
 import { dryByWords } from '../fluids/systems.ts';
-import { itemsOf } from '../pull/index.ts';
+import { itemsOf, liftSteps } from '../pull/index.ts';
 import type { TaskRecord } from '../pull/records.ts';
 import type { HeldFor } from '../pull/step-states.ts';
 import type { UnitRole } from '../jobs/units.ts';
@@ -107,9 +107,6 @@ function untightenedJoints(material: JobMaterial): { on: BoltedRole; what: strin
     return done ? [] : [{ on, what: `${name}, ${said}` }];
   });
 }
-
-/** Steps at which nothing may hold the engine to the car any more. */
-const liftSteps = ['rm-lift-50', 'rm-exit'] as const;
 
 /** What steps wait for, by the key of the step's record. */
 function waitsOf(material: JobMaterial): Record<string, HeldFor[]> {

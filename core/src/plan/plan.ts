@@ -23,7 +23,7 @@ import type { KitLine } from '../kit/plan.ts';
 import type { KitRecord } from '../kit/records.ts';
 import { buildPlan, buildStandsOn } from '../prep/build-plan.ts';
 import { goingInPlan, goingInStandsOn } from '../pull/going-in.ts';
-import { liftStops } from '../pull/lift.ts';
+import { liftSteps, liftStops } from '../pull/lift.ts';
 import type { LiftCase } from '../pull/lift.ts';
 import { PullSlice } from '../pull/plan.ts';
 import type { StepPlan } from '../pull/plan.ts';
@@ -407,11 +407,11 @@ function stopsOf(
   return liftStops({ unit, job, rig: below ? undefined : rig, unitId, comesIn, ...(items ? { items } : {}) });
 }
 
-/** The first move of the lift waits for what refuses it. */
+/** The moves of the lift wait for what refuses it. */
 function withLift(waits: Waits, stops: readonly string[]): Waits {
   if (stops.length === 0) return waits;
-  const key = 'rm-lift-50';
-  return { ...waits, [key]: [...(waits[key] ?? []), ...stops.map((s) => ({ waitsFor: `the lift: ${s}` }))] };
+  const held = stops.map((s) => ({ waitsFor: `the lift: ${s}` }));
+  return { ...waits, ...Object.fromEntries(liftSteps.map((key) => [key, [...(waits[key] ?? []), ...held]])) };
 }
 
 /** What ways out touch and nobody looked at again, each once. */

@@ -56,7 +56,7 @@ export function holdsReturn(plan: Plan, tasks: Tasks, id: string): string[] {
   const way = returnDefs.find((r) => r.id === id)?.closes;
   const entry = plan.goingIn.lines.find((l) => l.def.id === 'ein-unit-in');
   if (plan.isIn || way === undefined || entry === undefined || !entry.states.includes(way)) return [];
-  const status = stepList(plan, 'fit', tasks).states.get(entry.def.id)!.status;
+  const status = stillIn(tasks, plan.liftedOutAt)[entry.def.id]?.status ?? 'open';
   return ['done', 'waived'].includes(status) ? [] : [entry.def.id];
 }
 

@@ -17,6 +17,9 @@ import type { RigRecord } from './records.ts';
  * and what nobody knows. It says "goes on" only of what was measured or looked up; what is assumed is drawn dashed and named.
  */
 
+/** Moves of a pull at which the engine is lifted: nothing may hold it to the car, and nothing refuse the lift. */
+export const liftSteps = ['rm-lift-50', 'rm-exit'] as const;
+
 export const liftWords = { 'goes-on': 'Goes on', look: 'Look', 'not-known': 'Not known', stop: 'Stop' } as const;
 export type LiftWord = keyof typeof liftWords;
 

@@ -367,6 +367,17 @@ describe('what other jobs want', () => {
     expect(again.status).toBe(409);
     expect((await sell('nine teeth, another ring gear')).status).toBe(200);
   });
+  it('of a part that is on no list, whatever it is called, nobody wants anything', async () => {
+    const donor = await bookedJob(shop.manager);
+    await harvested(donor, { takeId: 'constructor', title: 'Odd thing', label: 'P-778' });
+    const [thing] = (await store({ q: 'P-778' })).things;
+    const sold = await change('part', thing!.id, {
+      revision: 1,
+      fate: 'sold',
+      goneTo: 'a breaker in town',
+    });
+    expect(sold.status).toBe(200);
+  });
   it('a job that is done wants nothing any more', async () => {
     const donor = await bookedJob(shop.manager);
     const other = await bookedJob(shop.manager);

@@ -1,6 +1,6 @@
 import { Button, Checkbox, Select, TextInput, Textarea } from '@mantine/core';
 import { useState } from 'react';
-import { interfaceOf, knockOnChain, withGaps } from '@bay/core/fit';
+import { foreignAt, interfaceOf, knockOnChain, withGaps } from '@bay/core/fit';
 import type { FitLine, FitRecord, TrialReading } from '@bay/core/fit';
 import { formatMeasure } from '@bay/core/units';
 import { partName } from '@bay/core/facts';
@@ -211,6 +211,7 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
   const write = (next: FitRecord): void =>
     put.mutate({ kind: 'fit', key: def.id, data: next as Record<string, unknown> });
   const { resolution } = record;
+  const foreign = foreignAt(useRecords('foreign-part'), def.id);
   const forms = { line, record, close: () => setDoing(undefined) };
   return (
     <div className={`card-open ${verdict.word}`}>
@@ -221,6 +222,12 @@ export function FitCard({ line, record = {} }: { line: FitLine; record?: FitReco
           {verdictWords[verdict.word]}, {verdict.headline}
         </span>
       </div>
+      {foreign.length > 0 && (
+        <p className="ochre">
+          Stands here and is not this car's own: {foreign.map((r) => r.what).join(', ')}. A part made for the car as it
+          was built may not go beside it.
+        </p>
+      )}
       <Sum rows={verdict.sum} result={verdict.result} />
       {verdict.needs.length > 0 && (
         <div>
