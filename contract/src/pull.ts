@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { gearPlaces, lifts, massKnown, taskStatuses } from '@bay/core/pull';
+import { gearPlaces, lifts, massKnown, snagSorts, snagWays, taskStatuses } from '@bay/core/pull';
 import { gearSorts } from '@bay/core/sums';
 import { amount, kind, text } from './kind.ts';
 
@@ -31,6 +31,22 @@ export const pullKinds = {
       signed: ['status', 'handedToId'],
       people: { handedToId: 'handedTo' },
     },
+  ),
+  snag: kind<'snag'>(
+    z.object({
+      step: text(120).min(2, 'Say at which step.'),
+      sort: z.enum(snagSorts),
+      what: text(200).min(3, 'Say what was found.'),
+      ways: z.array(z.enum(snagWays)).max(snagWays.length),
+      extraMinutes: amount
+        .min(0, 'Not less than nothing.')
+        .max(10_000, 'That is more than a month of work.')
+        .optional(),
+      soakHours: amount.positive('It soaks longer than nothing.').max(240, 'At most ten days.').optional(),
+      ended: z.object({ how: text(200).min(3, 'Say how it came off.') }).optional(),
+      removed: z.literal(true).optional(),
+    }),
+    { acts: ['ended'], signed: 'once' },
   ),
   rig: kind<'rig'>(
     z.object({

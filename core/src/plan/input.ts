@@ -10,7 +10,7 @@ import { lastOut, liftNow, liftsInOrder, sittingOf } from '../fit/lifts.ts';
 import type { Lift } from '../fit/lifts.ts';
 import { makingStates } from '../fit/making/state.ts';
 import { dryByWords } from '../fluids/systems.ts';
-import { itemsOf, liftSteps } from '../pull/index.ts';
+import { itemsOf, liftSteps, soakWaits } from '../pull/index.ts';
 import type { TaskRecord } from '../pull/records.ts';
 import type { HeldFor } from '../pull/step-states.ts';
 import type { UnitRole } from '../jobs/units.ts';
@@ -121,6 +121,7 @@ function waitsOf(material: JobMaterial): Record<string, HeldFor[]> {
     const waitsFor = answer ? `a yes to "${what}", to which the answer was no` : `an answer to "${what}"`;
     for (const key of holds ?? []) hold(key, { waitsFor });
   }
+  for (const { step, held } of soakWaits(recordsOf(material, 'snag'))) hold(step, held);
   const { holding } = rollCall(recordsOf(material, 'link'));
   for (const what of holding)
     for (const key of liftSteps) hold(key, { waitsFor: `${what}, which still holds the engine` });
@@ -239,6 +240,7 @@ export function planInputOf(material: JobMaterial): PlanInput {
     },
     fluids,
     waits: waitsOf(material),
+    snags: recordsOf(material, 'snag'),
     attempts: Object.keys(recordsOf(material, 'attempt')).length,
     withDonor: material.units.some((u) => u.role === 'donor'),
     withEngine: material.units.some((u) => u.role === 'engine'),
@@ -281,6 +283,7 @@ export const emptyInput = (over: Partial<PlanInput> = {}): PlanInput => ({
   },
   fluids: [],
   waits: {},
+  snags: {},
   attempts: 0,
   withDonor: false,
   withEngine: true,

@@ -16,6 +16,18 @@ describe.each(['__proto__', 'constructor', 'toString', 'hasOwnProperty'])(
       ],
       ['task', { status: 'done' }],
       ['claim', { what: name, saidBy: name, on: 'engine' }],
+      [
+        'snag',
+        {
+          step: name,
+          sort: 'stuck',
+          what: name,
+          ways: ['soak'],
+          soakHours: 2,
+          extraMinutes: 5,
+          at: '2027-01-01',
+        },
+      ],
       ['bag', { what: name, label: name }],
     ] as const)('is held by a record of kind %s like any other', (kind, data) => {
       for (const key of [name, 'k']) {

@@ -27,7 +27,10 @@ import { liftSteps, liftStops } from '../pull/lift.ts';
 import type { LiftCase } from '../pull/lift.ts';
 import { PullSlice } from '../pull/plan.ts';
 import type { StepPlan } from '../pull/plan.ts';
+import type { SnagRecord } from '../pull/records.ts';
+import { extraMinutesOf, snagChanges } from '../pull/snags.ts';
 import type { Waits } from '../pull/step-states.ts';
+import type { StepChanges } from '../pull/types.ts';
 import { scopeOf } from '../rules/condition.ts';
 import type { Condition, Scope } from '../rules/condition.ts';
 import type { Books } from '../rules/evidence.ts';
@@ -78,6 +81,8 @@ export interface PlanInput {
   fluids: readonly FluidRecord[];
   /** What steps wait for, by the key of the step's record. */
   waits: Waits;
+  /** What was found otherwise than planned. */
+  snags: Readonly<Record<string, SnagRecord>>;
   attempts: number;
   /** A donor car is on the job. */
   withDonor: boolean;
@@ -134,6 +139,8 @@ export interface Plan {
   provisional: readonly ProvisionalItem[];
   /** What steps wait for from outside their order, by the key of the step's record. */
   waits: Waits;
+  /** Minutes that were found to come on top of a step, by the key of its record. */
+  extraMinutes: ReadonlyMap<string, number>;
   /** For each fact nobody knows: the verdicts and lines that wait for it. */
   waitingFor: ReadonlyMap<string, readonly string[]>;
 }
@@ -247,6 +254,16 @@ function waitingLines(
   return waiting;
 }
 
+/** What snags change in the order of one list: the same changes are the same object, so that an order that stands on them is kept. */
+class SnagSlice {
+  private readonly kept = new Kept<readonly StepChanges[]>();
+
+  of(snags: PlanInput['snags'], prefix: '' | 'donor-'): readonly StepChanges[] {
+    const now = snagChanges(snags, prefix);
+    return this.kept.get([now.map((c) => c.id).join()], () => now);
+  }
+}
+
 /**
  * Computes plans of one job, one after the other. It is made of slices (verdicts, truths of conditions for the car, for what
  * leaves it and for the donor), each of which is computed again only where something it read has changed. What it gives is
@@ -259,6 +276,8 @@ export class Planner {
   private readonly build = new Kept<StepPlan>();
   private readonly goingIn = new Kept<StepPlan>();
   private readonly words = new Kept<Scope['fits']>();
+  private readonly found = new SnagSlice();
+  private readonly foundAtDonor = new SnagSlice();
   private readonly own = new Truths();
   private readonly outgoing = new Truths();
   private readonly donor = new Truths();
@@ -331,9 +350,10 @@ export class Planner {
         records: { ...input.gateInputs.records, fills, toDo: new Set([...tests, ...build.lines].map((l) => l.def.id)) },
       },
     );
-    const pull = this.pull.compute(this.outgoing.of, effects);
+    const [ownChanges, donorChanges] = [this.found.of(input.snags, ''), this.foundAtDonor.of(input.snags, 'donor-')];
+    const pull = this.pull.compute(this.outgoing.of, [...effects, ...ownChanges]);
     const waits = withLift(input.waits, stopsOf(input.outgoing, facts, input.rigged.out, false));
-    const harvestSteps = this.harvest.compute(this.donor.of, effects);
+    const harvestSteps = this.harvest.compute(this.donor.of, [...effects, ...donorChanges]);
     const fitTasks = tasksOf(fits);
     const circuits = [...applying(usualCircuits, this.own.of), ...ownCircuits(own)];
     return {
@@ -381,6 +401,7 @@ export class Planner {
               },
               waits,
             ),
+      extraMinutes: extraMinutesOf(input.snags),
       waitingFor: waitingLines(fits, kit, gates, [build, goingIn]),
     };
   }

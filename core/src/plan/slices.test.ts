@@ -102,6 +102,7 @@ describe('nothing of what a plan is computed from is without effect', () => {
       plan.circuits.map((c) => [c.def.id, c.waits]),
       plan.fills,
       stepList(plan, 'pull', {}).states.get('rm-identify'),
+      stepList(plan, 'pull', {}).minutesOf('rm-identify'),
       stepList(plan, 'fit', {}).states.get('ein-hidden'),
       startWeights(plan.scope, {}),
       plan.fits.map((l) => [l.def.id, l.verdict.word, l.verdict.headline, l.stale, l.resolved]),
@@ -177,6 +178,17 @@ describe('nothing of what a plan is computed from is without effect', () => {
         out: { rig: undefined },
         in: {
           rig: { frontX: 500, frontZ: 200, rearX: 0, rearZ: 200, hookAbove: 90 },
+        },
+      },
+    },
+    snags: {
+      snags: {
+        one: {
+          step: 'rm-identify',
+          sort: 'stuck',
+          what: 'plate under paint',
+          ways: ['cut'],
+          extraMinutes: 20,
         },
       },
     },

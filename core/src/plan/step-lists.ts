@@ -24,6 +24,8 @@ export interface StepList {
   own: Tasks;
   /** Where each step stands, in the order of the list. */
   states: ReadonlyMap<string, StepState>;
+  /** Least and most minutes of a step, with what was found to come on top; nothing where nobody estimated it. */
+  minutesOf: (step: string) => readonly number[] | undefined;
 }
 
 /** One list of ordered steps with where each stands: the same for screen, log bar, command line and door. */
@@ -35,7 +37,13 @@ export function stepList(plan: Plan, id: StepListId, tasks: Tasks): StepList {
     Object.fromEntries(steps.lines.map((l) => [l.def.id, of[keyOf(l.def.id)]]));
   const own = mine(id === 'fit' ? stillIn(tasks, plan.liftedOutAt) : tasks);
   const waits = id === 'fit' ? heldFromOutside(plan, tasks) : plan.waits;
-  return { plan: steps, keyOf, own, states: stepStates(steps, own, provedLines(plan.gates), mine(waits)) };
+  const defs = new Map(steps.lines.map((l) => [l.def.id, l.def]));
+  const minutesOf = (step: string): readonly number[] | undefined => {
+    const planned = defs.get(step)?.minutes;
+    const extra = plan.extraMinutes.get(keyOf(step));
+    return extra === undefined ? planned : (planned ?? [0]).map((m) => m + extra);
+  };
+  return { plan: steps, keyOf, own, states: stepStates(steps, own, provedLines(plan.gates), mine(waits)), minutesOf };
 }
 
 /** What steps of going in wait for besides all else: an empty bay, where they want one, and the engine that goes in. */

@@ -18,12 +18,13 @@ function ofList(plan: Plan, id: StepListId, tasks: Tasks): WorkStep[] {
   return list.plan.lines.map(({ def }): WorkStep => {
     const state = list.states.get(def.id)!;
     const record = list.own[def.id];
+    const minutes = list.minutesOf(def.id);
     return {
       key: list.keyOf(def.id),
       title: def.title,
       station: id === 'own' ? ownStation(plan, def.id) : id,
       status: state.status,
-      ...(def.minutes ? { minutes: def.minutes } : {}),
+      ...(minutes ? { minutes } : {}),
       ...(def.caution ? { caution: def.caution } : {}),
       ...(def.thenWait ? { thenWait: def.thenWait } : {}),
       heldBy: state.heldBy.map(taskTitle),

@@ -9,5 +9,7 @@ export * from './going-in.ts';
 export { workPlaceOf, workPlaces, workPlaceWords } from './data/places.ts';
 export type { WorkPlace } from './data/places.ts';
 export * from './records.ts';
+export * from './snags.ts';
+export * from './remaining.ts';
 export * from './lift.ts';
 export * from './lift-items.ts';

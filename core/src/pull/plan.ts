@@ -170,6 +170,9 @@ export function pullPlan(role: 'own' | 'donor', truthOf: TruthOf, effects: reado
   for (const [first, then] of effects.flatMap((e) => e.addsOrder ?? []))
     firstBefore.set(then, [...(firstBefore.get(then) ?? []), first]);
   const given = effects.flatMap((e) => e.gives ?? []);
+  const needed = new Map<string, string[]>();
+  for (const [step, state] of effects.flatMap((e) => e.addsNeeds ?? []))
+    needed.set(step, [...(needed.get(step) ?? []), state]);
   const noEngine = truthOf(engineOut).is === true;
   const mayBeLive = truthOf(noHighVoltage).is !== true;
   const applying = [...pullSteps, ...added].flatMap((def) => {
@@ -189,8 +192,11 @@ export function pullPlan(role: 'own' | 'donor', truthOf: TruthOf, effects: reado
     ),
   );
   const applyingById = new Map(applying.map((l) => [l.def.id, l]));
-  const statesOf = (def: StepDef): readonly string[] =>
-    mayBeLive && !beforeProvedDead.has(def.id) ? provedDeadToo(def) : def.needs;
+  const statesOf = (def: StepDef): readonly string[] => {
+    const own = mayBeLive && !beforeProvedDead.has(def.id) ? provedDeadToo(def) : def.needs;
+    const more = needed.get(def.id);
+    return more ? [...new Set([...own, ...more])] : own;
+  };
   const phases = [...new Set(pullSteps.map((s) => s.phase))];
   const key = JSON.stringify([role, [...steps], effects.map((e) => e.id), states]);
   const ordered: Ordered = remember(key, () =>

@@ -71,7 +71,42 @@ export interface LiftItemRecord extends Stamp {
   removed?: true | undefined;
 }
 
+export const snagSorts = ['stuck', 'broken', 'missing', 'other'] as const;
+export type SnagSort = (typeof snagSorts)[number];
+export const snagSortWords: Readonly<Record<SnagSort, string>> = {
+  stuck: 'Will not move',
+  broken: 'Broke, or was broken',
+  missing: 'Is not there',
+  other: 'Is not as the plan has it',
+};
+export const snagWays = ['soak', 'heat', 'cut', 'drill'] as const;
+export type SnagWay = (typeof snagWays)[number];
+export const snagWayWords: Readonly<Record<SnagWay, string>> = {
+  soak: 'Penetrant, and wait',
+  heat: 'Heat',
+  cut: 'Cut or ground off',
+  drill: 'Drilled, thread repaired',
+};
+
+/** What was found at a step otherwise than planned, what is done about it, and what that costs. */
+export interface SnagRecord extends Stamp {
+  /** The step, by the key of its record. */
+  step: string;
+  sort: SnagSort;
+  what: string;
+  ways: readonly SnagWay[];
+  /** Work besides what the step was to take. */
+  extraMinutes?: number | undefined;
+  /** How long penetrant soaks before it is tried again, hours from when it was written. */
+  soakHours?: number | undefined;
+  /** It is behind us: how it came off. */
+  ended?: Act<{ how: string }> | undefined;
+  /** Written in error. */
+  removed?: true | undefined;
+}
+
 export interface PullRecords {
+  snag: SnagRecord;
   task: TaskRecord;
   rig: RigRecord;
   'lift-item': LiftItemRecord;

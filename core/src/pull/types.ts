@@ -74,6 +74,7 @@ export interface StepChanges {
   addsOrder?: readonly (readonly [first: string, then: string])[];
   cutsOrder?: readonly (readonly [first: string, then: string])[];
   gives?: readonly { state: string; step: string }[];
+  addsNeeds?: readonly (readonly [step: string, state: string])[];
 }
 
 /** A step that ends a state. */

@@ -4,6 +4,7 @@ export * from './content.ts';
 export * from './evidence.ts';
 export * from './gate.ts';
 export * from './order.ts';
+export * from './chain.ts';
 export * from './sum.ts';
 export * from './truths.ts';
 export * from './value.ts';

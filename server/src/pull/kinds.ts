@@ -1,7 +1,7 @@
 import { againstTask, listOfKey, stepBasis, stepList, taskTitle } from '@bay/core/plan';
 import type { Plan } from '@bay/core/plan';
 import { isOwn } from '@bay/core/memory';
-import { itemWords, lifts, taskWantsSecond } from '@bay/core/pull';
+import { itemWords, lifts, snagSortWords, snagWayWords, soakedAt, taskWantsSecond } from '@bay/core/pull';
 import type { RigRecord, TaskRecord } from '@bay/core/pull';
 import { recordsOf } from '@bay/core/records';
 import { counted, formatMeasure } from '@bay/core/units';
@@ -118,6 +118,35 @@ export const pullKinds = [
         });
       } else await stopClock(tx, caller, new Date(at), key);
     },
+  }),
+  kindRule({
+    kind: 'snag',
+    logKind: 'finding',
+    check: (data, { before, at }) => {
+      if ((data.soakHours !== undefined) !== data.ways.includes('soak'))
+        throw badInput({
+          soakHours: data.soakHours === undefined ? 'Say for how long it soaks.' : 'Only what soaks has its hours.',
+        });
+      if (before && before.step !== data.step) throw badInput({ step: 'It stays at its step.' });
+      // What soaks is tried when its hours are over; whoever goes another way before says so by taking the soak out.
+      const until = data.ended && !before?.ended ? soakedAt({ ...data, at: before?.at ?? at }) : undefined;
+      if (until !== undefined && at < until)
+        throw new Refusal(409, `It soaks until ${until}. Take the soak out where another way was gone.`, {
+          fields: { ended: 'It still soaks.' },
+        });
+    },
+    describe: (data, { before }) => {
+      if (data.removed && !before?.removed) return `written in error: ${data.what}`;
+      if (data.ended && !before?.ended) return `behind us: ${data.what}, ${data.ended.how}`;
+      const said = [
+        ...data.ways.map((w) => snagWayWords[w].toLowerCase()),
+        data.soakHours === undefined ? '' : `${data.soakHours} h`,
+        data.extraMinutes === undefined ? '' : `${data.extraMinutes} min more`,
+      ].filter((w) => w !== '');
+      return `found at "${taskTitle(data.step)}", ${snagSortWords[data.sort].toLowerCase()}: ${data.what}${said.length > 0 ? `; ${said.join(', ')}` : ''}`;
+    },
+    title: (data) => data.what,
+    about: (data) => data.step,
   }),
   kindRule({
     kind: 'rig',

@@ -37,6 +37,11 @@ export const samples: Record<RecordKind, Sample> = {
     acts: { deviation: { why: 'it hung on the crane of the last shop' } },
     acted: { status: 'done' },
   },
+  snag: {
+    key: uuid,
+    data: { step: 'rm-exhaust-front', sort: 'stuck', what: 'two studs', ways: ['heat'], extraMinutes: 30 },
+    acts: { ended: { how: 'came with heat' } },
+  },
   making: {
     key: uuid,
     data: { title: 'Left mount arm', sort: 'bracket', place: 'fit-mount-pads' },

@@ -44,7 +44,7 @@ export function NextStep({
         <p className={styles['next-head']}>
           <b>{state.status === 'on-it' ? 'On it now' : 'Next step'}</b>
           {state.status !== 'on-it' && <span className="state-word">{statusWords[state.status]}</span>}
-          {def.minutes && <span className="mono quiet">{minutesWords(def.minutes)}, an estimate</span>}
+          {placed.minutes && <span className="mono quiet">{minutesWords(placed.minutes)}, an estimate</span>}
         </p>
         <h3>
           <button type="button" aria-expanded={open} data-key="row" onClick={select}>

@@ -9,7 +9,9 @@ import { GateView } from '../commissioning/index.ts';
 import { useJob, useRecords } from '../sheet/index.ts';
 import { dayWords, FindIn, inGroups, useKeepPlace } from '../ui/index.ts';
 import { NextStep } from './NextStep.tsx';
+import { PlannedAgainstFound } from './Snags.tsx';
 import { StepRow } from './StepRow.tsx';
+import { WhatIsLeft } from './WhatIsLeft.tsx';
 import type { Placed } from './useStep.ts';
 import styles from './pull.module.css';
 
@@ -116,6 +118,7 @@ export function StepList({ of }: { of: StepListId }) {
     record: own[line.def.id],
     recordKey: keyOf(line.def.id),
     pull: plan,
+    minutes: list.minutesOf(line.def.id),
   });
   const known = new Set(plan.lines.map((l) => keyOf(l.def.id)));
   const dropped = Object.entries(tasks).filter(
@@ -142,6 +145,7 @@ export function StepList({ of }: { of: StepListId }) {
           select={() => select(next.def.id)}
         />
       )}
+      <WhatIsLeft list={list} />
       <div className="list-head">
         <div className="counts">
           {(
@@ -196,6 +200,7 @@ export function StepList({ of }: { of: StepListId }) {
                 : 'Nothing else here.'}
         </p>
       )}
+      <PlannedAgainstFound keys={known} />
       {dropped.length > 0 && (
         <section style={{ marginTop: 16 }}>
           <h3>Done, no longer asked for</h3>

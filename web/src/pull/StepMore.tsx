@@ -11,6 +11,7 @@ import { LinkForm } from '../parts/index.ts';
 import { useJob, useRecords } from '../sheet/index.ts';
 import { dayWords, timeWords } from '../ui/index.ts';
 import type { Placed } from './useStep.ts';
+import { FoundOtherwise, SnagsAt } from './Snags.tsx';
 import { heldWords, statusWords, unmetWords } from './step-words.ts';
 
 /** What a step was done with: who, when, what was said, and the second name it may wait for. */
@@ -117,11 +118,15 @@ export function StepMore(placed: Placed) {
           <b>Came off here:</b> {here.map(linkTitle).join(', ')}
         </p>
       )}
-      {mayWrite && state.status !== 'waived' && !recordKey.startsWith('donor-') && recordKey.startsWith('rm-') && (
+      <SnagsAt step={recordKey} />
+      {mayWrite && state.status !== 'waived' && (
         <div className="row-actions">
-          <button type="button" className="plain-button small" onClick={() => setFreeing(true)}>
-            Something comes off here
-          </button>
+          {recordKey.startsWith('rm-') && (
+            <button type="button" className="plain-button small" onClick={() => setFreeing(true)}>
+              Something comes off here
+            </button>
+          )}
+          <FoundOtherwise step={recordKey} />
         </div>
       )}
       {freeing && <LinkForm step={recordKey} close={() => setFreeing(false)} />}

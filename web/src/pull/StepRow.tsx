@@ -113,7 +113,7 @@ export function StepRow({
               {record.count.done} of {record.count.of} {def.fasteners}
             </span>
           )}
-          {def.minutes && <span className="meta"> {minutesWords(def.minutes)}</span>}
+          {placed.minutes && <span className="meta"> {minutesWords(placed.minutes)}</span>}
         </button>
         <StepHeld {...placed} />
         {def.caution && status !== 'done' && <p className="caution">{def.caution}</p>}

@@ -1,7 +1,7 @@
 import { holdWords, shortTitleOf, titleOf } from '@bay/core/plan';
 import { everyState } from '@bay/core/pull';
 import type { StepState } from '@bay/core/pull';
-import { dayWords } from '../ui/index.ts';
+import { dueWords } from '../ui/index.ts';
 
 export const statusWords: Record<StepState['status'], string> = {
   done: 'Done',
@@ -34,7 +34,7 @@ export function heldWords(state: StepState): string {
   const after = state.heldBy.slice(0, 3).map(shortTitleOf);
   const more = state.heldBy.length > 3 ? ` and ${state.heldBy.length - 3} more` : '';
   const ended = state.ended.map((e) => `needs "${titleOf(e.state)}", ended by ${shortTitleOf(e.by)}`);
-  const waits = state.waits.map((w) => `waits for ${w.waitsFor}${w.due ? `, due ${dayWords(w.due)}` : ''}`);
+  const waits = state.waits.map((w) => `waits for ${w.waitsFor}${w.due ? `, due ${dueWords(w.due)}` : ''}`);
   return [...waits, after.length > 0 ? `after ${after.join('; ')}${more}` : '', ...ended].filter(Boolean).join('. ');
 }
 

@@ -12,6 +12,8 @@ export interface Placed {
   record: TaskRecord | undefined;
   recordKey: string;
   pull: StepPlan;
+  /** Least and most, with what was found to come on top. */
+  minutes: readonly number[] | undefined;
 }
 
 /** What can be done with a step, and what is asked before it. */

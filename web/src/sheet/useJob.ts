@@ -69,6 +69,7 @@ const kindNames: Partial<Record<RecordKind, string>> = {
   task: 'step',
   kit: 'kit line',
   rig: 'slings',
+  snag: 'thing found otherwise',
   'lift-item': 'thing of the lift',
   'way-out': 'way out',
   'own-shape': 'drawn shape',

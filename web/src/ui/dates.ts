@@ -39,9 +39,13 @@ export function spanWords(ms: number): string {
 
 export const today = (): string => now().format('YYYY-MM-DD');
 
+const dateInside = /\b\d{4}-\d{2}-\d{2}(T\d{2}:\d{2}:[\d.]+Z)?\b/g;
+
+/** A day, with its hour where it has one. */
+export const dueWords = (at: string): string => (at.includes('T') ? `${dayWords(at)} ${timeWords(at)}` : dayWords(at));
+
 /** Dates inside a sentence as people say them. */
-export const withDayWords = (sentence: string): string =>
-  sentence.replace(/\b\d{4}-\d{2}-\d{2}\b/g, (date) => dayWords(date));
+export const withDayWords = (sentence: string): string => sentence.replace(dateInside, (date) => dueWords(date));
 
 /** The day so many days from now, ISO. */
 export const dayAfter = (days: number): string => now().add(days, 'day').format('YYYY-MM-DD');
