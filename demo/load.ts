@@ -84,6 +84,16 @@ async function stepsUpTo(
   }
 }
 
+/** Days of the demo are told from the day on which something is written: "day", "day+9". The job is the one it is written on. */
+const withDays = (data: Record<string, unknown>, jobId: string, at: Date): Record<string, unknown> =>
+  Object.fromEntries(
+    Object.entries(data).map(([field, value]) => {
+      const days = typeof value === 'string' ? /^day(?:\+(\d+))?$/.exec(value) : null;
+      if (days) return [field, new Date(at.getTime() + Number(days[1] ?? 0) * 86_400_000).toISOString().slice(0, 10)];
+      return [field, value === 'this job' ? jobId : value];
+    }),
+  );
+
 async function act(tx: Tx, callers: ReadonlyMap<string, Caller>, jobId: string, a: Act, now: Date): Promise<void> {
   const caller = callers.get(a.by)!;
   const at = moment(a.when, now);
@@ -108,8 +118,7 @@ async function act(tx: Tx, callers: ReadonlyMap<string, Caller>, jobId: string, 
       jobId,
       kind,
       key,
-      // What is written to an account on a day of the demo is of that day.
-      data: { ...rest, ...given, ...(kind === 'donor-entry' ? { on: at.toISOString().slice(0, 10) } : {}) },
+      data: withDays({ ...rest, ...given }, jobId, at),
       revision: known?.revision ?? 0,
       at,
     });

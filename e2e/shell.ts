@@ -12,6 +12,7 @@ export async function shellGoes(b: Browser): Promise<void> {
 /** Leaves on the shell, line by line and by name, what nobody took off it. */
 export async function leaveTheRestOn(b: Browser): Promise<void> {
   await b.driver.executeScript(`document.querySelector('${shell} summary').click()`);
+  await b.type('Why it stays on', 'burnt with the cabin', shell);
   for (;;) {
     const left = await b.driver.executeScript<string | null>(
       `return document.querySelector('${shell} button[aria-label^="Leave on it"]')?.getAttribute('aria-label') ?? null`,

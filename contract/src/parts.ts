@@ -1,8 +1,9 @@
 import { z } from 'zod';
-import { bagReuses, labelPapers, linkFates, linkSorts, partConditions, partFates } from '@bay/core/parts';
+import { bagReuses, labelPapers, linkFates, linkSorts, partConditions, partFates, partSources } from '@bay/core/parts';
 import type { LabelPaper } from '@bay/core/parts';
 import { command, endpoint, fileReply, id, line } from './endpoint.ts';
 import { act, amount, kind, text } from './kind.ts';
+import { amountOfMoney } from './money.ts';
 import { recordRow } from './record-row.ts';
 
 export const partsKinds = {
@@ -19,7 +20,12 @@ export const partsKinds = {
       fate: z.enum(partFates).optional(),
       forJob: id.optional(),
       goneTo: text(80).optional(),
+      cameFrom: z.enum(partSources).optional(),
+      cameOf: text(80).optional(),
+      notOriginal: text(200).optional(),
+      value: amountOfMoney.optional(),
     }),
+    { money: 'value' },
   ),
   bag: kind<'bag'>(
     z.object({
@@ -31,6 +37,10 @@ export const partsKinds = {
       lengthMm: amount.positive('A length is above nothing.').max(1000, 'At most a metre.').optional(),
       head: text(40).optional(),
       reuse: z.enum(bagReuses).optional(),
+      step: text(120).optional(),
+      goesAt: text(120).optional(),
+      leftOver: z.number('A count is a whole number.').int('Counted whole.').min(0).max(999, 'At most 999.').optional(),
+      leftWhy: text(200).optional(),
       back: act,
     }),
     { acts: ['back'], signed: 'once' },

@@ -14,9 +14,12 @@ const entry = (
   amount,
 });
 
+const today = '2026-06-01';
+const accountOf = (entries: readonly DonorEntryRecord[]) => donorAccount({ entries, today });
+
 describe('the account of a donor', () => {
   it('says what is still out, and on which day it was earned back', () => {
-    const account = donorAccount([
+    const account = accountOf([
       entry('bought', 90_000, '2026-03-01'),
       entry('cost', 12_000, '2026-03-02'),
       entry('issued', 60_000, '2026-03-10'),
@@ -32,12 +35,12 @@ describe('the account of a donor', () => {
   });
   it('is not even while something bought later stands against it', () => {
     const entries = [entry('bought', 100, '2026-03-01'), entry('sold', 150, '2026-03-05')];
-    expect(donorAccount(entries).evenOn).toBe('2026-03-05');
-    expect(donorAccount([...entries, entry('cost', 80, '2026-03-09')]).evenOn).toBeUndefined();
+    expect(accountOf(entries).evenOn).toBe('2026-03-05');
+    expect(accountOf([...entries, entry('cost', 80, '2026-03-09')]).evenOn).toBeUndefined();
   });
   it('counts entries without an amount and takes none of them for nothing', () => {
     expect(
-      donorAccount([entry('bought', undefined, '2026-03-01'), entry('sold', 10, '2026-03-02')]),
+      accountOf([entry('bought', undefined, '2026-03-01'), entry('sold', 10, '2026-03-02')]),
     ).toMatchObject({
       unknown: 1,
       spent: 0,
@@ -45,7 +48,7 @@ describe('the account of a donor', () => {
       evenOn: undefined,
     });
     expect(
-      donorAccount([
+      accountOf([
         entry('bought', 100, '2026-03-01'),
         entry('cost', undefined, '2026-03-02'),
         entry('sold', 150, '2026-03-05'),
@@ -64,7 +67,7 @@ describe('the account of a donor', () => {
           }),
         ),
         (entries) => {
-          const { steps, back, spent, evenOn } = donorAccount(entries);
+          const { steps, back, spent, evenOn } = accountOf(entries);
           expect(steps.at(-1)?.stands ?? 0).toBe(back - spent);
           expect([...steps].sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0))).toEqual(
             steps,

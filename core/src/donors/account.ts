@@ -1,4 +1,4 @@
-import type { DonorEntryRecord, DonorEntrySort } from './records.ts';
+import type { DonorEntryRecord, DonorEntrySort, DonorTermsRecord, PurchaseRecord } from './records.ts';
 
 /** The account of a donor: every amount in its order, and where that leaves it. Amounts are in the smallest unit of a currency. */
 
@@ -24,9 +24,56 @@ export interface DonorAccount {
   evenOn: string | undefined;
 }
 
-/** Sums a donor's entries by day; what was spent on a day stands before what came back on it. */
-export function donorAccount(entries: readonly DonorEntryRecord[]): DonorAccount {
-  const known = entries.filter((e) => e.amount !== undefined);
+export interface AccountOf {
+  entries: readonly DonorEntryRecord[];
+  purchase?: PurchaseRecord | undefined;
+  terms?: DonorTermsRecord | undefined;
+  /** When the shell went, ISO: it takes no room any more. */
+  shellGone?: string | undefined;
+  today: string;
+}
+
+type Entry = Pick<DonorEntryRecord, 'on' | 'what' | 'sort' | 'amount'>;
+
+const day = 86_400_000;
+const daysBetween = (from: string, to: string): number =>
+  Math.max(0, Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / day));
+
+/** What it cost to stand, as an entry on each day on which something else was written, and on the last. */
+function storageOf({ entries, terms, shellGone, today }: AccountOf): Entry[] {
+  if (terms?.aDay === undefined) return [];
+  const { aDay, from } = terms;
+  const until = shellGone !== undefined && shellGone < today ? shellGone : today;
+  const days = [...new Set(entries.map((e) => e.on))].filter((on) => on > from && on < until).sort();
+  let last = from;
+  return [...days, until].flatMap((on): Entry[] => {
+    const stood = daysBetween(last, on);
+    last = on;
+    return stood === 0
+      ? []
+      : [
+          {
+            on,
+            what: stood === 1 ? 'a day in the yard' : `${stood} days in the yard`,
+            sort: 'cost',
+            amount: stood * aDay,
+          },
+        ];
+  });
+}
+
+/** Sums a donor's account by day; what was spent on a day stands before what came back on it. What it costs to stand grows until today, or until the shell went. */
+export function donorAccount(of: AccountOf): DonorAccount {
+  const { entries, purchase } = of;
+  const bought: Entry[] = purchase
+    ? [{ on: purchase.on, what: `from ${purchase.seller}`, sort: 'bought', amount: purchase.price }]
+    : [];
+  const terms: Entry[] =
+    of.terms && of.terms.aDay === undefined
+      ? [{ ...of.terms, on: of.terms.from, what: '', sort: 'cost', amount: undefined }]
+      : [];
+  const all: Entry[] = [...bought, ...entries, ...storageOf(of), ...terms];
+  const known = all.filter((e) => e.amount !== undefined);
   const ordered = [...known].sort(
     (a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0) || Number(spends.has(b.sort)) - Number(spends.has(a.sort)),
   );
@@ -40,10 +87,10 @@ export function donorAccount(entries: readonly DonorEntryRecord[]): DonorAccount
   const even = steps[lastUnder + 1];
   return {
     steps,
-    unknown: entries.length - known.length,
+    unknown: all.length - known.length,
     spent: steps.reduce((sum, s) => sum + Math.max(0, -s.amount), 0),
     back: steps.reduce((sum, s) => sum + Math.max(0, s.amount), 0),
     // Of what nobody wrote the price, nobody knows whether it was earned back.
-    evenOn: lastUnder >= 0 && !entries.some((e) => spends.has(e.sort) && e.amount === undefined) ? even?.on : undefined,
+    evenOn: lastUnder >= 0 && !all.some((e) => spends.has(e.sort) && e.amount === undefined) ? even?.on : undefined,
   };
 }

@@ -38,15 +38,3 @@ export const harvestPlan = (truthOf: TruthOf): HarvestLine[] =>
   });
 
 export const harvestConditions = onlyWhen;
-
-/** What a donor has earned back: sold and issued less everything it cost; neutral units. */
-export const donorResult = (m: {
-  sold: number;
-  issued: number;
-  purchase: number;
-  collection: number;
-  teardownHours: number;
-  hourRate: number;
-  storage: number;
-  disposal: number;
-}): number => m.sold + m.issued - m.purchase - m.collection - m.teardownHours * m.hourRate - m.storage - m.disposal;

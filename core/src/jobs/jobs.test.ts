@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { harvestPlan, donorResult } from '../donors/index.ts';
+import { harvestPlan } from '../donors/index.ts';
 import { orderStops } from '../kit/index.ts';
 import { computePlan } from '../plan/index.ts';
 import { bookFrom, emptyInput, truthsOf } from '../plan/testing.ts';
@@ -122,19 +122,6 @@ describe('harvest and kit', () => {
     expect(ids({})).toContain('take-turbo');
     expect(ids({ 'eng-induction': 'none' })).not.toContain('take-turbo');
   });
-  it('counts a donor against what it cost', () =>
-    expect(
-      donorResult({
-        sold: 900,
-        issued: 600,
-        purchase: 700,
-        collection: 80,
-        teardownHours: 10,
-        hourRate: 40,
-        storage: 20,
-        disposal: 30,
-      }),
-    ).toBe(270));
   it('an order stops at a blank', () => {
     const stops = (facts: Parameters<typeof bookFrom>[0], options?: string) => {
       const plan = computePlan(emptyInput({ facts: bookFrom(facts) }));

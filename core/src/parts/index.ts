@@ -5,3 +5,4 @@ export * from './returns.ts';
 export { returnDefs } from './data/returns.ts';
 export type { ReturnDef } from './data/returns.ts';
 export * from './label-list.ts';
+export * from './bags.ts';

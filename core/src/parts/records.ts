@@ -27,6 +27,18 @@ export const bagReuseWords: Readonly<Record<BagReuse, string>> = {
   'while-missing': 'Replaced while one is missing',
 };
 
+/** Where a part came from. */
+export const partSources = ['donor', 'outgoing', 'supplier', 'breaker', 'customer', 'shelf'] as const;
+export type PartSource = (typeof partSources)[number];
+export const partSourceWords: Readonly<Record<PartSource, string>> = {
+  donor: 'The donor',
+  outgoing: 'The engine that leaves',
+  supplier: 'A supplier',
+  breaker: "A breaker's yard",
+  customer: 'The customer',
+  shelf: 'Our shelf',
+};
+
 /** A part that came off, with its bag or label. */
 export interface PartRecord extends Stamp {
   takeId: string;
@@ -43,6 +55,13 @@ export interface PartRecord extends Stamp {
   forJob?: string | undefined;
   /** Who has it now, where it is gone. */
   goneTo?: string | undefined;
+  cameFrom?: PartSource | undefined;
+  /** Who it was had from. */
+  cameOf?: string | undefined;
+  /** Home-made, shortened, drilled: it is not sold as an original. */
+  notOriginal?: string | undefined;
+  /** What it is worth, in the smallest unit of a currency. */
+  value?: number | undefined;
 }
 
 /** Bolts in a bag: what, how many, where it lies, and whether they went back. */
@@ -56,7 +75,13 @@ export interface BagRecord extends Stamp {
   lengthMm?: number | undefined;
   head?: string | undefined;
   reuse?: BagReuse | undefined;
+  /** The step at which they came out, and the one at which they go back where that was said, by the keys of their records. */
+  step?: string | undefined;
+  goesAt?: string | undefined;
   back?: Act | undefined;
+  /** How many were left over when it went back, and why. */
+  leftOver?: number | undefined;
+  leftWhy?: string | undefined;
 }
 
 export interface PartsRecords {

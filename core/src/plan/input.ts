@@ -18,7 +18,7 @@ import { noSource } from '../prep/records.ts';
 import type { BoltedRole, TorqueRecord } from '../prep/records.ts';
 import { torquesSinceOut } from '../prep/undone.ts';
 import { jointState } from '../prep/sheets.ts';
-import { rollCall, stillOff } from '../parts/index.ts';
+import { fullBagsAt, rollCall, stillOff } from '../parts/index.ts';
 import { latest } from '../rules/stamp.ts';
 import { notRunAfter } from '../handover/runs.ts';
 import { recordsOf } from '../records/index.ts';
@@ -83,6 +83,9 @@ function openMatters(material: JobMaterial): OpenMatter[] {
         gate: c.on === 'engine' ? ('Engine closed up' as const) : ('Engine in' as const),
         what: `only said by ${c.saidBy}, ${c.what}`,
       })),
+    ...Object.values(recordsOf(material, 'bag'))
+      .filter((b) => !b.back)
+      .map(({ label, what }) => ({ gate: 'Hand over' as const, what: `bag ${label} is still full, ${what}` })),
     ...stillOff(recordsOf(material, 'task')),
     ...worksOpen(recordsOf(material, 'works')).map((what) => ({ gate: 'Hand over' as const, what })),
   ];
@@ -240,6 +243,7 @@ export function planInputOf(material: JobMaterial): PlanInput {
     },
     fluids,
     waits: waitsOf(material),
+    fullBags: fullBagsAt(recordsOf(material, 'bag')),
     snags: recordsOf(material, 'snag'),
     attempts: Object.keys(recordsOf(material, 'attempt')).length,
     withDonor: material.units.some((u) => u.role === 'donor'),
@@ -283,6 +287,7 @@ export const emptyInput = (over: Partial<PlanInput> = {}): PlanInput => ({
   },
   fluids: [],
   waits: {},
+  fullBags: new Map(),
   snags: {},
   attempts: 0,
   withDonor: false,

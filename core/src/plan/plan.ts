@@ -81,6 +81,8 @@ export interface PlanInput {
   fluids: readonly FluidRecord[];
   /** What steps wait for, by the key of the step's record. */
   waits: Waits;
+  /** Bags of bolts that are still full, by the key of the step that wants them. */
+  fullBags: ReadonlyMap<string, readonly string[]>;
   /** What was found otherwise than planned. */
   snags: Readonly<Record<string, SnagRecord>>;
   attempts: number;
@@ -139,6 +141,8 @@ export interface Plan {
   provisional: readonly ProvisionalItem[];
   /** What steps wait for from outside their order, by the key of the step's record. */
   waits: Waits;
+  /** Bags of bolts that are still full, by the key of the step that wants them. */
+  fullBags: ReadonlyMap<string, readonly string[]>;
   /** Minutes that were found to come on top of a step, by the key of its record. */
   extraMinutes: ReadonlyMap<string, number>;
   /** For each fact nobody knows: the verdicts and lines that wait for it. */
@@ -401,6 +405,7 @@ export class Planner {
               },
               waits,
             ),
+      fullBags: input.fullBags,
       extraMinutes: extraMinutesOf(input.snags),
       waitingFor: waitingLines(fits, kit, gates, [build, goingIn]),
     };

@@ -181,6 +181,7 @@ describe('nothing of what a plan is computed from is without effect', () => {
         },
       },
     },
+    fullBags: { fullBags: new Map([['rm-identify', ['bag 1, bolts']]]) },
     snags: {
       snags: {
         one: {

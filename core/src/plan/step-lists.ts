@@ -43,7 +43,18 @@ export function stepList(plan: Plan, id: StepListId, tasks: Tasks): StepList {
     const extra = plan.extraMinutes.get(keyOf(step));
     return extra === undefined ? planned : (planned ?? [0]).map((m) => m + extra);
   };
-  return { plan: steps, keyOf, own, states: stepStates(steps, own, provedLines(plan.gates), mine(waits)), minutesOf };
+  const states = withBags(plan, keyOf, stepStates(steps, own, provedLines(plan.gates), mine(waits)));
+  return { plan: steps, keyOf, own, states, minutesOf };
+}
+
+/** Steps with the bags of bolts that they want and that are still full. */
+function withBags(plan: Plan, keyOf: StepList['keyOf'], states: Map<string, StepState>): Map<string, StepState> {
+  if (plan.fullBags.size > 0)
+    for (const [step, state] of states) {
+      const bags = plan.fullBags.get(keyOf(step));
+      if (bags) states.set(step, { ...state, bags });
+    }
+  return states;
 }
 
 /** What steps of going in wait for besides all else: an empty bay, where they want one, and the engine that goes in. */

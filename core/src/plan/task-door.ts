@@ -12,6 +12,8 @@ export interface Against {
   harm: boolean;
 }
 
+const bagWords = (bags: readonly string[] | undefined): string[] => (bags ?? []).map((bag) => `${bag}, is still full`);
+
 /** What holds a step, as clauses a person reads. Gates count when it is called done, not when it is begun. */
 export function holdWords(state: StepState, withGates: boolean): string[] {
   return [
@@ -20,6 +22,7 @@ export function holdWords(state: StepState, withGates: boolean): string[] {
     ...state.unmet.map((u) => `needs "${titleOf(u.state)}", which nothing brings about`),
     ...state.waits.map((w) => `waits for ${w.waitsFor}${w.due ? `, due ${w.due}` : ''}`),
     ...(withGates ? state.gates.map((id) => `gate line "${titleOf(id)}" is not proved`) : []),
+    ...(withGates ? bagWords(state.bags) : []),
   ];
 }
 
@@ -30,7 +33,8 @@ export function againstTask(plan: Plan, tasks: Tasks, key: string, status: 'on-i
   const { id, step } = listOfKey(key);
   const { plan: steps, states } = stepList(plan, id, tasks);
   const state = states.get(step);
-  if (!state) return { against: [], harm: false };
+  // What comes back by itself stands in no list.
+  if (!state) return { against: status === 'done' ? bagWords(plan.fullBags.get(key)) : [], harm: false };
   const against = holdWords(state, status === 'done');
   return { against, harm: against.length > 0 && harmNear(steps, step, state) };
 }

@@ -37,6 +37,8 @@ export interface StepState {
   gates: readonly string[];
   /** The step that is taken instead of this one. */
   instead?: string;
+  /** Bags of bolts that it wants and that are still full: it is not done before they are empty. */
+  bags?: readonly string[];
 }
 
 export type Tasks = Readonly<Record<string, TaskRecord | undefined>>;

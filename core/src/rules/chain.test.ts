@@ -37,7 +37,7 @@ function byProgramme(steps: readonly ChainStep[]): number {
     }
   }
   const solved = solver.Solve({ optimize: 'end', opType: 'min', constraints, variables });
-  return Number((solved as unknown as { result: number }).result);
+  return Number((solved as { result: number }).result);
 }
 
 describe('the critical path without limits of hands', () => {

@@ -17,6 +17,7 @@ const keys: Readonly<Record<string, readonly string[]>> = {
   record: ['bearer_id', 'kind', 'key'],
   part: ['id'],
   bag: ['id'],
+  store_place: ['id'],
   kit_line: ['job_id', 'key'],
   money: ['job_id', 'kind', 'key'],
   supplier: ['id'],

@@ -95,15 +95,15 @@ describe('a database that is prepared', () => {
   it('is refused by a server that is newer or older than it', async () => {
     await asked(
       database.url,
-      "update migration set name = '9999-later' where name = '0022-wanted'",
+      "update migration set name = '9999-later' where name = '0023-accounts'",
     );
     expect(await run('main', url)).toMatch(
-      /^refused: This database is older than this server \(0022-wanted/,
+      /^refused: This database is older than this server \(0023-accounts/,
     );
     expect(await run('prepare', database.url)).toMatch(
       /^refused: This database was written by a newer Veteran Bay/,
     );
-    await asked(database.url, "insert into migration (name) values ('0022-wanted')");
+    await asked(database.url, "insert into migration (name) values ('0023-accounts')");
     expect(await run('main', url)).toMatch(
       /^refused: This database was written by a newer Veteran Bay \(9999-later\)/,
     );

@@ -20,6 +20,7 @@ import * as ownLines from './migrations/0019-own-lines.ts';
 import * as owedBack from './migrations/0020-owed-back.ts';
 import * as store from './migrations/0021-store.ts';
 import * as wanted from './migrations/0022-wanted.ts';
+import * as accounts from './migrations/0023-accounts.ts';
 import * as orders from './migrations/0018-orders.ts';
 import * as returning from './migrations/0009-returning.ts';
 import * as sharedRecord from './migrations/0003-shared-record.ts';
@@ -49,6 +50,7 @@ const migrations: readonly { name: string; up: string }[] = [
   { name: '0020-owed-back', up: owedBack.up },
   { name: '0021-store', up: store.up },
   { name: '0022-wanted', up: wanted.up },
+  { name: '0023-accounts', up: accounts.up },
 ];
 
 const lockNumber = 7_240_117;

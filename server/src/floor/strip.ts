@@ -35,11 +35,16 @@ export function stateOf(material: Material, plan: Plan, today: string): Strip['s
   };
 }
 
-/** The days on which something comes that the job waits for. */
+/** The days on which something comes that the job waits for, and the last on which something that was bought may go back. */
 export const dueOf = (material: Material): Strip['due'] =>
-  Object.values(recordsOf(material, 'hold'))
-    .flatMap((h) => (h.due && !h.released ? [{ on: h.due, what: h.waitsFor }] : []))
-    .sort((a, b) => (a.on < b.on ? -1 : 1));
+  [
+    ...Object.values(recordsOf(material, 'hold')).flatMap((h) =>
+      h.due && !h.released ? [{ on: h.due, what: h.waitsFor }] : [],
+    ),
+    ...Object.values(recordsOf(material, 'purchase')).flatMap((p) =>
+      p.returnBy && !p.settled ? [{ on: p.returnBy, what: `last day to send the ${p.of} back` }] : [],
+    ),
+  ].sort((a, b) => (a.on < b.on ? -1 : 1));
 
 /** "trial fit 2: sump clears": where work stands at the job's station, in one clause. */
 export function doingOf(job: JobHead, material: Material, plan: Plan): string {

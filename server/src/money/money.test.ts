@@ -60,6 +60,20 @@ const priced = [
   ['candidate-piece', randomUUID(), { unitId: randomUUID(), what: 'Engine loom' }, 'price'],
   ['quote-line', 'dur-wash', { take: 'in', who: 'outside' }, 'price'],
   ['arrival', 'sheet', { keys: 2 }, 'budget'],
+  [
+    'part',
+    randomUUID(),
+    { takeId: '', title: 'Battery', condition: 'good', label: '', place: 'shelf' },
+    'value',
+  ],
+  ['reservation', randomUUID(), samples.reservation.data, 'deposit'],
+  ['donor-terms', 'donor', { from: '2026-11-01' }, 'aDay'],
+  [
+    'purchase',
+    'donor',
+    { of: 'donor', seller: 'Marle Yard', source: 'breaker', on: '2026-11-01', heard: 'run' },
+    'price',
+  ],
 ] as const;
 
 describe('money', () => {
@@ -85,6 +99,10 @@ describe('money', () => {
     'of a %s is a row that the database shows to those only who may see it',
     async (kind, key, data, field) => {
       const jobId = await bookedJob(shop.manager);
+      for (const { kind: other, key: name, data: of } of kind === 'reservation'
+        ? samples[kind].speaksOf!
+        : [])
+        await put(shop.manager, jobId, other, name, of);
       await put(shop.manager, jobId, kind, key, { ...data, [field]: 47114711 });
       // The question is the same for everybody; no reader leaves a field out.
       const rows = (sees: boolean) =>

@@ -3,6 +3,8 @@ import { sql } from 'kysely';
 import { isGone, linkFateWords, linkTitle, partFateWords } from '@bay/core/parts';
 import type { PartRecord } from '@bay/core/parts';
 import type { Tx } from '../db/connection.ts';
+import { harvestParts, reservationHolds } from '@bay/core/donors';
+import type { ReservationRecord } from '@bay/core/donors';
 import { wantedInstead } from '../donors/wanted.ts';
 import { badInput, Refusal } from '../http/problem.ts';
 import { kindRule } from '../records/kind.ts';
@@ -42,12 +44,52 @@ async function shellThere(tx: Tx, jobId: string, { title }: PartRecord): Promise
   if (shell) throw new Refusal(409, `${title} cannot come off: the shell is gone since ${String(shell.data['on'])}.`);
 }
 
-/** What another open job wants leaves the shop only with a word on why it does not suit. */
-async function notWanted(tx: Tx, data: PartRecord, { jobId, before }: WriteContext<'part'>): Promise<void> {
-  if (!isGone(data.fate) || isGone(before?.fate) || data.forJob !== undefined) return;
+/** The only one in the shop of a line that is hard to find by itself. */
+async function lastOfItsKind(tx: Tx, { takeId, title }: PartRecord, key: string): Promise<string | undefined> {
+  if (!harvestParts.some((p) => p.id === takeId && p.rare)) return undefined;
+  const other = await tx
+    .selectFrom('part')
+    .select('id')
+    .where('take_id', '=', takeId)
+    .where('fate', '=', 'here')
+    .where('key', '<>', key)
+    .limit(1)
+    .executeTakeFirst();
+  return other
+    ? undefined
+    : `${title} is hard to find by itself, and this is the last in the shop: say in the note why it may go.`;
+}
+
+/** A part that somebody reserved goes to them, or the reservation is ended first. Its last day is still theirs. */
+async function notReserved(tx: Tx, data: PartRecord, { jobId, key, at }: WriteContext<'part'>): Promise<void> {
+  const { rows } = await sql<{ data: ReservationRecord }>`
+    select data from record where job_id = ${jobId} and kind = 'reservation' and data->>'partKey' = ${key}`.execute(tx);
+  const reserved = rows.find((r) => reservationHolds(r.data, at.slice(0, 10)))?.data;
+  if (!reserved) return;
+  if (data.fate === 'sold' && data.goneTo?.trim().toLowerCase() === reserved.who.toLowerCase()) return;
+  throw new Refusal(
+    409,
+    `${data.title} is reserved for ${reserved.who} until ${reserved.until}: it goes to them by that name, or the reservation is ended first.`,
+  );
+}
+
+/**
+ * What stands against a part leaving the shop. What another open job wants, what is the last of its kind, and what is not original
+ * any more leave only with a word in the note that was not there before.
+ */
+async function againstLeaving(tx: Tx, data: PartRecord, context: WriteContext<'part'>): Promise<void> {
+  const { jobId, key, before } = context;
+  const leaves = (isGone(data.fate) || data.fate === 'left-off') && data.fate !== before?.fate;
+  if (leaves || (data.forJob !== undefined && data.forJob !== before?.forJob)) await notReserved(tx, data, context);
+  if (!leaves || isGone(before?.fate) || data.forJob !== undefined) return;
   if ((data.note ?? '').trim().length >= 10 && data.note !== before?.note) return;
-  const against = await wantedInstead(tx, jobId, data.takeId, data.title);
-  if (against !== undefined) throw new Refusal(409, against, { fields: { 'data.note': 'Say why it does not suit.' } });
+  const wanted = data.fate === 'left-off' ? undefined : await wantedInstead(tx, jobId, data.takeId, data.title);
+  const altered =
+    data.fate === 'sold' && data.notOriginal
+      ? `${data.title} is not original (${data.notOriginal}): say in the note that the buyer knows.`
+      : undefined;
+  const against = wanted ?? altered ?? (await lastOfItsKind(tx, data, key));
+  if (against !== undefined) throw new Refusal(409, against, { fields: { 'data.note': 'Say it in a few words.' } });
 }
 
 export const partsKinds = [
@@ -69,6 +111,9 @@ export const partsKinds = [
         fate: 'fate',
         forJob: 'for_job',
         goneTo: 'gone_to',
+        cameFrom: 'came_from',
+        cameOf: 'came_of',
+        notOriginal: 'not_original',
       },
       id: idOf,
     },
@@ -95,11 +140,11 @@ export const partsKinds = [
         return `moved: ${data.title}, ${before.place || 'no place'} to ${data.place}`;
       return `harvested: ${data.title}, ${data.condition}${data.label ? `, label ${data.label}` : ''}${data.place ? `, ${data.place}` : ''}`;
     },
-    about: (data) => data.takeId,
+    about: (data, key) => data.takeId || key,
     complete: async (tx, data, context) => {
       if (!context.before) await shellThere(tx, context.jobId, data);
       await keptOrGone(tx, data);
-      await notWanted(tx, data, context);
+      await againstLeaving(tx, data, context);
       return ofOneJob('part')(tx, data, context);
     },
   }),
@@ -117,12 +162,25 @@ export const partsKinds = [
         lengthMm: 'length_mm',
         head: 'head',
         reuse: 'reuse',
+        step: 'step',
+        goesAt: 'goes_at',
+        leftOver: 'left_over',
+        leftWhy: 'left_why',
       },
       acts: { back: 'back' },
       id: idOf,
     },
+    check: (data) => {
+      const { leftOver, count } = data;
+      if (leftOver === undefined || leftOver === 0) return;
+      if (!data.back) throw badInput({ 'data.leftOver': 'It is not empty yet.' });
+      if (count !== undefined && leftOver > count) throw badInput({ 'data.leftOver': `Only ${count} were in it.` });
+      if ((data.leftWhy ?? '').length < 3)
+        throw badInput({ 'data.leftWhy': 'Say why they were left over: a bolt that is over is missing somewhere.' });
+    },
     describe: (data, { before }) => {
-      if (data.back && !before?.back) return `bag ${data.label} went back on: ${data.what}`;
+      if (data.back && !before?.back)
+        return `bag ${data.label} went back on: ${data.what}${data.leftOver ? `, ${data.leftOver} left over, ${data.leftWhy}` : ''}`;
       if (before && before.place !== data.place) return `bag ${data.label} moved to ${data.place ?? 'no place'}`;
       return `bagged ${data.what}, bag ${data.label}${data.place ? `, ${data.place}` : ''}`;
     },

@@ -9,15 +9,12 @@ import type { Registry } from '../http/register.ts';
 import { readHead } from '../jobs/store.ts';
 import { printLabels } from '../pdf/labels.ts';
 import { readNames, shownRow } from '../records/shown.ts';
+import { unstamped } from '../records/stamp.ts';
 import { announce } from '../live/events.ts';
 import { findRecord, writeRecord } from '../records/store.ts';
 import { lyingIn, readPlaces, readStore } from './store.ts';
 
 type Data = Record<string, unknown>;
-
-/** A record without the stamp that was read with it. */
-const unstamped = (data: Data): Data =>
-  Object.fromEntries(Object.entries(data).filter(([field]) => field !== 'byId' && field !== 'at'));
 
 /** What a thing is with a change laid over it; one that is here again is with nobody else. */
 function changed(now: Data, { place, forJob, fate, goneTo, note }: Change): Data {

@@ -199,7 +199,7 @@ describe('the account and the shell of a donor', () => {
         takeId: p.id,
         title: p.title,
         label: `H-${i}`,
-        ...(i === 0 ? { place: '' } : { fate: 'left-off' }),
+        ...(i === 0 ? { place: '' } : { fate: 'left-off', note: 'burnt with the cabin' }),
       });
     expect((await shell()).problem.title).toMatch(/^Off it and without a place: /);
     const [first] = (await store({ jobId })).things;

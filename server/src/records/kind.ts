@@ -33,7 +33,7 @@ export interface KindRule<K extends RecordKind = RecordKind> {
   /** What a line of a waiting list or of the book calls it. */
   title?: (data: RecordData<K>, key: string) => string;
   /** The unit it hangs on, by its role on the job; the job itself where nothing is said. */
-  bearer?: (data: RecordData<K>) => UnitRole;
+  bearer?: (data: RecordData<K>) => UnitRole | undefined;
   /** What else happens with it, in the same transaction. */
   after?: (tx: Tx, data: RecordData<K>, context: WriteContext<K>) => Promise<void>;
   /** The line of the plan it speaks of; the key where nothing else is said. */

@@ -54,3 +54,7 @@ export function stamped(
   if (nothingNew && before['second'] !== undefined) out['second'] = before['second'];
   return out;
 }
+
+/** A record as it may be sent again: without the stamp that was read with it. */
+export const unstamped = (data: Record<string, unknown>): Record<string, unknown> =>
+  Object.fromEntries(Object.entries(data).filter(([field]) => field !== 'byId' && field !== 'at'));

@@ -9,6 +9,7 @@ type Data = Record<string, unknown>;
 export const sampleId = randomUUID();
 const uuid = sampleId;
 const made = randomUUID();
+const reserved = randomUUID();
 
 /** Something that may be written of each kind, with the key it is written under, and the acts that can be done on it. */
 export interface Sample {
@@ -76,6 +77,34 @@ export const samples: Record<RecordKind, Sample> = {
     key: uuid,
     data: { when: 'before', sort: 'rollers', on: '2026-11-20', taken: 'wheels', burns: 'spark', powerKw: 80 },
   },
+  'donor-terms': { key: 'donor', data: { from: '2026-11-01' } },
+  purchase: {
+    key: 'donor',
+    data: { of: 'donor', seller: 'Marle Yard', source: 'breaker', on: '2026-11-01', heard: 'run' },
+    acts: { settled: { how: 'kept' } },
+  },
+  reservation: {
+    key: uuid,
+    speaksOf: [
+      {
+        kind: 'part',
+        key: reserved,
+        data: { takeId: '', title: 'Battery', condition: 'good', label: '', place: 'shelf' },
+      },
+    ],
+    data: { partKey: reserved, who: 'Ada Ferrow', until: '2099-12-01' },
+    acts: { ended: { how: 'never came' } },
+    ends: { ended: { how: 'never came' } },
+  },
+  'donor-want': {
+    key: uuid,
+    data: { takeId: 'take-cluster', what: 'cluster with a rev counter' },
+    acts: { ended: { how: 'found one' } },
+  },
+  caught: {
+    key: uuid,
+    data: { from: 'donor', system: 'coolant', litres: 6, fate: 'kept', where: 'drum 2', on: '2026-11-02' },
+  },
   'proof-run': {
     key: uuid,
     data: { on: '2026-11-20', minutes: 20, shifts: 'well', joints: 'dry' },
@@ -97,7 +126,15 @@ export const samples: Record<RecordKind, Sample> = {
     speaksOf: harvestParts.map((p, i) => ({
       kind: 'part',
       key: `00000000-0000-4000-8000-${String(7000 + i).padStart(12, '0')}`,
-      data: { takeId: p.id, title: p.title, condition: 'good', label: '', place: '', fate: 'left-off' },
+      data: {
+        takeId: p.id,
+        title: p.title,
+        condition: 'good',
+        label: '',
+        place: '',
+        fate: 'left-off',
+        note: 'burnt with the cabin',
+      },
     })),
   },
   claim: {

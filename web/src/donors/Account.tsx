@@ -1,24 +1,32 @@
 import { Select, TextInput } from '@mantine/core';
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { donorAccount, donorEntrySorts, donorEntryWords } from '@bay/core/donors';
+import type { DonorTermsRecord } from '@bay/core/donors';
 import type { PartRecord } from '@bay/core/parts';
-import { moneyFigures, noCurrency, showMoney } from '@bay/core/money';
+import { moneyFigures, noCurrency, showMoney, typedMoney } from '@bay/core/money';
 import { may } from '@bay/contract/rights';
 import { counted } from '@bay/core/units';
 import { useMe } from '../api/index.ts';
 import { useCurrency } from '../money/index.ts';
 import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
 import { DateField } from '../ui/DateField.tsx';
-import { dayWords, Form, money, MoneyInput, today, words } from '../ui/index.ts';
+import { dayWords, Form, FormDialog, money, MoneyInput, today, words } from '../ui/index.ts';
+import { UnsoldParts } from './Unsold.tsx';
 
 const BreakEven = lazy(() => import('./BreakEven.tsx'));
 
 /** Parts that earned and do not stand in the account yet: sold ones, or those that went into a job. */
 function useEarners(sort: string) {
   const parts = useRecords('part');
-  const written = new Set(Object.values(useRecords('donor-entry')).flatMap((e) => e.partKey ?? []));
+  const written = new Set(
+    Object.values(useRecords('donor-entry')).flatMap((e) => [...(e.partKeys ?? []), ...(e.partKey ? [e.partKey] : [])]),
+  );
   const earns = (p: PartRecord): boolean =>
-    sort === 'sold' ? p.fate === 'sold' : sort === 'issued' && (p.forJob !== undefined || p.fate === 'fitted');
+    sort === 'sold'
+      ? p.fate === 'sold'
+      : sort === 'core'
+        ? p.fate === 'sent-back'
+        : sort === 'issued' && (p.forJob !== undefined || p.fate === 'fitted');
   return Object.entries(parts)
     .filter(([key, p]) => !written.has(key) && earns(p))
     .map(([value, p]) => ({ value, label: p.label ? `${p.label}, ${p.title}` : p.title }));
@@ -37,7 +45,6 @@ function EntryForm() {
       amount: money(v.amount, currency),
       partKey: words(v.partKey),
     }),
-    names: { 'data.partKey': 'partKey' },
   });
   const earners = useEarners(form.values.sort);
   return (
@@ -67,13 +74,38 @@ function EntryForm() {
   );
 }
 
+/** What a donor costs a day while it stands. */
+export function StandingForm({ now, close }: { now: DonorTermsRecord | undefined; close: () => void }) {
+  const currency = useCurrency();
+  const form = useRecordForm({
+    kind: 'donor-terms',
+    key: 'donor',
+    initial: { aDay: now?.aDay === undefined ? '' : typedMoney(now.aDay, currency), from: now?.from ?? today() },
+    sent: (v) => ({ aDay: money(v.aDay, currency), from: v.from }),
+  });
+  return (
+    <FormDialog title="What it costs to stand" submit="Keep" of={form} send={form.send} close={close}>
+      <div className="fields">
+        <MoneyInput label="A day" currency={currency} autoFocus {...form.field('aDay')} />
+        <DateField label="From" past {...form.field('from')} />
+      </div>
+      <p className="quiet">It counts until today, or until the shell went.</p>
+    </FormDialog>
+  );
+}
+
 /** What the donor cost against what it brought back, step by step, for those who see money. */
 export function Account() {
   const { mayWrite } = useJob();
   const currency = useCurrency();
   const sees = may(useMe().data?.person?.role, 'see-money');
-  const account = donorAccount(Object.values(useRecords('donor-entry')));
+  const entries = Object.values(useRecords('donor-entry'));
+  const purchase = useRecords('purchase')['donor'];
+  const terms = useRecords('donor-terms')['donor'];
+  const shellGone = useRecords('shell')['donor']?.on;
+  const [standing, setStanding] = useState(false);
   if (!sees) return null;
+  const account = donorAccount({ entries, purchase, terms, shellGone, today: today() });
   const { steps, spent, back, evenOn, unknown } = account;
   const left = back - spent;
   const said =
@@ -84,7 +116,18 @@ export function Account() {
         }${evenOn ? `, even since ${dayWords(evenOn)}` : ''}${unknown > 0 ? `; ${counted(unknown, 'entry has', 'entries have')} no amount` : ''}.`;
   return (
     <section className="panel" aria-label="Account of the donor">
-      <h3>What it cost, what it brought back</h3>
+      <div className="bench-head">
+        <h3>What it cost, what it brought back</h3>
+        {mayWrite && (
+          <span className="right no-print">
+            <button type="button" className="plain-button small" onClick={() => setStanding(true)}>
+              {terms?.aDay === undefined
+                ? 'What it costs to stand'
+                : `Stands at ${showMoney(terms.aDay, currency)} a day`}
+            </button>
+          </span>
+        )}
+      </div>
       <p className="quiet">{said}</p>
       {steps.length > 1 && (
         <Suspense fallback={<div className="loading-figure" />}>
@@ -123,7 +166,9 @@ export function Account() {
           </table>
         </div>
       )}
+      <UnsoldParts stands={left} />
       {mayWrite && <EntryForm />}
+      {standing && <StandingForm now={terms} close={() => setStanding(false)} />}
     </section>
   );
 }

@@ -1,21 +1,23 @@
 import { counted } from '@bay/core/units';
-import { Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useQuery } from '@tanstack/react-query';
 import { donorMoneyRules, kitFilledBy, labelRules } from '@bay/core/donors';
-import { partConditions, partFateWords } from '@bay/core/parts';
-import type { PartCondition, PartRecord } from '@bay/core/parts';
+import { partFateWords } from '@bay/core/parts';
 import { titleOf } from '@bay/core/plan';
 import { readWanted } from '@bay/contract/donors';
 import { call, keys } from '../api/index.ts';
-import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
+import { useJob, useRecords } from '../sheet/index.ts';
 import { Account } from './Account.tsx';
+import { CaughtFluids } from './Caught.tsx';
 import { Claims } from './Claims.tsx';
 import { ProofRun } from './ProofRun.tsx';
+import { Purchases, usePurchases } from './Purchase.tsx';
 import { Shell } from './Shell.tsx';
+import { Besides, TickOff } from './TickOff.tsx';
+import { DonorWants } from './Wants.tsx';
 import { UnitForm } from '../units/index.ts';
-import { Because, FindIn, Form, Tabs, useNarrow, useTab, words } from '../ui/index.ts';
+import { Because, dayWords, FindIn, Tabs, useNarrow, useTab } from '../ui/index.ts';
 import { StepList } from '../pull/index.ts';
 
 const unitRoles = [
@@ -26,57 +28,12 @@ const unitRoles = [
   ['loom', 'Loom'],
 ] as const;
 
-/** Next free label: the letter of the job and a running number. */
-function nextLabel(parts: readonly PartRecord[]): string {
-  const used = parts.map((p) => /^([A-Z])-(\d+)$/.exec(p.label)).filter((m) => m !== null);
-  const letter = used.at(-1)?.[1] ?? 'P';
-  return `${letter}-${Math.max(100, ...used.map((m) => Number(m[2]))) + 1}`;
-}
-
-function TickOff({ takeId, title, done }: { takeId: string; title: string; done: () => void }) {
-  const parts = Object.values(useRecords('part'));
-  const form = useRecordForm({
-    kind: 'part',
-    about: takeId,
-    initial: {
-      title,
-      condition: null as PartCondition | null,
-      label: nextLabel(parts),
-      place: parts.at(-1)?.place ?? '',
-      note: '',
-    },
-    sent: ({ note, ...v }) => ({ takeId, ...v, label: v.label.toUpperCase(), note: words(note) }),
-  });
-  const label = form.field('label');
-  const wanted = form.values.label.toUpperCase();
-  const taken = parts.some((p) => p.label !== '' && p.label === wanted);
-  return (
-    <Form
-      className="card-open"
-      of={form}
-      submit="Taken off"
-      disabled={taken}
-      send={form.send}
-      after={done}
-      cancel={done}
-    >
-      <div className="fields">
-        <TextInput label="What came off" data-autofocus autoFocus {...form.field('title')} />
-        <Select label="Condition" data={[...partConditions]} {...form.field('condition')} />
-        <TextInput
-          label="Bag or label"
-          {...label}
-          error={taken ? `${wanted} is on another part of this job.` : label.error}
-          classNames={{ input: 'mono' }}
-        />
-        <TextInput label="Storage place" placeholder="shelf C2" {...form.field('place')} />
-        <TextInput label="Note" {...form.field('note')} />
-      </div>
-    </Form>
-  );
-}
-
-const tabs = { list: 'Harvest list', order: 'Order of taking apart', labels: 'Labels, money, shell' } as const;
+const tabs = {
+  list: 'Harvest list',
+  order: 'Order of taking apart',
+  proof: 'Bought, proved, said',
+  labels: 'Labels, money, shell',
+} as const;
 
 /** The donor: units it brings, the harvest list from the plan, and the order of taking it apart. */
 export default function DonorBench() {
@@ -84,10 +41,14 @@ export default function DonorBench() {
   const parts = useRecords('part');
   const [open, setOpen] = useState<string>();
   const [adding, setAdding] = useState<(typeof unitRoles)[number][0]>();
+  const [editing, setEditing] = useState<string>();
   const [tab, setTab] = useTab(tabs, 'list');
   const jobId = sheet.job.id;
   const wanted = useQuery({ queryKey: keys.wanted(jobId), queryFn: () => call(readWanted, { params: { jobId } }) });
-  const wants = (takeId: string) => (wanted.data?.wanted ?? []).filter((w) => kitFilledBy(takeId).includes(w.kitId));
+  const wants = (takeId: string) =>
+    (wanted.data?.wanted ?? []).filter((w) =>
+      w.kitId === null ? w.takeId === takeId : kitFilledBy(takeId).includes(w.kitId),
+    );
   const byTake = (takeId: string) => Object.entries(parts).filter(([, p]) => p.takeId === takeId);
   const list = useNarrow(
     plan.harvest,
@@ -96,6 +57,10 @@ export default function DonorBench() {
         .map(([, p]) => `${p.label} ${p.place}`)
         .join(' ')}`,
   );
+  const said = Object.values(useRecords('claim')).filter((c) => !c.looked).length;
+  const due = usePurchases()
+    .flatMap(([, p]) => (p.settled || p.returnBy === undefined ? [] : [p.returnBy]))
+    .sort()[0];
   const have = plan.harvest.filter((l) => byTake(l.part.id).length > 0).length;
   return (
     <>
@@ -106,6 +71,16 @@ export default function DonorBench() {
           {(wanted.data?.wanted.length ?? 0) > 0 &&
             `; other jobs want ${counted(wanted.data!.wanted.length, 'thing')} a donor gives`}
         </span>
+        {(due !== undefined || said > 0) && (
+          <span className="ochre">
+            {[
+              said > 0 ? `${counted(said, 'thing is', 'things are')} only said by the seller` : '',
+              due === undefined ? '' : `may go back until ${dayWords(due)}`,
+            ]
+              .filter((w) => w !== '')
+              .join(', ')}
+          </span>
+        )}
       </div>
       <div className="panel">
         <table className="data">
@@ -140,8 +115,6 @@ export default function DonorBench() {
           </tbody>
         </table>
       </div>
-      <ProofRun />
-      <Claims />
       <Tabs names={tabs} at={tab} to={setTab}>
         {tab === 'list' && (
           <>
@@ -177,11 +150,11 @@ export default function DonorBench() {
                         </span>
                         {wants(line.part.id).map((w) => (
                           <span
-                            key={`${w.jobId} ${w.kitId}`}
+                            key={`${w.jobId} ${w.kitId} ${w.what}`}
                             className="ochre"
                             style={{ display: 'block', fontSize: 13.5 }}
                           >
-                            {w.number} {w.carName} wants: {titleOf(w.kitId).toLowerCase()}
+                            {w.number} {w.carName} wants: {w.what ?? titleOf(w.kitId!).toLowerCase()}
                             {w.options ? `, ${w.options}` : ''}
                           </span>
                         ))}
@@ -196,10 +169,33 @@ export default function DonorBench() {
                       <p key={key} style={{ padding: '0 0 8px 42px', fontSize: 14 }}>
                         <span className={`tag ${p.condition === 'good' ? 'teal' : 'ochre'}`}>{p.condition}</span>{' '}
                         {p.title}, {p.place || 'no place'}
-                        {p.fate && p.fate !== 'here' ? `, ${partFateWords[p.fate].toLowerCase()}` : ''}{' '}
+                        {p.fate && p.fate !== 'here' ? `, ${partFateWords[p.fate].toLowerCase()}` : ''}
+                        {p.notOriginal && <span className="ochre"> not original: {p.notOriginal}</span>}{' '}
                         <Link to={`/parts/${key}`}>Label and QR</Link>
+                        {mayWrite && (
+                          <button
+                            type="button"
+                            className="plain-button small bare"
+                            aria-label={`Change the part: ${p.title}`}
+                            onClick={() => setEditing(key)}
+                          >
+                            Change
+                          </button>
+                        )}
                       </p>
                     ))}
+                    {taken.map(([key, p]) =>
+                      editing === key ? (
+                        <TickOff
+                          key={key}
+                          takeId={p.takeId}
+                          title={p.title}
+                          recordKey={key}
+                          now={p}
+                          done={() => setEditing(undefined)}
+                        />
+                      ) : null,
+                    )}
                     {open === line.part.id && (
                       <>
                         <Because ids={line.because} facts={plan.facts} />
@@ -214,8 +210,18 @@ export default function DonorBench() {
             </ul>
           </>
         )}
+        {tab === 'list' && <DonorWants />}
+        {tab === 'proof' && (
+          <>
+            <Purchases />
+            <ProofRun />
+            <Claims />
+          </>
+        )}
+        {tab === 'list' && <Besides editing={editing} edit={setEditing} />}
         {tab === 'order' && <StepList of="donor" />}
         {tab === 'labels' && <Shell />}
+        {tab === 'labels' && <CaughtFluids />}
         {tab === 'labels' && <Account />}
         {tab === 'labels' && (
           <div className="grid-2">

@@ -39,6 +39,7 @@ export function Shell() {
   const gone = useRecords('shell')['donor'];
   const put = usePut();
   const [going, setGoing] = useState(false);
+  const [why, setWhy] = useState('');
   if (!sheet.units.some((u) => u.role === 'donor')) return null;
   const due = shellDue(plan.harvest, parts);
   const against = againstShell(due);
@@ -65,6 +66,13 @@ export function Shell() {
       {!gone && mayWrite && due.untaken.length > 0 && (
         <details>
           <summary>Leave what nobody wants on it</summary>
+          <TextInput
+            label="Why it stays on"
+            description="Asked for what is hard to find by itself"
+            placeholder="burnt with the cabin"
+            value={why}
+            onChange={(e) => setWhy(e.currentTarget.value)}
+          />
           <ul className="rows">
             {plan.harvest
               .filter((l) => due.untaken.includes(l.part.title))
@@ -87,6 +95,7 @@ export function Shell() {
                           label: '',
                           place: '',
                           fate: 'left-off',
+                          ...(why.trim() === '' ? {} : { note: why.trim() }),
                         },
                         revision: 0,
                       })

@@ -18,6 +18,7 @@ import { counted } from '@bay/core/units';
 import { PhotoPicker } from '../logbook/index.ts';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { FindIn, Fold, FormDialog, Trouble, useNarrow, words } from '../ui/index.ts';
+import { BagsAt } from './Bags.tsx';
 import styles from './parts.module.css';
 
 /** The next free number among labels of links. */
@@ -212,6 +213,7 @@ function Returns() {
               <p className="meta">
                 {def.when ? `${def.when}; ` : ''}by {def.gate.toLowerCase()} at the latest
               </p>
+              {!done && <BagsAt step={def.id} />}
             </div>
           </li>
         ))}

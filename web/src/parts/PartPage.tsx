@@ -59,7 +59,7 @@ export function PartPage() {
         {data.note} <Link to={`/jobs/${jobId}/donor`}>To the harvest of job {number}</Link>
       </p>
       <div className="no-print">
-        <History jobId={jobId} about={data.takeId} title={data.title} />
+        <History jobId={jobId} about={data.takeId || record.key} title={data.title} />
       </div>
     </div>
   );

@@ -1,2 +1,2 @@
-export { Bags } from './Bags.tsx';
+export { BagForm, Bags, BagsAt } from './Bags.tsx';
 export { LinkForm, Links } from './Links.tsx';

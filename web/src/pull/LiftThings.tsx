@@ -9,7 +9,6 @@ import { capital } from '@bay/core/units';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { FormDialog, measured, MeasuredInput, Trouble } from '../ui/index.ts';
 import type { Lift } from './useLift.ts';
-import styles from './pull.module.css';
 
 type Sort = LiftItem['sort'];
 
@@ -171,7 +170,7 @@ export function LiftThings({
   return (
     <>
       {own.length > 0 && (
-        <ul className={styles['things']} aria-label="Things of this lift">
+        <ul className="things" aria-label="Things of this lift">
           {own.map(([key, record]) => (
             <li key={key}>
               <span>{capital(itemWords(record.item))}</span>

@@ -141,7 +141,7 @@ export function SnagsAt({ step }: { step: string }) {
   const here = Object.entries(useRecords('snag')).filter(([, s]) => s.step === step && !s.removed);
   if (here.length === 0) return null;
   return (
-    <ul className={styles['things']} aria-label="Found otherwise here">
+    <ul className="things" aria-label="Found otherwise here">
       {here.map(([key, snag]) => (
         <Line key={key} recordKey={key} snag={snag} titled={false} />
       ))}
@@ -166,7 +166,7 @@ export function PlannedAgainstFound({ keys }: { keys: ReadonlySet<string> }) {
           {tasks.length > 0 ? `; ${counted(tasks.length, 'step')} out of its order` : ''}
         </span>
       </div>
-      <ul className={styles['things']}>
+      <ul className="things">
         {snags.map(([key, snag]) => (
           <Line key={key} recordKey={key} snag={snag} titled />
         ))}

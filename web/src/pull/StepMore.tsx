@@ -7,7 +7,7 @@ import { linkTitle } from '@bay/core/parts';
 import { stands } from '@bay/core/pull';
 import { SecondSignature } from '../crew/index.ts';
 import { History } from '../logbook/index.ts';
-import { LinkForm } from '../parts/index.ts';
+import { BagForm, BagsAt, LinkForm } from '../parts/index.ts';
 import { useJob, useRecords } from '../sheet/index.ts';
 import { dayWords, timeWords } from '../ui/index.ts';
 import type { Placed } from './useStep.ts';
@@ -54,8 +54,8 @@ export function StepRecord({ line, state, record, recordKey }: Placed) {
   );
 }
 
-/** What holds a step, or what is missing for it. */
-export function StepHeld({ state }: Placed) {
+/** What holds a step, or what is missing for it, and the bags that it wants. */
+export function StepHeld({ state, recordKey }: Placed) {
   return (
     <>
       {state.status === 'held' && <p className="meta ochre">Held: {heldWords(state)}</p>}
@@ -67,6 +67,7 @@ export function StepHeld({ state }: Placed) {
       {state.gates.length > 0 && state.status !== 'waived' && (
         <p className="meta ochre">Gate first: {state.gates.map(titleOf).join('; ')}</p>
       )}
+      {state.status !== 'other-way' && <BagsAt step={recordKey} />}
       {state.status === 'other-way' && (
         <p className="meta">
           {state.instead === undefined
@@ -84,6 +85,7 @@ export function StepMore(placed: Placed) {
   const { sheet, plan, mayWrite } = useJob();
   const { def } = line;
   const [freeing, setFreeing] = useState(false);
+  const [bagging, setBagging] = useState(false);
   const here = Object.values(useRecords('link')).filter((l) => l.step === recordKey && !l.dropped);
   const two = twoPeopleAt(def.id);
   const facts: readonly (readonly [name: string, words: string | undefined])[] = [
@@ -126,9 +128,15 @@ export function StepMore(placed: Placed) {
               Something comes off here
             </button>
           )}
+          {recordKey.startsWith('rm-') && (
+            <button type="button" className="plain-button small" onClick={() => setBagging(true)}>
+              Bag its bolts
+            </button>
+          )}
           <FoundOtherwise step={recordKey} />
         </div>
       )}
+      {bagging && <BagForm step={recordKey} close={() => setBagging(false)} />}
       {freeing && <LinkForm step={recordKey} close={() => setFreeing(false)} />}
       {record && <History jobId={sheet.job.id} about={recordKey} title={def.title} />}
     </div>

@@ -26,6 +26,7 @@ export function WhatIsLeft({ list }: { list: StepList }) {
   const pairs = openSteps.filter((l) => twoPeopleAt(l.def.id) !== undefined);
   const due = openSteps
     .flatMap((l) => list.states.get(l.def.id)!.waits.flatMap((w) => w.due ?? []))
+    .filter((on) => on.slice(0, 10) >= today())
     .sort()
     .at(-1);
   const ends = [left.chainLeast, left.most].map((m) => finishDay(m, aDay, today()));
@@ -43,7 +44,7 @@ export function WhatIsLeft({ list }: { list: StepList }) {
           {ends[0] === ends[1]
             ? dayWords(ends[0]!)
             : `between ${dayWords(ends[0]!)} (enough hands, all goes well) and ${dayWords(ends[1]!)} (one person, all at its most)`}
-          , without waits{due ? `; something is due ${dueWords(due)}` : ''}.
+          , without waits{due ? `; the last thing it waits for is due ${dueWords(due)}` : ''}.
           {left.unknown.length > 0 &&
             ` ${counted(left.unknown.length, 'step has', 'steps have')} no estimate and count as nothing.`}
         </p>

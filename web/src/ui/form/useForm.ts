@@ -73,10 +73,11 @@ export function useForm<V extends Typed, I = V>(options: FormOptions<V, I>): For
   const inputOf = (values: V): I => (sent ? sent(values) : (values as unknown as I));
   const ofFields = (sentences: Record<string, unknown>): Record<string, string> =>
     Object.fromEntries(
-      Object.entries(sentences).map(([path, sentence]) => [
-        names[path] ?? (path in begun ? path : path.split('.')[0]!),
-        String(sentence),
-      ]),
+      Object.entries(sentences).map(([path, sentence]) => {
+        // The server says of a record where in its data something is wrong; a form has the data alone.
+        const at = path.replace(/^data\./, '');
+        return [names[path] ?? names[at] ?? (at in begun ? at : at.split('.')[0]!), String(sentence)];
+      }),
     );
   const form = useLibraryForm<V>({
     initialValues: { ...begun, ...left?.values },
