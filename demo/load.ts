@@ -214,6 +214,11 @@ export async function loadDemo(db: Db, now: Date): Promise<boolean> {
         .insertInto('shop_rule')
         .values({ shop_id: shopId, id, line: JSON.stringify(line), condition: when, by_id: personId })
         .execute();
+    for (const [name, sort, left, top, wide, high, holds, dry] of demoShop.places)
+      await tx
+        .insertInto('store_place')
+        .values({ shop_id: shopId, id: randomUUID(), name, sort, left_at: left, top_at: top, wide, high, holds, dry })
+        .execute();
     for (const [question, side] of Object.entries(demoShop.schools))
       await tx.insertInto('shop_school').values({ shop_id: shopId, question, side, by_id: personId }).execute();
   });

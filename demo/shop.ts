@@ -43,4 +43,14 @@ export const demoShop = {
     },
   ],
   schools: { 'sch-clamps': 'sch-clamps-b', 'sch-fan-side': 'sch-fan-side-a', 'sch-mounts': 'sch-mounts-b' },
+  /** Places of the store as they stand on the floor: name, sort, from left and top, wide and deep, what it holds, dry. */
+  places: [
+    ['shelf C2', 'shelf', 0, 0, 7, 3, 20, true],
+    ['shelf C3', 'shelf', 7, 0, 7, 3, 20, true],
+    ['shelf C4', 'shelf', 14, 0, 7, 3, 12, true],
+    ['shelf D1', 'shelf', 0, 5, 7, 3, 12, true],
+    ['tray 3', 'box', 8, 5, 4, 3, null, true],
+    ['engine rack', 'rack', 24, 0, 6, 8, 4, true],
+    ['yard, row 2', 'yard', 32, 0, 8, 10, null, false],
+  ],
 } as const;

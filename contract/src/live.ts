@@ -22,6 +22,8 @@ export const change = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('rules') }),
   z.object({ kind: z.literal('crew') }),
   z.object({ kind: z.literal('suppliers') }),
+  /** Places of the store, and what moved with them. */
+  z.object({ kind: z.literal('store') }),
   /** Orders of the shop. */
   z.object({ kind: z.literal('orders') }),
   /** Quotes, payments, the account of a job. */

@@ -1,5 +1,15 @@
 import { z } from 'zod';
-import { bagReuses, labelPapers, linkFates, linkSorts, partConditions, partFates, partSources } from '@bay/core/parts';
+import {
+  bagReuses,
+  labelPapers,
+  linkFates,
+  linkSorts,
+  mapSide,
+  partConditions,
+  partFates,
+  partSources,
+  placeSorts,
+} from '@bay/core/parts';
 import type { LabelPaper } from '@bay/core/parts';
 import { command, endpoint, fileReply, id, line } from './endpoint.ts';
 import { act, amount, kind, text } from './kind.ts';
@@ -99,7 +109,7 @@ export type Stored = z.infer<typeof stored>;
 export const listStore = endpoint({
   method: 'get',
   path: '/api/store',
-  summary: 'What lies in the shop: found by words, by place, by job; a page by title',
+  summary: 'What lies in the shop: found by words, by place, by job; a page by title, units last',
   access: 'look',
   query: z.object({
     q: z.string().trim().max(80).default(''),
@@ -107,15 +117,55 @@ export const listStore = endpoint({
     jobId: id.optional(),
     /** Also what is gone, built in or went back on. */
     all: z.stringbool().default(false),
+    /** The last thing of the page before: whether it was a unit, its title and its id. */
+    afterSort: z.enum(['part', 'bag', 'unit']).optional(),
+    afterTitle: z.string().max(300).optional(),
+    afterId: id.optional(),
   }),
   reply: z.object({ things: z.array(stored), more: z.boolean() }),
 });
+
+const square = z.number().int().min(0, 'On the floor.').max(mapSide, 'On the floor.');
+/** A place of the store as it is drawn. */
+const drawnPlace = z.object({
+  name: line(60),
+  sort: z.enum(placeSorts),
+  left: square,
+  top: square,
+  wide: square.min(1, 'At least one square.'),
+  high: square.min(1, 'At least one square.'),
+  dry: z.boolean(),
+  holds: z.number().int().min(1, 'At least one.').max(9999, 'At most 9999.').nullable(),
+});
+export const storePlace = drawnPlace.extend({ id, revision: z.number() });
+export type StorePlace = z.infer<typeof storePlace>;
 export const listPlaces = endpoint({
   method: 'get',
   path: '/api/store/places',
-  summary: 'The places of the shop with how many things lie in each',
+  summary: 'The places of the shop with how many things lie in each, and the store as it is drawn',
   access: 'look',
-  reply: z.object({ places: z.array(z.object({ place: z.string(), things: z.number(), oldest: z.string() })) }),
+  reply: z.object({
+    places: z.array(z.object({ place: z.string(), things: z.number(), oldest: z.string() })),
+    drawn: z.array(storePlace),
+  }),
+});
+export const drawPlace = endpoint({
+  method: 'put',
+  path: '/api/store/map/:placeId',
+  summary: 'Draws a place of the store, moves or renames it; what lies in it is renamed with it',
+  access: 'work',
+  params: z.object({ placeId: id }),
+  body: drawnPlace.extend({ ...command, revision: z.number().int().min(0) }),
+  reply: z.object({ place: storePlace, moved: z.number() }),
+});
+export const erasePlace = endpoint({
+  method: 'delete',
+  path: '/api/store/map/:placeId',
+  summary: 'Takes a place off the drawing; what lies there keeps its place',
+  access: 'work',
+  params: z.object({ placeId: id }),
+  body: z.object({ ...command, revision: z.number().int().min(1) }),
+  reply: z.object({ erased: z.boolean() }),
 });
 export const movePlace = endpoint({
   method: 'post',

@@ -13,6 +13,9 @@ export const unitRoles = [
   'donor',
   'candidate',
   'candidate-gearbox',
+  'spare-gearbox',
+  'stand-in',
+  'stand-in-gearbox',
 ] as const;
 export type UnitRole = (typeof unitRoles)[number];
 
@@ -23,6 +26,9 @@ export const kindOfRole: Readonly<Record<UnitRole, UnitKind>> = {
   'own-engine': 'engine',
   candidate: 'engine',
   'candidate-gearbox': 'gearbox',
+  'spare-gearbox': 'gearbox',
+  'stand-in': 'engine',
+  'stand-in-gearbox': 'gearbox',
   gearbox: 'gearbox',
   'own-gearbox': 'gearbox',
   computer: 'computer',
@@ -33,4 +39,20 @@ export const kindOfRole: Readonly<Record<UnitRole, UnitKind>> = {
 export const stayingRoles: ReadonlySet<UnitRole> = new Set(['car', 'engine', 'gearbox', 'computer', 'loom']);
 
 /** Roles in which several serve one job at a time: those among which one is chosen. */
-export const severalRoles: ReadonlySet<UnitRole> = new Set(['candidate', 'candidate-gearbox']);
+export const severalRoles: ReadonlySet<UnitRole> = new Set(['candidate', 'candidate-gearbox', 'spare-gearbox']);
+
+export const roleWords: Readonly<Record<UnitRole, string>> = {
+  car: 'Car',
+  donor: 'Donor car',
+  engine: 'Engine',
+  gearbox: 'Gearbox',
+  computer: 'Engine unit',
+  loom: 'Loom',
+  'own-engine': "The car's own engine",
+  'own-gearbox': "The car's own gearbox",
+  candidate: 'Engine to choose from',
+  'candidate-gearbox': 'Gearbox to choose from',
+  'spare-gearbox': 'Another gearbox',
+  'stand-in': 'Stand-in engine',
+  'stand-in-gearbox': 'Stand-in gearbox',
+};

@@ -6,3 +6,4 @@ export { returnDefs } from './data/returns.ts';
 export type { ReturnDef } from './data/returns.ts';
 export * from './label-list.ts';
 export * from './bags.ts';
+export * from './store-map.ts';

@@ -124,6 +124,9 @@ function waitsOf(material: JobMaterial): Record<string, HeldFor[]> {
     const waitsFor = answer ? `a yes to "${what}", to which the answer was no` : `an answer to "${what}"`;
     for (const key of holds ?? []) hold(key, { waitsFor });
   }
+  // What was cut on a stand-in is cut on the real unit before that is painted.
+  for (const { kind, what, ended } of Object.values(recordsOf(material, 'provisional')))
+    if (kind === 'on-stand-in' && !ended) hold('bld-paint', { waitsFor: `the real unit too: ${what}` });
   for (const { step, held } of soakWaits(recordsOf(material, 'snag'))) hold(step, held);
   const { holding } = rollCall(recordsOf(material, 'link'));
   for (const what of holding)

@@ -8,7 +8,7 @@ import type { UnitRole } from '@bay/contract/jobs';
 import type { OwnQuote, paymentSorts, Quote } from '@bay/contract/money';
 import type { WorkKind } from '@bay/core/clock';
 import type { OrderSort } from '@bay/core/orders';
-import type { PartFate } from '@bay/core/parts';
+import type { PartFate, PlaceSort } from '@bay/core/parts';
 import type { StationId } from '@bay/core/jobs';
 
 type Stamp = ColumnType<Date, Date | string | undefined, Date | string>;
@@ -258,6 +258,19 @@ export interface Database {
     back_at: Stamp | null;
     revision: number;
     at: Stamp;
+  };
+  store_place: {
+    shop_id: string;
+    id: string;
+    name: string;
+    sort: PlaceSort;
+    left_at: number;
+    top_at: number;
+    wide: number;
+    high: number;
+    dry: boolean;
+    holds: number | null;
+    revision: Generated<number>;
   };
   kit_line: {
     shop_id: string;

@@ -1,3 +1,4 @@
+import { drawPlace } from '@bay/contract/parts';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { endpoints } from '@bay/contract/all';
 import * as crew from '@bay/contract/crew';
@@ -57,7 +58,25 @@ interface Ids {
   backId: string;
   ruleId: string;
   paymentId: string;
+  placeId: string;
 }
+
+let square = 0;
+/** A place of the store that lies over no other. */
+const aPlace = () => {
+  square += 1;
+  return {
+    name: `place ${square}`,
+    sort: 'box',
+    left: square % 40,
+    top: Math.floor(square / 40),
+    wide: 1,
+    high: 1,
+    dry: true,
+    holds: null,
+    revision: 0,
+  };
+};
 
 /** A job with something in it that every endpoint can be asked about; made anew for each call, so that calls do not meet. */
 async function material(shop: TestShop, by: Client): Promise<Ids> {
@@ -138,6 +157,8 @@ async function material(shop: TestShop, by: Client): Promise<Ids> {
     params: { jobId },
     body: body({ id: paymentId, sort: 'deposit', amount: 500, on: '2026-11-26' }) as never,
   });
+  const placeId = commandId();
+  await shop.manager.good(drawPlace, { params: { placeId }, body: body(aPlace()) as never });
   const ruleId = aRuleId();
   await shop.manager.good(keepShopRule, { body: body(aRule(ruleId)) as never });
   const [orderId, lineId, backId] = [commandId(), commandId(), commandId()];
@@ -162,6 +183,7 @@ async function material(shop: TestShop, by: Client): Promise<Ids> {
   return {
     ruleId,
     paymentId,
+    placeId,
     orderId,
     lineId,
     backId,
@@ -355,6 +377,8 @@ const calls: Record<string, (ids: Ids) => Input> = {
   labelsPdf: (i) => ({ params: { jobId: i.jobId } }),
   listPlaces: () => ({}),
   movePlace: () => ({ body: body({ from: 'Z9', to: 'Z9 below' }) }),
+  drawPlace: () => ({ params: { placeId: commandId() }, body: body(aPlace()) }),
+  erasePlace: (i) => ({ params: { placeId: i.placeId }, body: body({ revision: 1 }) }),
   changeStored: (i) => ({
     params: { sort: 'part', thingId: i.partId },
     body: body({ revision: 1, place: 'C3' }),
@@ -426,6 +450,7 @@ const wholeShop = new Set([
   'listStore',
   'listPlaces',
   'movePlace',
+  'drawPlace',
   'readYard',
   'countUnits',
   'readFinishedJobs',

@@ -1,5 +1,7 @@
+import { sql } from 'kysely';
+import { shortTitleOf } from '@bay/core/plan';
 import type { Tx } from '../db/connection.ts';
-import { badInput } from '../http/problem.ts';
+import { badInput, Refusal } from '../http/problem.ts';
 import { readInBays } from './store.ts';
 
 /** What is refused of a job with a sentence, since it would stand in the way of another or of the calendar. */
@@ -36,4 +38,26 @@ export async function refuseSecondBooking(tx: Tx, identity: string, looked: stri
     throw badInput({
       'car.identity': `${other.number} ${other.name} has this number and is open. If it is another car, say who looked, and at what.`,
     });
+}
+
+/** The car's own engine does not leave its job while what the new one needs of it is not taken. */
+export async function refuseKeptEngine(tx: Tx, jobId: string, unitId: string): Promise<void> {
+  const serves = await tx
+    .selectFrom('job_unit')
+    .select('role')
+    .where('job_id', '=', jobId)
+    .where('unit_id', '=', unitId)
+    .where('role', '=', 'own-engine')
+    .where('left_at', 'is', null)
+    .executeTakeFirst();
+  if (!serves) return;
+  const { rows } = await sql<{ status: string | null }>`
+    select data->>'status' as status from recorded where bearer_id = ${jobId} and kind = 'task' and key = 'rm-keep-list'`.execute(
+    tx,
+  );
+  if (!['done', 'waived'].includes(rows[0]?.status ?? ''))
+    throw new Refusal(
+      409,
+      `"${shortTitleOf('rm-keep-list')}" is open: the engine leaves when what the new one needs of it is taken, or when that step is called not needed.`,
+    );
 }

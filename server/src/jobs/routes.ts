@@ -7,7 +7,7 @@ import { noteChange, runCommand, writeLogEntry } from '../commands/run.ts';
 import type { Tx } from '../db/connection.ts';
 import { badInput, notFound, Refusal } from '../http/problem.ts';
 import type { Caller, Registry } from '../http/register.ts';
-import { refusePastDay, refuseSecondBooking, refuseTakenBay } from './refusals.ts';
+import { refuseKeptEngine, refusePastDay, refuseSecondBooking, refuseTakenBay } from './refusals.ts';
 import { signedBy } from './signing.ts';
 import { holdJob, readHead } from './store.ts';
 import { countUnits, insertUnit, putInRole, readUnit, readUnitPage } from './units.ts';
@@ -217,6 +217,7 @@ export function jobRoutes(on: Registry): void {
       // A job of another shop is not here, neither to come to nor to leave. Jobs are held before units, and in one order, by everybody.
       const jobIds = [body.leaveJobId, body.job?.jobId].filter((id) => id !== undefined && id !== '');
       for (const jobId of [...new Set(jobIds)].sort()) await holdJob(tx, jobId!);
+      if (body.leaveJobId) await refuseKeptEngine(tx, body.leaveJobId, params.unitId);
       const unit = await tx
         .updateTable('unit')
         .set({ place: body.place })

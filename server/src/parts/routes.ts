@@ -10,9 +10,10 @@ import { readHead } from '../jobs/store.ts';
 import { printLabels } from '../pdf/labels.ts';
 import { readNames, shownRow } from '../records/shown.ts';
 import { unstamped } from '../records/stamp.ts';
-import { announce } from '../live/events.ts';
 import { findRecord, writeRecord } from '../records/store.ts';
-import { lyingIn, readPlaces, readStore } from './store.ts';
+import { mapRoutes, readDrawn } from './map.ts';
+import { moveAll } from './move.ts';
+import { readPlaces, readStore } from './store.ts';
 
 type Data = Record<string, unknown>;
 
@@ -31,27 +32,24 @@ function changed(now: Data, { place, forJob, fate, goneTo, note }: Change): Data
 type Change = Pick<z.infer<typeof contract.changeStored.body>, 'place' | 'forJob' | 'fate' | 'goneTo' | 'note'>;
 
 export function partRoutes(on: Registry): void {
-  on.shop(contract.listStore, (tx, { query }) => readStore(tx, query));
+  on.shop(contract.listStore, (tx, { query }) => {
+    const { afterSort: sort, afterTitle: title, afterId: id, ...sought } = query;
+    const after = sort && title !== undefined && id ? { sort, title, id } : undefined;
+    return readStore(tx, { ...sought, after });
+  });
 
-  on.shop(contract.listPlaces, async (tx) => ({ places: await readPlaces(tx) }));
+  on.shop(contract.listPlaces, async (tx) => ({ places: await readPlaces(tx), drawn: await readDrawn(tx) }));
 
   on.shop(contract.movePlace, (tx, { body }, caller) =>
     runCommand(tx, caller, 'move-place', body, async () => {
       if (body.from === body.to) throw badInput({ to: 'It lies there already.' });
-      const all = await lyingIn(tx, body.from);
-      if (all.length > 500)
-        throw new Refusal(409, 'More than 500 things lie there. Move a part of them by search first.');
-      if (all.length === 0) throw new Refusal(409, `Nothing lies in ${body.from}.`);
-      // Jobs in the same turn always, so that two moves never wait for each other.
-      for (const { kind, jobId, key } of all) {
-        const { data, revision } = (await findRecord(tx, jobId, kind, key))!;
-        await writeRecord(tx, caller, { jobId, kind, key, data: { ...unstamped(data), place: body.to }, revision });
-      }
-      for (const jobId of new Set(all.map((t) => t.jobId)))
-        await announce(tx, { shopId: caller.shopId, jobId, by: caller.initials, changes: [{ kind: 'all' }] });
-      return { reply: { moved: all.length } };
+      const moved = await moveAll(tx, caller, body.from, body.to);
+      if (moved === 0) throw new Refusal(409, `Nothing lies in ${body.from}.`);
+      return { reply: { moved } };
     }),
   );
+
+  mapRoutes(on);
 
   on.shop(contract.labelsPdf, async (tx, { params: { jobId }, query, req }) => {
     const job = await readHead(tx, jobId);

@@ -1,5 +1,7 @@
 import {
   changeStored,
+  drawPlace,
+  erasePlace,
   labelsPdf,
   listPlaces,
   listStore,
@@ -373,6 +375,30 @@ const calls: [Endpoint, (t: Things) => Input][] = [
   [listStore, (t) => ({ query: { place: 'shelf 7', jobId: t.jobId } })],
   [labelsPdf, (t) => ({ params: { jobId: t.jobId } })],
   [listPlaces, () => ({})],
+  [
+    listStore,
+    (t) => ({
+      query: { afterSort: 'part', afterTitle: 'part 5', afterId: t.partId },
+    }),
+  ],
+  [
+    drawPlace,
+    () => ({
+      params: { placeId: commandId() },
+      body: body({
+        name: 'shelf 8',
+        sort: 'shelf',
+        left: 0,
+        top: 0,
+        wide: 6,
+        high: 3,
+        dry: true,
+        holds: 20,
+        revision: 0,
+      }),
+    }),
+  ],
+  [erasePlace, () => ({ params: { placeId: commandId() }, body: body({ revision: 1 }) })],
   [movePlace, () => ({ body: body({ from: 'nowhere at all', to: 'shelf 8' }) })],
   [
     changeStored,

@@ -126,7 +126,8 @@ export async function readAgain(client: QueryClient, event: LiveEvent): Promise<
     again(['account']);
   }
   if (has('unit') || has('job') || all) again(keys.units());
-  if (all || of(event, 'record').some((c) => c.record === 'part' || c.record === 'bag')) again(keys.store());
+  if (all || has('store') || of(event, 'record').some((c) => c.record === 'part' || c.record === 'bag'))
+    again(keys.store());
   if (all || has('clock') || of(event, 'record').some((c) => waitedFor.has(c.record))) again(keys.waiting);
   if (changes.length > 0) again(keys.bench);
   if (!jobId) return;

@@ -16,17 +16,9 @@ import { Purchases, usePurchases } from './Purchase.tsx';
 import { Shell } from './Shell.tsx';
 import { Besides, TickOff } from './TickOff.tsx';
 import { DonorWants } from './Wants.tsx';
-import { UnitForm } from '../units/index.ts';
+import { JobUnits } from '../units/index.ts';
 import { Because, dayWords, FindIn, Tabs, useNarrow, useTab } from '../ui/index.ts';
 import { StepList } from '../pull/index.ts';
-
-const unitRoles = [
-  ['donor', 'Donor car'],
-  ['engine', 'Engine'],
-  ['gearbox', 'Gearbox'],
-  ['computer', 'Engine unit'],
-  ['loom', 'Loom'],
-] as const;
 
 const tabs = {
   list: 'Harvest list',
@@ -40,7 +32,6 @@ export default function DonorBench() {
   const { sheet, plan, mayWrite } = useJob();
   const parts = useRecords('part');
   const [open, setOpen] = useState<string>();
-  const [adding, setAdding] = useState<(typeof unitRoles)[number][0]>();
   const [editing, setEditing] = useState<string>();
   const [tab, setTab] = useTab(tabs, 'list');
   const jobId = sheet.job.id;
@@ -82,39 +73,7 @@ export default function DonorBench() {
           </span>
         )}
       </div>
-      <div className="panel">
-        <table className="data">
-          <tbody>
-            {unitRoles.map(([role, name]) => {
-              const unit = sheet.units.find((u) => u.role === role);
-              return (
-                <tr key={role}>
-                  <td style={{ width: 130 }}>{name}</td>
-                  <td>
-                    {unit ? (
-                      <>
-                        <b>{unit.name}</b> <span className="quiet mono">{unit.identity}</span>, {unit.place}
-                      </>
-                    ) : (
-                      <button
-                        type="button"
-                        className="plain-button small bare"
-                        disabled={!mayWrite}
-                        onClick={() => setAdding(role)}
-                      >
-                        Add the {name.toLowerCase()}
-                      </button>
-                    )}
-                    {adding === role && !unit && (
-                      <UnitForm jobId={sheet.job.id} role={role} label={name} done={() => setAdding(undefined)} />
-                    )}
-                  </td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
-      </div>
+      <JobUnits />
       <Tabs names={tabs} at={tab} to={setTab}>
         {tab === 'list' && (
           <>

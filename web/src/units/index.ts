@@ -1,1 +1,2 @@
 export { UnitForm } from './UnitForm.tsx';
+export { JobUnits } from './JobUnits.tsx';

@@ -6,10 +6,14 @@ export const up = `
 alter table part add column came_from text check (came_from in ('donor', 'outgoing', 'supplier', 'breaker', 'customer', 'shelf')), add column came_of text, add column not_original text;
 create index part_like_it on part (shop_id, take_id) where fate = 'here' and take_id <> '';
 alter table bag add column step text, add column goes_at text, add column left_over integer check (left_over between 0 and 999), add column left_why text;
+drop index job_unit_one_in_role;
+create unique index job_unit_one_in_role on job_unit (shop_id, job_id, role) where left_at is null and role not in ('candidate', 'candidate-gearbox', 'spare-gearbox');
 create index record_donor_wants on record (shop_id, (data->>'takeId')) where kind = 'donor-want' and data->'ended' is null;
 create index record_reserved on record (shop_id, job_id, (data->>'partKey')) where kind = 'reservation';
 alter table money drop constraint money_kind_check;
 alter table money add constraint money_kind_check check (kind in ('kit', 'candidate', 'ask', 'donor-entry', 'way-out', 'quote-line', 'candidate-piece', 'arrival', 'part', 'purchase', 'donor-terms', 'reservation'));
+create index unit_in_place on unit (shop_id, place) where kind <> 'car';
+create index bag_by_what on bag (shop_id, what, id);
 create table store_place (
   shop_id uuid not null references shop, id uuid not null, name text not null, sort text not null check (sort in ('shelf', 'rack', 'box', 'bench', 'yard', 'shell')),
   left_at integer not null check (left_at between 0 and 39), top_at integer not null check (top_at between 0 and 39), wide integer not null check (wide between 1 and 40), high integer not null check (high between 1 and 40),
