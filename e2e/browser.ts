@@ -38,12 +38,16 @@ export class Browser {
   }
 
   /** A new device, or one that was put aside before with what it keeps. */
-  static async open(base: string, keptProfile?: string): Promise<Browser> {
+  static async open(
+    base: string,
+    keptProfile?: string,
+    more: readonly string[] = [],
+  ): Promise<Browser> {
     process.env['SE_MANAGER_PATH'] = '/bin/false';
     const profile = keptProfile ?? (await mkdtemp(join(tmpdir(), 'bay-browser-')));
     const options = new Options();
     options.setBinaryPath('/usr/bin/chromium');
-    options.addArguments(...flags, `--user-data-dir=${profile}`);
+    options.addArguments(...flags, ...more, `--user-data-dir=${profile}`);
     const driver = (await new Builder()
       .forBrowser('chrome')
       .setChromeOptions(options)

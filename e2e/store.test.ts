@@ -1,3 +1,4 @@
+import { Key } from 'selenium-webdriver';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openDesk } from './shop.ts';
 import type { Desk } from './shop.ts';
@@ -25,6 +26,12 @@ async function change(label: string, acts: () => Promise<void>): Promise<void> {
   await b.press('Keep', here);
 }
 
+/** The place that is being drawn takes the keys. */
+const focusIt = async (): Promise<void> => {
+  const it = await b.find('[aria-label="shelf E8: arrow keys move it, with shift they size it"]');
+  await b.driver.executeScript('arguments[0].focus()', it);
+};
+
 describe('the store', () => {
   it('is a list of places, and finds by three letters', async () => {
     await b.go('/store');
@@ -42,8 +49,27 @@ describe('the store', () => {
     await b.press('Move all of shelf E7');
     await b.type('To', 'shelf E8', '[role=dialog]');
     await b.press('It lies there now', '[role=dialog]');
-    await b.see('shelf E8', '[aria-label="Places of the shop"]');
+    await b.see('shelf E8', '[aria-label="Places that are not drawn"]');
     await b.see('C-101', here);
+  });
+
+  it('draws a place by keys, over no other, and what lies there goes with its name', async () => {
+    await b.press('Draw a place');
+    await b.type('Name of the place', 'shelf E8');
+    await focusIt();
+    await b.keys(Key.ARROW_LEFT, Key.ARROW_LEFT, Key.ARROW_LEFT, Key.ARROW_UP);
+    await b.press('Draw it');
+    await b.see('It lies over shelf C', '[aria-label="The store, drawn"]');
+    await focusIt();
+    await b.keys(...Array<string>(9).fill(Key.ARROW_DOWN));
+    await b.press('Draw it');
+    await b.see('shelf E8', '[aria-label="Places of the shop"]');
+    await b.press('Change shelf E8');
+    await b.type('Name of the place', 'shelf E9');
+    await b.press('Keep');
+    await b.see('shelf E9', '[aria-label="Places of the shop"]');
+    await b.go('/store?q=C-101');
+    await b.see('shelf E9', here);
   });
 
   it('keeps a part for a job, and does not let it be sold meanwhile', async () => {
@@ -55,6 +81,7 @@ describe('the store', () => {
     });
     await b.see('Job 0405 waits for', here);
     await b.choose('Kept for', 'no job');
+    await b.type('Note', 'its unit takes another pedal');
     await b.press('Keep', here);
     await b.see('Sold', here);
     await change('C-103', async () => {
@@ -62,6 +89,7 @@ describe('the store', () => {
     });
     await b.see('Say who has it now.', here);
     await b.type('Who has it now', 'a breaker in town');
+    await b.type('Note', 'one plug of it is cut');
     await b.press('Keep', here);
     await b.unseen('Say who has it now.', here);
   });

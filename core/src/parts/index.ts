@@ -7,3 +7,4 @@ export type { ReturnDef } from './data/returns.ts';
 export * from './label-list.ts';
 export * from './bags.ts';
 export * from './store-map.ts';
+export * from './label-path.ts';

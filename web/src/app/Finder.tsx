@@ -3,6 +3,7 @@ import { useDebouncedValue } from '@mantine/hooks';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useId, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
+import { labelPathOf } from '@bay/core/parts';
 import { find } from '@bay/contract/jobs';
 import type { JobSheet } from '@bay/contract/jobs';
 import { Dialog } from '../ui/index.ts';
@@ -62,7 +63,12 @@ export default function Finder({ close }: { close: () => void }) {
   const leadTo = ({ to, ...hit }: Found): Hit => ({ ...hit, go: () => void navigate(to) });
   const some = (all: readonly Hit[]): Hit[] =>
     words.length === 0 ? [] : all.filter((h) => holds(words, `${h.kind} ${h.title} ${h.detail}`)).slice(0, most);
+  const label = labelPathOf(typed);
   const hits: Hit[] = [
+    // A scanner types what stands on a label, and Enter.
+    ...(label === undefined
+      ? []
+      : [leadTo({ kind: 'label', title: 'What this label stands on', detail: label, to: label })]),
     ...some(known.map(leadTo)),
     // What was found for other words is not what is typed now.
     ...(q === '' || q !== typed.trim() ? [] : (found.data?.hits ?? []).map(leadTo)),

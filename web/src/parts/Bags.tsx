@@ -198,6 +198,7 @@ export function BagsAt({ step }: { step: string }) {
 function Line({ recordKey, bag, edit }: { recordKey: string; bag: BagRecord; edit: () => void }) {
   const { mayWrite } = useJob();
   const put = usePut();
+  const [back, setBack] = useState(false);
   return (
     <li className={`step ${bag.back ? 'done' : 'free'}`}>
       <button
@@ -223,6 +224,19 @@ function Line({ recordKey, bag, edit }: { recordKey: string; bag: BagRecord; edi
         </p>
         <Trouble of={put} />
       </div>
+      {!bag.back && mayWrite && (
+        <div className="actions">
+          <button
+            type="button"
+            className="plain-button small bare"
+            aria-label={`Some left over: bag ${bag.label}`}
+            onClick={() => setBack(true)}
+          >
+            Some left over
+          </button>
+        </div>
+      )}
+      {back && <BackForm recordKey={recordKey} bag={bag} close={() => setBack(false)} />}
     </li>
   );
 }

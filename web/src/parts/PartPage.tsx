@@ -1,7 +1,9 @@
 import { Button } from '@mantine/core';
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import type { QueryClient } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import type { PartRecord } from '@bay/core/parts';
+import type { JobSheet } from '@bay/contract/jobs';
 import { readPart } from '@bay/contract/parts';
 import { History } from '../logbook/index.ts';
 import { call, keys, sentenceOf } from '../api/index.ts';
@@ -9,10 +11,26 @@ import { dayWords, Failed, Loading } from '../ui/index.ts';
 import { QrSquare } from './QrSquare.tsx';
 import styles from './parts.module.css';
 
+/** The part as it stood on a job that was opened on this device. */
+function keptPart(client: QueryClient, partId: string) {
+  for (const [, sheet] of client.getQueriesData<JobSheet>({ queryKey: keys.job() })) {
+    const record = sheet?.records.find((r) => r.kind === 'part' && r.key === partId);
+    if (sheet && record) return { jobId: sheet.job.id, number: sheet.job.number, carName: sheet.job.carName, record };
+  }
+  return undefined;
+}
+
 /** What a label opens: the part, where it is, whose it is; and the label itself to print. */
 export function PartPage() {
   const { partId = '' } = useParams();
-  const part = useQuery({ queryKey: keys.part(partId), queryFn: () => call(readPart, { params: { partId } }) });
+  const client = useQueryClient();
+  const part = useQuery({
+    queryKey: keys.part(partId),
+    queryFn: () => call(readPart, { params: { partId } }),
+    // Without a network a label opens what this device read of its job.
+    initialData: () => keptPart(client, partId),
+    initialDataUpdatedAt: 0,
+  });
   const address = `${window.location.origin}/parts/${partId}`;
   if (part.isPending)
     return (
@@ -20,7 +38,7 @@ export function PartPage() {
         <Loading />
       </div>
     );
-  if (part.isError)
+  if (!part.data)
     return (
       <div className="page">
         <Failed sentence={sentenceOf(part.error)} again={() => void part.refetch()} />

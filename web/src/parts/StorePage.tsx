@@ -2,10 +2,12 @@ import { Button, TextInput } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
+import { labelPathOf } from '@bay/core/parts';
 import { listPlaces } from '@bay/contract/parts';
 import { call, keys, useRights } from '../api/index.ts';
 import { fromToday } from '../ui/index.ts';
+import { ScanLabel } from './ScanLabel.tsx';
 import { MovePlaceForm } from './MovePlaceForm.tsx';
 import { StoreList } from './StoreList.tsx';
 import { StoreMap } from './StoreMap.tsx';
@@ -15,6 +17,7 @@ import styles from './parts.module.css';
 export function StorePage() {
   const [params, setParams] = useSearchParams();
   const { mayWrite } = useRights();
+  const navigate = useNavigate();
   const [typed, setTyped] = useState(params.get('q') ?? '');
   const [q] = useDebouncedValue(typed.trim(), 150);
   const place = params.get('at') ?? '';
@@ -34,13 +37,20 @@ export function StorePage() {
       <div className="page-head">
         <h1>Store</h1>
         <span className="quiet">Parts, bags and units: where each lies, for which job it is kept</span>
-        <span className="right">
+        <span className="right row-actions">
+          <ScanLabel />
           <TextInput
             aria-label="Find what lies in the shop"
             placeholder="three letters, a label, a place"
             w={270}
             value={typed}
             onChange={(e) => setTyped(e.currentTarget.value)}
+            onKeyDown={(e) => {
+              const path = e.key === 'Enter' ? labelPathOf(typed) : undefined;
+              if (path === undefined) return;
+              setTyped('');
+              void navigate(path);
+            }}
           />
         </span>
       </div>

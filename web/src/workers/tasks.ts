@@ -1,3 +1,4 @@
+import readCode from 'jsqr';
 import { bestPosition, findPlans } from '@bay/core/fit';
 import type { FitOption, FitProblem, Plans, Position } from '@bay/core/fit';
 import { measureChoice } from '@bay/core/plan';
@@ -28,6 +29,9 @@ export const tasks = {
       return measureChoice(wish.input, choice, wish.terms);
     });
   },
+  /** What the square code in a picture says; nothing where none is seen. */
+  readCode: (picture: { pixels: Uint8ClampedArray; width: number; height: number }): string | undefined =>
+    readCode(picture.pixels, picture.width, picture.height)?.data,
   quoteRisk: (input: RiskInput | undefined, progress: Progress): Risk | undefined => input && riskOf(input, progress),
 } as const;
 
