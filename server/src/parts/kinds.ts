@@ -89,7 +89,7 @@ async function againstLeaving(tx: Tx, data: PartRecord, context: WriteContext<'p
       ? `${data.title} is not original (${data.notOriginal}): say in the note that the buyer knows.`
       : undefined;
   const against = wanted ?? altered ?? (await lastOfItsKind(tx, data, key));
-  if (against !== undefined) throw new Refusal(409, against, { fields: { 'data.note': 'Say it in a few words.' } });
+  if (against !== undefined) throw new Refusal(409, against, { fields: { 'data.note': against } });
 }
 
 export const partsKinds = [
