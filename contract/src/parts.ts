@@ -125,7 +125,11 @@ export const listStore = endpoint({
   reply: z.object({ things: z.array(stored), more: z.boolean() }),
 });
 
-const square = z.number().int().min(0, 'On the floor.').max(mapSide, 'On the floor.');
+const square = z
+  .number('Whole squares of the floor.')
+  .int('Whole squares of the floor.')
+  .min(0, 'On the floor.')
+  .max(mapSide, `The floor has ${mapSide} squares each way.`);
 /** A place of the store as it is drawn. */
 const drawnPlace = z.object({
   name: line(60),
@@ -135,7 +139,12 @@ const drawnPlace = z.object({
   wide: square.min(1, 'At least one square.'),
   high: square.min(1, 'At least one square.'),
   dry: z.boolean(),
-  holds: z.number().int().min(1, 'At least one.').max(9999, 'At most 9999.').nullable(),
+  holds: z
+    .number('A whole number.')
+    .int('Counted whole.')
+    .min(1, 'At least one.')
+    .max(9999, 'At most 9999.')
+    .nullable(),
 });
 export const storePlace = drawnPlace.extend({ id, revision: z.number() });
 export type StorePlace = z.infer<typeof storePlace>;

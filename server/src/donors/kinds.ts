@@ -163,7 +163,7 @@ export const donorsKinds = [
     kind: 'caught',
     logKind: 'fluid',
     describe: ({ from, system, litres, fate, where, on }) =>
-      `caught of the ${from}: ${litres} l ${fluidTitle(system)}, ${fate === 'kept' ? `kept at ${where}` : `handed to ${where}`}, ${on}`,
+      `caught of the ${from}: ${litres} L ${fluidTitle(system)}, ${fate === 'kept' ? `kept at ${where}` : `handed to ${where}`}, ${on}`,
   }),
   kindRule({
     kind: 'proof-run',

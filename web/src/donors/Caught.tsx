@@ -8,7 +8,7 @@ import { DateField } from '../ui/DateField.tsx';
 import { dayWords, FormDialog, measured, MeasuredInput, today } from '../ui/index.ts';
 
 const title = (id: FluidSystemId): string => fluidSystems.find((s) => s.id === id)!.title;
-const litres = (l: number): string => `${Math.round(l * 10) / 10} l`;
+const litres = (l: number): string => `${Math.round(l * 10) / 10} L`;
 
 export function CaughtForm({ close }: { close: () => void }) {
   const form = useRecordForm({
@@ -20,7 +20,7 @@ export function CaughtForm({ close }: { close: () => void }) {
       where: '',
       on: today(),
     },
-    sent: (v) => ({ ...v, from: 'donor', where: v.where.trim(), litres: measured(v.litres, 'l') }),
+    sent: (v) => ({ ...v, from: 'donor', where: v.where.trim(), litres: measured(v.litres, 'L') }),
   });
   return (
     <FormDialog title="A fluid was caught" submit="Keep" of={form} send={form.send} close={close}>
@@ -34,7 +34,7 @@ export function CaughtForm({ close }: { close: () => void }) {
           allowDeselect={false}
           {...form.field('system')}
         />
-        <MeasuredInput label="How much" unit="l" {...form.field('litres')} />
+        <MeasuredInput label="How much" unit="L" {...form.field('litres')} />
         <Select
           label="What becomes of it"
           data={[

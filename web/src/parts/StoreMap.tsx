@@ -1,4 +1,4 @@
-import { Button, Checkbox, NumberInput, Select, TextInput } from '@mantine/core';
+import { Button, Checkbox, Select, TextInput } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { freeSpot, fullness, mapSide, onFloor, placeSorts, placeSortWords } from '@bay/core/parts';
@@ -24,6 +24,19 @@ const boxStyle = (b: PlaceBox, rows: number) => ({
   width: share(b.wide, mapSide),
   height: share(b.high, rows),
 });
+
+type TypedBox = Record<keyof PlaceBox, string>;
+const typedBox = (b: PlaceBox): TypedBox => ({
+  left: String(b.left),
+  top: String(b.top),
+  wide: String(b.wide),
+  high: String(b.high),
+});
+function boxTyped(typed: TypedBox, otherwise: PlaceBox): PlaceBox {
+  const side = (field: keyof PlaceBox): number =>
+    /^\d+$/.test(typed[field].trim()) ? Number(typed[field]) : otherwise[field];
+  return { left: side('left'), top: side('top'), wide: side('wide'), high: side('high') };
+}
 
 /** One place on the floor: its name, how much lies there of what it holds. */
 function PlaceFace({ place, lying }: { place: StorePlace; lying: Lying | undefined }) {
@@ -77,23 +90,25 @@ export function PlaceForm({
       name: place?.name ?? '',
       sort: place?.sort ?? 'shelf',
       dry: place?.dry ?? true,
-      holds: place?.holds ?? '',
-      left: spot.left,
-      top: spot.top,
-      wide: spot.wide,
-      high: spot.high,
+      holds: place === undefined || place.holds === null ? '' : String(place.holds),
+      ...typedBox(spot),
     },
     command: drawPlace,
     sent: (v) => ({
       ...v,
       name: v.name.trim(),
-      holds: v.holds === '' ? null : Number(v.holds),
+      holds: v.holds.trim() === '' ? null : Number(v.holds),
+      left: Number(v.left),
+      top: Number(v.top),
+      wide: Number(v.wide),
+      high: Number(v.high),
       revision: place?.revision ?? 0,
     }),
   });
-  const box: PlaceBox = onFloor(form.values);
+  // What is no number yet leaves the place where it was drawn last.
+  const box: PlaceBox = onFloor(boxTyped(form.values, spot));
   const rows = Math.min(mapSide, rowsOf([...others, box]) + 3);
-  const lay = (next: PlaceBox): void => form.set(onFloor(next));
+  const lay = (next: PlaceBox): void => form.set(typedBox(onFloor(next)));
   const over = (sizes: boolean) => ({
     onPointerDown: (e: React.PointerEvent) => {
       e.stopPropagation();
@@ -127,15 +142,8 @@ export function PlaceForm({
     );
   };
   const read = () => client.invalidateQueries({ queryKey: keys.store() });
-  const number = (field: 'left' | 'top' | 'wide' | 'high', label: string) => (
-    <NumberInput
-      label={label}
-      min={field === 'left' || field === 'top' ? 0 : 1}
-      max={mapSide}
-      value={form.values[field]}
-      error={form.field(field).error}
-      onChange={(v) => typeof v === 'number' && lay({ ...box, [field]: v })}
-    />
+  const number = (field: keyof PlaceBox, label: string) => (
+    <TextInput label={label} inputMode="numeric" {...form.field(field)} classNames={{ input: 'mono' }} />
   );
   return (
     <Form
@@ -177,14 +185,12 @@ export function PlaceForm({
           allowDeselect={false}
           {...form.field('sort')}
         />
-        <NumberInput
+        <TextInput
           label="Holds so many things"
           description="Left empty where nobody counts"
-          min={1}
-          max={9999}
-          value={form.values.holds}
-          error={form.field('holds').error}
-          onChange={(v) => form.set({ holds: v })}
+          inputMode="numeric"
+          {...form.field('holds')}
+          classNames={{ input: 'mono' }}
         />
         {number('left', 'From the left')}
         {number('top', 'From the top')}

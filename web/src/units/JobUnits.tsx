@@ -74,7 +74,7 @@ export function JobUnits() {
             w={330}
             data={free.map((value) => ({ value, label: roleWords[value] }))}
             value={adding && others.includes(adding) ? adding : null}
-            onChange={(role) => setAdding((role ?? undefined) as UnitRole | undefined)}
+            onChange={(role) => setAdding((role ?? undefined))}
           />
         </div>
       )}
