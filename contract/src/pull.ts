@@ -8,6 +8,7 @@ const place = amount.min(-3000, 'Within 3 m of the bell face.').max(3000, 'Withi
 
 const named = text(80).min(2, 'Say what it is.');
 const mass = amount.positive('It weighs more than nothing.').max(5000, 'At most 5 t.');
+const reach = amount.positive('It reaches farther than nothing.').max(10_000, 'At most 10 m.');
 const rise = amount.min(0, 'Not less than nothing.').max(3000, 'At most 3 m.');
 /** A place along a car, mm behind its front axle. */
 const along = amount.min(-2000, 'Within the car.').max(8000, 'Within the car.');
@@ -75,6 +76,20 @@ export const pullKinds = {
           on: z.enum(gearPlaces),
           ratingKg: mass,
         }),
+        z
+          .object({
+            sort: z.literal('crane'),
+            what: named,
+            plate: z
+              .array(z.object({ reachMm: reach, kg: mass }))
+              .min(1, 'Write at least one reach of its plate.')
+              .max(8, 'At most eight reaches.'),
+            reachMm: reach,
+          })
+          .refine((c) => c.plate.every((a) => c.plate.every((b) => b.reachMm <= a.reachMm || b.kg <= a.kg)), {
+            path: ['plate'],
+            message: 'No crane carries more the farther it reaches.',
+          }),
         z.object({ sort: z.literal('clears'), what: named, needMm: rise, hasMm: rise }),
         z
           .object({ sort: z.literal('stands'), frontMm: along, rearMm: along, leavesMm: along })

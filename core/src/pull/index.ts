@@ -11,5 +11,6 @@ export type { WorkPlace } from './data/places.ts';
 export * from './records.ts';
 export * from './snags.ts';
 export * from './remaining.ts';
+export * from './bay-round.ts';
 export * from './lift.ts';
 export * from './lift-items.ts';

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { FactBook, FactSource, FactValue } from '../rules/book.ts';
-import { itemsOf, liftPlan, noItems } from './index.ts';
+import { craneCarries } from '../sums/index.ts';
+import { itemsOf, liftPlan, liftStops, noItems } from './index.ts';
 import type { LiftCase, LiftItem, LiftItems, LiftPlan } from './index.ts';
 
 const book = (
@@ -160,5 +161,42 @@ describe('the things of one lift', () => {
     expect(said(lift(items))).toContain(
       'look: 1 thing of this lift written for another engine: not counted',
     );
+  });
+});
+
+describe('a crane by the plate on it', () => {
+  const plate = [
+    { reachMm: 900, kg: 1000 },
+    { reachMm: 1200, kg: 700 },
+    { reachMm: 1500, kg: 400 },
+  ];
+  // A plate of a shop crane with three holes: facts of the trade, common practice, no source.
+  it.each([
+    [900, 1000],
+    [901, 700],
+    [1200, 700],
+    [1500, 400],
+    [500, 1000],
+    [1501, undefined],
+  ])('at %d mm carries %s kg: between two holes the farther one counts', (reach, kg) =>
+    expect(craneCarries(plate, reach)).toBe(kg),
+  );
+  it('refuses a plate that carries more the farther it reaches, and an empty one', () => {
+    expect(() => craneCarries([...plate, { reachMm: 1800, kg: 900 }], 900)).toThrow(RangeError);
+    expect(() => craneCarries([], 900)).toThrow(RangeError);
+  });
+  it('refuses the lift under its load and reserve, and beyond its longest reach', () => {
+    const unit = book({ 'eng-mass': { value: 330 } });
+    const stops = (reachMm: number) =>
+      liftStops({
+        unit,
+        job: new Map(),
+        rig: undefined,
+        comesIn: false,
+        items: { ...noItems, crane: [{ sort: 'crane', what: 'shop crane', plate, reachMm }] },
+      } as never);
+    expect(stops(1200)).toEqual([]);
+    expect(stops(1400).join()).toMatch(/^Shop crane carries 400 kg at 1400 mm; .* too much/);
+    expect(stops(1600).join()).toMatch(/beyond the longest reach on its plate/);
   });
 });

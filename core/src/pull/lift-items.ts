@@ -1,6 +1,6 @@
 import type { FactSource } from '../rules/book.ts';
 import { Sum } from '../rules/sum.ts';
-import { carOnStands, gearWords, ratingLeft } from '../sums/index.ts';
+import { carOnStands, craneCarries, gearWords, ratingLeft } from '../sums/index.ts';
 import { capital, formatMeasure } from '../units/index.ts';
 import type { LiftItem, LiftItemRecord, MassKnown } from './records.ts';
 
@@ -23,6 +23,7 @@ export type ItemOf<S extends LiftItem['sort']> = Extract<LiftItem, { sort: S }>;
 export interface LiftItems {
   hangs: readonly ItemOf<'hangs'>[];
   carries: readonly ItemOf<'carries'>[];
+  crane: readonly ItemOf<'crane'>[];
   clears: readonly ItemOf<'clears'>[];
   /** What was written last. */
   stands: ItemOf<'stands'> | undefined;
@@ -30,7 +31,7 @@ export interface LiftItems {
   ofAnother: number;
 }
 
-export const noItems: LiftItems = { hangs: [], carries: [], clears: [], stands: undefined, ofAnother: 0 };
+export const noItems: LiftItems = { hangs: [], carries: [], crane: [], clears: [], stands: undefined, ofAnother: 0 };
 
 /** The things of one lift of one engine; what was taken back does not count. */
 export function itemsOf(
@@ -49,6 +50,7 @@ export function itemsOf(
   return {
     hangs: of('hangs'),
     carries: of('carries'),
+    crane: of('crane'),
     clears: of('clears'),
     stands: stands?.sort === 'stands' ? stands : undefined,
     ofAnother: all.length - own.length,
@@ -64,6 +66,8 @@ export function itemWords(item: LiftItem): string {
       return `hangs with it: ${item.what}, ${formatMeasure(item.massKg, 'kg')} ${massKnownWords[item.known]}, ${mm(item.x)} ahead and ${mm(item.z)} up`;
     case 'carries':
       return `carries: ${item.what}, ${gearWords[item.gear]} at ${item.on === 'hook' ? 'the hook' : `the ${item.on} leg`}, plate ${formatMeasure(item.ratingKg, 'kg')}`;
+    case 'crane':
+      return `${item.what}, used at ${mm(item.reachMm)}; plate ${item.plate.map((r) => `${mm(r.reachMm)} ${formatMeasure(r.kg, 'kg', 0)}`).join(', ')}`;
     case 'clears':
       return `to clear: ${item.what}, ${mm(item.needMm)} wanted, ${mm(item.hasMm)} there`;
     case 'stands':
@@ -84,6 +88,19 @@ export const hungAt = ({ what, x, z, known }: ItemOf<'hangs'>, axis: 'x' | 'z'):
     },
     sources[known] === 'assumed' ? 'assumed' : 'measured',
   );
+
+/** What a crane carries at the reach it is used at, by its plate; nothing beyond its longest reach. */
+export function craneRating({ what, plate, reachMm }: ItemOf<'crane'>): Sum | undefined {
+  const kg = craneCarries(plate, reachMm);
+  return kg === undefined
+    ? undefined
+    : Sum.of({
+        label: `${capital(what)} at ${mm(reachMm)}`,
+        value: kg,
+        unit: 'kg',
+        basis: 'its plate, next longer reach',
+      });
+}
 
 /** What is left of the plate of an element as it is used here, less what it carries. */
 export function ratingOver(item: ItemOf<'carries'>, pull: Sum, offUprightDeg: number): { left: Sum; kept: number } {

@@ -8,7 +8,7 @@ import { flattestLegDeg, gearboxBalance, gearWords, hookAheadMm, hungOnTwoLegs, 
 import type { HungLoad, LiftPoint } from '../sums/index.ts';
 import { capital, counted, formatMeasure } from '../units/index.ts';
 import { hoistLeftOver } from './hoist.ts';
-import { hungAt, hungMass, noItems, onStands, ratingOver } from './lift-items.ts';
+import { craneRating, hungAt, hungMass, noItems, onStands, ratingOver } from './lift-items.ts';
 import type { ItemOf, LiftItems } from './lift-items.ts';
 import type { RigRecord } from './records.ts';
 
@@ -339,20 +339,40 @@ function hookFindings(at: Hung, load: Load, rig: NonNullable<LiftCase['rig']>): 
     : [turns];
 }
 
-function hoistFinding({ job }: LiftCase, load: Load): LiftFinding {
-  const rating = known(job, 'rec-install-path', 'hoist-rating-at-boom-place');
-  if (!rating) return { word: 'not-known', said: 'What the hoist carries at this boom place is not written' };
-  if (!load.mass) return { word: 'not-known', said: 'What it weighs is not known, so no hoist can be held against it' };
+/** A hoist for so much against the load and its reserve. */
+function carriedBy(who: string, where: string, rating: Sum, load: Load): LiftFinding {
+  if (!load.mass)
+    return {
+      word: 'not-known',
+      said: `What it weighs is not known, so ${who.toLowerCase()} cannot be held against it`,
+    };
   const left = hoistLeftOver(rating, load.mass);
   const firm = isFirm(left) && !load.missing.includes('whether the gearbox goes with it');
   return {
     word: left.value < 0 ? 'stop' : firm ? 'goes-on' : 'not-known',
     said:
       left.value < 0
-        ? `The hoist carries ${kg(rating)} at this boom place; ${kg(load.mass)} and a reserve are ${formatMeasure(-left.value, 'kg', 0)} too much`
-        : `${kg(load.mass)} hang on a hoist for ${kg(rating)}`,
+        ? `${who} carries ${kg(rating)} ${where}; ${kg(load.mass)} and a reserve are ${formatMeasure(-left.value, 'kg', 0)} too much`
+        : `${kg(load.mass)} hang on ${who.toLowerCase()} for ${kg(rating)}`,
     sum: left,
   };
+}
+
+/** What hoist and crane carry where they are used: a plate that was written hole by hole stands for the fact. */
+function hoistFindings({ job, items }: LiftCase, load: Load): LiftFinding[] {
+  const rating = known(job, 'rec-install-path', 'hoist-rating-at-boom-place');
+  const cranes = (items ?? noItems).crane;
+  const byPlate = cranes.map((crane): LiftFinding => {
+    const at = craneRating(crane);
+    const where = `at ${formatMeasure(crane.reachMm, 'mm', 0)}`;
+    return at
+      ? carriedBy(capital(crane.what), where, at, load)
+      : { word: 'stop', said: `${capital(crane.what)} is used ${where}, beyond the longest reach on its plate` };
+  });
+  if (rating) return [carriedBy('The hoist', 'at this boom place', rating, load), ...byPlate];
+  return byPlate.length > 0
+    ? byPlate
+    : [{ word: 'not-known', said: 'What the hoist carries at this boom place is not written' }];
 }
 
 /** The load, how it hangs where somebody wrote where the slings hold, and what is to be minded about it, the worst first. */
@@ -364,7 +384,7 @@ function lookedAt(lift: LiftCase): { load: Load; at: Hung | undefined; findings:
   const rig = other ? undefined : lift.rig;
   const at = rig ? hang(rig, load) : undefined;
   const findings: LiftFinding[] = [
-    hoistFinding(lift, load),
+    ...hoistFindings(lift, load),
     ...(rig && at
       ? [
           ...hookFindings(at, load, rig),

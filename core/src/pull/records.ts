@@ -52,12 +52,19 @@ export const massKnown = ['weighed', 'looked-up', 'estimated'] as const;
 export type MassKnown = (typeof massKnown)[number];
 export const gearPlaces = ['hook', 'front', 'rear'] as const;
 
+export interface PlateRow {
+  reachMm: number;
+  kg: number;
+}
+
 /** A thing of a lift, in the datum of the engine where it has a place. */
 export type LiftItem =
   /** Left on the unit, or in it: it counts with its mass at its place. */
   | { sort: 'hangs'; what: string; massKg: number; x: number; z: number; known: MassKnown }
   /** One element of the gear, with the rating on its plate, kg. */
   | { sort: 'carries'; what: string; gear: GearSort; on: (typeof gearPlaces)[number]; ratingKg: number }
+  /** The plate of a crane or hoist, hole by hole: what it carries at each reach; and the reach it is used at, mm and kg. */
+  | { sort: 'crane'; what: string; plate: readonly PlateRow[]; reachMm: number }
   /** So much rise is wanted to clear it, and so much is there, mm. */
   | { sort: 'clears'; what: string; needMm: number; hasMm: number }
   /** Front and rear supports of the car, and where what leaves balances, mm behind the front axle. */

@@ -79,3 +79,16 @@ export function carOnStands(c: CarOnStands): { before: Balance; after: Balance }
   const moment = c.rearKg * c.wheelbaseMm;
   return { before: at(mass, moment), after: at(mass - c.leavesKg, moment - c.leavesKg * c.leavesMm) };
 }
+
+/**
+ * What a crane carries at a reach by the rows of its plate, kg: the row of that reach, or of the next longer one, since nothing is
+ * carried over between two holes. Nothing where the reach is beyond the longest. Refuses a plate without rows, and one that carries
+ * more the farther it reaches. Reaches in mm. Common practice, no source; the plate itself is the maker's.
+ */
+export function craneCarries(plate: readonly { reachMm: number; kg: number }[], reachMm: number): number | undefined {
+  const rows = [...plate].sort((a, b) => a.reachMm - b.reachMm);
+  if (rows.length === 0) throw new RangeError('A plate has at least one row.');
+  if (rows.some((r, i) => i > 0 && r.kg > rows[i - 1]!.kg))
+    throw new RangeError('No crane carries more the farther it reaches.');
+  return rows.find((r) => r.reachMm >= reachMm)?.kg;
+}

@@ -1,5 +1,5 @@
 import { Button, Select, TextInput } from '@mantine/core';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import type { ReactNode } from 'react';
 import { gearPlaces, itemWords, massKnown, massKnownWords } from '@bay/core/pull';
 import type { LiftItem, LiftItemRecord, MassKnown } from '@bay/core/pull';
@@ -20,6 +20,7 @@ const asked = {
     ['z', 'Above the crank', 'mm'],
   ],
   carries: [['ratingKg', 'Rating on its plate', 'kg']],
+  crane: [['reachMm', 'Reach it is used at', 'mm']],
   clears: [
     ['needMm', 'Rise it wants', 'mm'],
     ['hasMm', 'Rise that is there', 'mm'],
@@ -34,6 +35,7 @@ const asked = {
 const sortWords: Readonly<Record<Sort, string>> = {
   hangs: 'Hangs with it: accessory, transfer case, fluid',
   carries: 'Carries it: sling, shackle, eye, leveller',
+  crane: 'Plate of a crane or hoist, reach by reach',
   clears: 'Must be cleared: studs, panel',
   stands: 'What the car stands on',
 };
@@ -41,7 +43,18 @@ const placeWords = { hook: 'at the hook', front: 'front leg', rear: 'rear leg' }
 const choices = <T extends string>(of: readonly T[], words: Readonly<Record<T, string>>) =>
   of.map((value) => ({ value, label: capital(words[value]) }));
 
+/** The rows of a plate that are asked for. */
+const plateRows = [0, 1, 2, 3] as const;
+const rowFields = (i: number): readonly [reach: string, kg: string] => [`reach${i}`, `kg${i}`];
+
 type Field = (typeof asked)[Sort][number][0];
+
+/** The rows of a plate that were written: a row counts where either of its two is there. */
+const plateOf = (typed: Readonly<Record<string, unknown>>) =>
+  plateRows.flatMap((i) => {
+    const [reach, kg] = rowFields(i).map((field) => String(typed[field]));
+    return `${reach}${kg}`.trim() === '' ? [] : [{ reachMm: measured(reach!, 'mm'), kg: measured(kg!, 'kg') }];
+  });
 
 /** A thing of the lift, written by people. */
 export function LiftThingForm({
@@ -57,24 +70,37 @@ export function LiftThingForm({
   now?: LiftItemRecord;
   close: () => void;
 }) {
-  const before: Partial<Record<string, string | number>> = now?.item ?? {};
-  const shown = (field: Field, unit: string): string => (before[field] === undefined ? '' : `${before[field]} ${unit}`);
+  const before: Partial<Record<string, unknown>> = now?.item ?? {};
+  const shown = (field: Field, unit: string): string =>
+    before[field] === undefined ? '' : `${before[field] as number} ${unit}`;
   const fields = Object.fromEntries(
     Object.values(asked)
       .flat()
       .map(([field, , unit]) => [field, shown(field, unit)]),
   ) as Record<Field, string>;
+  const plate = now?.item.sort === 'crane' ? now.item.plate : [];
+  const plateTyped: Record<string, string> = Object.fromEntries(
+    plateRows.flatMap((i) => {
+      const [reach, kg] = rowFields(i);
+      const row = plate[i];
+      return [
+        [reach, row ? `${row.reachMm} mm` : ''],
+        [kg, row ? `${row.kg} kg` : ''],
+      ];
+    }),
+  );
   const form = useRecordForm({
     kind: 'lift-item',
     key: recordKey,
     about: recordKey ?? `thing of the lift ${lift}`,
     initial: {
       sort: now?.item.sort ?? 'hangs',
-      what: String(before['what'] ?? ''),
+      what: (before['what'] ?? '') as string,
       known: (before['known'] ?? 'weighed') as MassKnown,
       gear: (before['gear'] ?? 'sling') as GearSort,
       on: (before['on'] ?? 'front') as (typeof gearPlaces)[number],
       ...fields,
+      ...plateTyped,
     },
     sent: (v) => ({
       lift,
@@ -83,16 +109,22 @@ export function LiftThingForm({
         sort: v.sort,
         ...(v.sort === 'stands' ? {} : { what: v.what.trim() }),
         ...(v.sort === 'hangs' ? { known: v.known } : {}),
+        ...(v.sort === 'crane' ? { plate: plateOf(v) } : {}),
         ...(v.sort === 'carries' ? { gear: v.gear, on: v.on } : {}),
         ...Object.fromEntries(asked[v.sort].map(([field, , unit]) => [field, measured(v[field], unit)])),
       },
     }),
-    names: Object.fromEntries(
-      (['what', 'known', 'gear', 'on', ...(Object.keys(fields) as Field[])] as const).map((field) => [
+    names: Object.fromEntries([
+      ...(['what', 'known', 'gear', 'on', ...(Object.keys(fields) as Field[])] as const).map((field) => [
         `item.${field}`,
         field,
       ]),
-    ),
+      ['item.plate', 'reach0'],
+      ...plateRows.flatMap((i) => [
+        [`item.plate.${i}.reachMm`, rowFields(i)[0]],
+        [`item.plate.${i}.kg`, rowFields(i)[1]],
+      ]),
+    ]),
   });
   const { sort } = form.values;
   return (
@@ -114,7 +146,7 @@ export function LiftThingForm({
       {sort !== 'stands' && (
         <TextInput
           label="Name"
-          placeholder={{ hangs: 'alternator', carries: 'front eye', clears: 'mount stud' }[sort]}
+          placeholder={{ hangs: 'alternator', carries: 'front eye', crane: 'shop hoist', clears: 'mount stud' }[sort]}
           {...form.field('what')}
         />
       )}
@@ -128,6 +160,16 @@ export function LiftThingForm({
         {asked[sort].map(([field, label, unit]) => (
           <MeasuredInput key={field} label={label} unit={unit} {...form.field(field)} />
         ))}
+        {sort === 'crane' &&
+          plateRows.map((i) => {
+            const [reach, kg] = rowFields(i) as readonly ['what', 'what'];
+            return (
+              <Fragment key={i}>
+                <MeasuredInput label={`Plate, reach ${i + 1}`} unit="mm" {...form.field(reach)} />
+                <MeasuredInput label={`carries there, ${i + 1}`} unit="kg" {...form.field(kg)} />
+              </Fragment>
+            );
+          })}
         {sort === 'hangs' && (
           <Select
             label="Mass known by"
@@ -142,6 +184,7 @@ export function LiftThingForm({
           {
             hangs: 'From the centre of the crank at the bell face; behind it and below it with a minus.',
             carries: 'An eye bolt keeps little of its plate when the leg leans; what carries least decides.',
+            crane: 'Between two reaches the longer one counts; beyond the longest nothing is lifted.',
             clears: 'As the unit hangs: 64 mm of stud want 64 mm of rise before anything moves sideways.',
             stands: 'Ahead of the front axle with a minus. Axle masses and wheelbase stand among the facts of the car.',
           }[sort]

@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import { useJob } from '../sheet/index.ts';
 import { Bags, Links } from '../parts/index.ts';
 import { JobSchools } from '../schools/index.ts';
+import { BayRound } from './BayRound.tsx';
 import { LiftPanel } from './LiftPanel.tsx';
 import { StepList } from './StepList.tsx';
 
@@ -21,6 +22,7 @@ export default function PullBench() {
           <Link to={`/jobs/${sheet.job.id}/facts?of=own-engine`}>Add it at Facts</Link>.
         </p>
       )}
+      <BayRound />
       <StepList of="pull" />
       <Links of="off" />
       <Bags />
