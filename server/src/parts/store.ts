@@ -68,11 +68,15 @@ export async function readStore(
 
 /** Places with how much lies in each: parts and bags that are here, and units; by name. */
 export async function readPlaces(tx: Tx): Promise<{ place: string; things: number; oldest: string }[]> {
+  // A unit that stands in a car or a bay makes no place of the store by that; one on a shelf counts on it.
   const { rows } = await sql<{ place: string; things: number; oldest: Date }>`
-    select place, sum(n)::int as things, min(oldest) as oldest from (
+    with lying as (
       select place, count(*) as n, min(at) as oldest from part where fate = 'here' and place <> '' group by place
-      union all select place, count(*), min(at) from bag where back_at is null and place is not null and place <> '' group by place
-      union all select place, count(*), min(created_at) from unit where kind <> 'car' and place <> '' group by place) all_places
+      union all select place, count(*), min(at) from bag where back_at is null and place is not null and place <> '' group by place),
+    known as (select place from lying union select name from store_place)
+    select place, sum(n)::int as things, min(oldest) as oldest from (
+      select * from lying
+      union all select place, count(*), min(created_at) from unit where kind <> 'car' and place in (select place from known) group by place) all_places
     group by place order by place limit 400`.execute(tx);
   return rows.map(({ oldest, ...row }) => ({ ...row, oldest: oldest.toISOString() }));
 }

@@ -280,3 +280,74 @@ describe('a step that waits for a part', () => {
     );
   });
 });
+
+describe('what is found otherwise than planned', () => {
+  const found = (over: Data = {}) => ({
+    step: 'rm-exhaust-front',
+    sort: 'stuck',
+    what: 'two studs will not turn',
+    ways: ['soak'],
+    soakHours: 12,
+    ...over,
+  });
+  const write = async (data: Data) => {
+    const key = commandId();
+    return { key, answer: await put('snag', key, data) };
+  };
+  it('soaks until its hours are over; another way before that is said', async () => {
+    const { key, answer } = await write(found());
+    expect(answer.status).toBe(200);
+    const early = await put('snag', key, found({ ended: { how: 'came free' } }), 1);
+    expect(early.status).toBe(409);
+    expect(early.problem.title).toMatch(/^It soaks until \d{4}-/);
+    const other = found({ ways: ['heat'], soakHours: undefined, ended: { how: 'came with heat' } });
+    expect((await put('snag', key, other, 1)).status).toBe(200);
+    expect((await record('snag', key))!.data).toMatchObject({ ended: { how: 'came with heat' } });
+  });
+  it('its hold comes to every door of the step, and ends with it', async () => {
+    const { key } = await write(found({ step: 'rm-o2-plugs' }));
+    for (const answer of [
+      await put('task', 'rm-o2-plugs', { status: 'on-it' }),
+      await line('started: oxygen sensors unplugged'),
+    ])
+      expect(answer.problem.title).toMatch(/penetrant to soak/);
+    await put('snag', key, found({ step: 'rm-o2-plugs', removed: true }), 1);
+    const after = await put('task', 'rm-o2-plugs', { status: 'on-it' });
+    expect(after.problem?.title ?? '').not.toMatch(/penetrant/);
+  });
+  it.each([
+    [{ soakHours: undefined }, 'soakHours'],
+    [{ ways: ['heat'] }, 'soakHours'],
+    [{ what: '' }, 'what'],
+    [{ ways: ['melt'] }, 'ways.0'],
+  ])('refuses %j', async (over, field) => {
+    const { answer } = await write(found(over));
+    expect(answer.status).toBe(422);
+    expect(JSON.stringify(answer.problem.fields)).toContain(field);
+  });
+});
+
+describe('the old engine', () => {
+  it('leaves its job when what the new one needs of it is taken, or was called not needed', async () => {
+    const car = await bookedJob(shop.manager);
+    const { units } = await shop.manager.good(jobs.readJob, { params: { jobId: car } });
+    const own = units.find((u) => u.role === 'own-engine')!;
+    const leave = () =>
+      shop.technician.call(jobs.moveUnit, {
+        params: { unitId: own.id },
+        body: { commandId: commandId(), place: 'the scrap yard', leaveJobId: car, job: null },
+      });
+    const held = await leave();
+    expect(held.status).toBe(409);
+    expect(held.problem.title).toMatch(/is open: the engine leaves when/);
+    await shop.manager.good(putRecord, {
+      params: { jobId: car, kind: 'task', key: 'rm-keep-list' },
+      body: {
+        commandId: commandId(),
+        data: { status: 'waived', note: 'nothing of it serves' },
+        revision: 0,
+      },
+    });
+    expect((await leave()).status).toBe(200);
+  });
+});

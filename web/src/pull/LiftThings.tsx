@@ -131,6 +131,7 @@ export function LiftThingForm({
     <FormDialog
       title={now ? 'A thing of this lift' : 'Add to this lift'}
       submit="Keep"
+      size="lg"
       of={form}
       send={form.send}
       close={close}
@@ -166,7 +167,7 @@ export function LiftThingForm({
             return (
               <Fragment key={i}>
                 <MeasuredInput label={`Plate, reach ${i + 1}`} unit="mm" {...form.field(reach)} />
-                <MeasuredInput label={`carries there, ${i + 1}`} unit="kg" {...form.field(kg)} />
+                <MeasuredInput label={`Carries at reach ${i + 1}`} unit="kg" {...form.field(kg)} />
               </Fragment>
             );
           })}

@@ -31,43 +31,45 @@ export function WhatIsLeft({ list }: { list: StepList }) {
     .at(-1);
   const ends = [left.chainLeast, left.most].map((m) => finishDay(m, aDay, today()));
   return (
-    <Fold
-      name="What is left"
-      count={left.open}
-      note={`${span(left.least, left.most)} for one person; the longest chain ${span(left.chainLeast, left.chainMost)}, however many help`}
-      open={open}
-      toggle={() => setOpen(!open)}
-    >
-      <div className={styles['left']}>
-        <p>
-          <b>Expected:</b>{' '}
-          {ends[0] === ends[1]
-            ? dayWords(ends[0]!)
-            : `between ${dayWords(ends[0]!)} (enough hands, all goes well) and ${dayWords(ends[1]!)} (one person, all at its most)`}
-          , without waits{due ? `; the last thing it waits for is due ${dueWords(due)}` : ''}.
-          {left.unknown.length > 0 &&
-            ` ${counted(left.unknown.length, 'step has', 'steps have')} no estimate and count as nothing.`}
-        </p>
-        <NumberInput
-          label="Hours a day on it"
-          description="Monday to Friday; not kept"
-          min={1}
-          max={24}
-          w={180}
-          clampBehavior="strict"
-          value={aDay}
-          onChange={(v) => setADay(typeof v === 'number' && v >= 1 ? v : 6)}
-        />
-        <p>
-          <b>The chain that decides:</b> {left.chain.map(shortTitleOf).join(' → ')}
-        </p>
-        {pairs.length > 0 && (
+    <div className={styles['what-is-left']}>
+      <Fold
+        name="What is left"
+        count={left.open}
+        note={`${span(left.least, left.most)} for one person; the longest chain ${span(left.chainLeast, left.chainMost)}, however many help`}
+        open={open}
+        toggle={() => setOpen(!open)}
+      >
+        <div className={styles['left']}>
           <p>
-            <b>{counted(pairs.length, 'step wants', 'steps want')} two people:</b>{' '}
-            {pairs.map((l) => shortTitleOf(l.def.id)).join(' · ')}
+            <b>Expected:</b>{' '}
+            {ends[0] === ends[1]
+              ? dayWords(ends[0]!)
+              : `between ${dayWords(ends[0]!)} (enough hands, all goes well) and ${dayWords(ends[1]!)} (one person, all at its most)`}
+            , without waits{due ? `; the last thing it waits for is due ${dueWords(due)}` : ''}.
+            {left.unknown.length > 0 &&
+              ` ${counted(left.unknown.length, 'step has', 'steps have')} no estimate and count as nothing.`}
           </p>
-        )}
-      </div>
-    </Fold>
+          <NumberInput
+            label="Hours a day on it"
+            description="Monday to Friday; not kept"
+            min={1}
+            max={24}
+            w={180}
+            clampBehavior="strict"
+            value={aDay}
+            onChange={(v) => setADay(typeof v === 'number' && v >= 1 ? v : 6)}
+          />
+          <p>
+            <b>The chain that decides:</b> {left.chain.map(shortTitleOf).join(' → ')}
+          </p>
+          {pairs.length > 0 && (
+            <p>
+              <b>{counted(pairs.length, 'step wants', 'steps want')} two people:</b>{' '}
+              {pairs.map((l) => shortTitleOf(l.def.id)).join(' · ')}
+            </p>
+          )}
+        </div>
+      </Fold>
+    </div>
   );
 }

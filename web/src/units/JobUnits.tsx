@@ -40,8 +40,8 @@ export function JobUnits() {
                   <>
                     <Link to={`/units?open=${unit.id}`}>
                       <b>{unit.name}</b>
-                    </Link>{' '}
-                    <span className="quiet mono">{unit.identity}</span>, {unit.place}
+                    </Link>
+                    {unit.identity && <span className="quiet mono"> {unit.identity}</span>}, {unit.place}
                   </>
                 ) : (
                   <button
@@ -70,11 +70,11 @@ export function JobUnits() {
         <div className="row-actions">
           <Select
             aria-label="Another unit on this job"
-            placeholder="Another unit: stand-in, own or further gearbox"
+            placeholder="Another unit on this job"
             w={330}
             data={free.map((value) => ({ value, label: roleWords[value] }))}
             value={adding && others.includes(adding) ? adding : null}
-            onChange={(role) => setAdding((role ?? undefined))}
+            onChange={(role) => setAdding(role ?? undefined)}
           />
         </div>
       )}
