@@ -33,6 +33,7 @@ export const partsKinds = {
       cameFrom: z.enum(partSources).optional(),
       cameOf: text(80).optional(),
       notOriginal: text(200).optional(),
+      photoId: id.optional(),
       value: amountOfMoney.optional(),
     }),
     { money: 'value' },

@@ -30,6 +30,8 @@ export interface AccountOf {
   terms?: DonorTermsRecord | undefined;
   /** When the shell went, ISO: it takes no room any more. */
   shellGone?: string | undefined;
+  /** Hours that people clocked on it, by day, and what an hour costs the shop; nothing where nobody set that. */
+  work?: { hours: readonly { on: string; hours: number }[]; hourCost: number | undefined } | undefined;
   today: string;
 }
 
@@ -62,6 +64,17 @@ function storageOf({ entries, terms, shellGone, today }: AccountOf): Entry[] {
   });
 }
 
+/** What people worked on it, a day at a time. */
+function workOf({ work }: AccountOf): Entry[] {
+  const days = new Map<string, number>();
+  for (const { on, hours } of work?.hours ?? []) days.set(on, (days.get(on) ?? 0) + hours);
+  return [...days].map(([on, hours]): Entry => {
+    const what = `${Math.round(hours * 10) / 10} h of work`;
+    const amount = work!.hourCost === undefined ? undefined : Math.round(hours * work!.hourCost);
+    return { on, what, sort: 'cost', amount };
+  });
+}
+
 /** Sums a donor's account by day; what was spent on a day stands before what came back on it. What it costs to stand grows until today, or until the shell went. */
 export function donorAccount(of: AccountOf): DonorAccount {
   const { entries, purchase } = of;
@@ -72,7 +85,7 @@ export function donorAccount(of: AccountOf): DonorAccount {
     of.terms && of.terms.aDay === undefined
       ? [{ ...of.terms, on: of.terms.from, what: '', sort: 'cost', amount: undefined }]
       : [];
-  const all: Entry[] = [...bought, ...entries, ...storageOf(of), ...terms];
+  const all: Entry[] = [...bought, ...entries, ...workOf(of), ...storageOf(of), ...terms];
   const known = all.filter((e) => e.amount !== undefined);
   const ordered = [...known].sort(
     (a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0) || Number(spends.has(b.sort)) - Number(spends.has(a.sort)),

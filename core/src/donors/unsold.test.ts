@@ -124,4 +124,15 @@ describe('what it costs to stand', () => {
     });
     expect(account).toMatchObject({ unknown: 1, evenOn: undefined });
   });
+  it('counts the hours that were clocked on it, a day at a time, at what an hour costs the shop', () => {
+    const hours = [
+      { on: '2027-06-02', hours: 2 },
+      { on: '2027-06-02', hours: 1.5 },
+      { on: '2027-06-03', hours: 1 },
+    ];
+    const of = (hourCost: number | undefined) =>
+      donorAccount({ entries, purchase, work: { hours, hourCost }, today });
+    expect(of(100)).toMatchObject({ spent: 2_450, back: 3_000, evenOn: '2027-06-11', unknown: 0 });
+    expect(of(undefined)).toMatchObject({ spent: 2_000, unknown: 2, evenOn: undefined });
+  });
 });

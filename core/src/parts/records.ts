@@ -60,6 +60,7 @@ export interface PartRecord extends Stamp {
   cameOf?: string | undefined;
   /** Home-made, shortened, drilled: it is not sold as an original. */
   notOriginal?: string | undefined;
+  photoId?: string | undefined;
   /** What it is worth, in the smallest unit of a currency. */
   value?: number | undefined;
 }

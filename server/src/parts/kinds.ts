@@ -114,6 +114,7 @@ export const partsKinds = [
         cameFrom: 'came_from',
         cameOf: 'came_of',
         notOriginal: 'not_original',
+        photoId: 'photo_id',
       },
       id: idOf,
     },

@@ -1,13 +1,16 @@
 import { Select, TextInput } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
 import { donorAccount, donorEntrySorts, donorEntryWords } from '@bay/core/donors';
 import type { DonorTermsRecord } from '@bay/core/donors';
 import type { PartRecord } from '@bay/core/parts';
 import { moneyFigures, noCurrency, showMoney, typedMoney } from '@bay/core/money';
+import { hoursOf } from '@bay/core/clock';
+import { readClocks } from '@bay/contract/clock';
 import { may } from '@bay/contract/rights';
 import { counted } from '@bay/core/units';
-import { useMe } from '../api/index.ts';
-import { useCurrency } from '../money/index.ts';
+import { call, keys, nowIso, useMe } from '../api/index.ts';
+import { useCurrency, useShopTerms } from '../money/index.ts';
 import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
 import { DateField } from '../ui/DateField.tsx';
 import { dayWords, Form, FormDialog, money, MoneyInput, today, words } from '../ui/index.ts';
@@ -74,6 +77,22 @@ function EntryForm() {
   );
 }
 
+/** Hours that were clocked at the donor, by the day on which each clock began. */
+function useDonorWork(sees: boolean) {
+  const jobId = useJob().sheet.job.id;
+  const { hourCost } = useShopTerms(sees);
+  const clocks = useQuery({
+    queryKey: keys.clocks(jobId),
+    queryFn: () => call(readClocks, { params: { jobId } }),
+    enabled: sees,
+  });
+  const now = nowIso();
+  const hours = (clocks.data?.clocks ?? [])
+    .filter((c) => c.station === 'donor' && c.work !== 'waiting')
+    .map((c) => ({ on: c.startedAt.slice(0, 10), hours: hoursOf(c, now) }));
+  return { hours, hourCost };
+}
+
 /** What a donor costs a day while it stands. */
 export function StandingForm({ now, close }: { now: DonorTermsRecord | undefined; close: () => void }) {
   const currency = useCurrency();
@@ -103,9 +122,10 @@ export function Account() {
   const purchase = useRecords('purchase')['donor'];
   const terms = useRecords('donor-terms')['donor'];
   const shellGone = useRecords('shell')['donor']?.on;
+  const work = useDonorWork(sees);
   const [standing, setStanding] = useState(false);
   if (!sees) return null;
-  const account = donorAccount({ entries, purchase, terms, shellGone, today: today() });
+  const account = donorAccount({ entries, purchase, terms, shellGone, work, today: today() });
   const { steps, spent, back, evenOn, unknown } = account;
   const left = back - spent;
   const said =

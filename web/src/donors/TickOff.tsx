@@ -7,6 +7,7 @@ import { partConditions, partFateWords, partSources, partSourceWords } from '@ba
 import type { PartRecord } from '@bay/core/parts';
 import { may } from '@bay/contract/rights';
 import { useMe } from '../api/index.ts';
+import { PhotoPicker } from '../logbook/index.ts';
 import { useCurrency } from '../money/index.ts';
 import { useJob, useRecordForm, useRecords } from '../sheet/index.ts';
 import { Form, money, MoneyInput, words } from '../ui/index.ts';
@@ -52,6 +53,7 @@ export function TickOff({
       notOriginal: now?.notOriginal ?? '',
       value: now?.value === undefined ? '' : typedMoney(now.value, currency),
       note: now?.note ?? '',
+      photos: now?.photoId ? [now.photoId] : ([] as string[]),
     },
     sent: (v) => ({
       takeId,
@@ -66,10 +68,12 @@ export function TickOff({
       notOriginal: words(v.notOriginal),
       value: money(v.value, currency),
       note: words(v.note),
+      photoId: v.photos[0],
       ...(now?.fate ? { fate: now.fate } : {}),
       ...(now?.forJob ? { forJob: now.forJob } : {}),
       ...(now?.goneTo ? { goneTo: now.goneTo } : {}),
     }),
+    names: { photoId: 'photos' },
   });
   const label = form.field('label');
   const wanted = form.values.label.toUpperCase();
@@ -113,6 +117,11 @@ export function TickOff({
         />
         <TextInput label="Note" {...form.field('note')} />
       </div>
+      <PhotoPicker
+        about={recordKey ?? takeId}
+        chosen={form.values.photos}
+        set={(photos) => form.set({ photos: photos.slice(-1) })}
+      />
     </Form>
   );
 }

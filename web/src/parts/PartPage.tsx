@@ -4,6 +4,7 @@ import type { QueryClient } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import type { PartRecord } from '@bay/core/parts';
 import type { JobSheet } from '@bay/contract/jobs';
+import { photoPath } from '@bay/contract/logbook';
 import { readPart } from '@bay/contract/parts';
 import { History } from '../logbook/index.ts';
 import { call, keys, sentenceOf } from '../api/index.ts';
@@ -73,6 +74,14 @@ export function PartPage() {
           </p>
         </div>
       </div>
+      {data.photoId && (
+        <img
+          className={`no-print ${styles['part-photo']}`}
+          src={photoPath(data.photoId, 'thumb')}
+          alt={`${data.title} as it came off`}
+        />
+      )}
+      {data.notOriginal && <p className="ochre">Not original: {data.notOriginal}</p>}
       <p className="no-print" style={{ marginTop: 14 }}>
         {data.note} <Link to={`/jobs/${jobId}/donor`}>To the harvest of job {number}</Link>
       </p>

@@ -3,7 +3,7 @@
  * over; the places of the store as the shop draws them.
  */
 export const up = `
-alter table part add column came_from text check (came_from in ('donor', 'outgoing', 'supplier', 'breaker', 'customer', 'shelf')), add column came_of text, add column not_original text;
+alter table part add column came_from text check (came_from in ('donor', 'outgoing', 'supplier', 'breaker', 'customer', 'shelf')), add column came_of text, add column not_original text, add column photo_id uuid;
 create index part_like_it on part (shop_id, take_id) where fate = 'here' and take_id <> '';
 alter table bag add column step text, add column goes_at text, add column left_over integer check (left_over between 0 and 999), add column left_why text;
 drop index job_unit_one_in_role;
@@ -40,7 +40,7 @@ create or replace view recorded with (security_invoker = true) as
 union all
   select p.shop_id, p.job_id, p.job_id, 'part', p.key,
     jsonb_strip_nulls(jsonb_build_object('takeId', p.take_id, 'title', p.title, 'condition', p.condition, 'label', p.label, 'place', p.place, 'note', p.note, 'variant', p.variant, 'number', p.number, 'fate', p.fate, 'forJob', p.for_job, 'goneTo', p.gone_to,
-      'cameFrom', p.came_from, 'cameOf', p.came_of, 'notOriginal', p.not_original,
+      'cameFrom', p.came_from, 'cameOf', p.came_of, 'notOriginal', p.not_original, 'photoId', p.photo_id,
       'value', (select m.amount from money m where m.shop_id = p.shop_id and m.job_id = p.job_id and m.kind = 'part' and m.key = p.key),
       'byId', p.signed_by_id, 'at', stamp_time(p.signed_at))), p.revision, p.by_id, p.at, false
   from part p
