@@ -13,6 +13,7 @@ import * as memory from './memory.ts';
 import * as money from './money.ts';
 import * as orders from './orders.ts';
 import * as parts from './parts.ts';
+import * as pull from './pull.ts';
 import * as records from './records.ts';
 import * as schools from './schools.ts';
 import type { Endpoint } from './endpoint.ts';
@@ -30,6 +31,7 @@ export const endpoints: readonly [name: string, endpoint: Endpoint][] = [
   logbook,
   kit,
   parts,
+  pull,
   memory,
   money,
   orders,

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { gearPlaces, lifts, massKnown, snagSorts, snagWays, taskStatuses } from '@bay/core/pull';
 import { gearSorts } from '@bay/core/sums';
+import { endpoint, id } from './endpoint.ts';
 import { amount, kind, text } from './kind.ts';
 
 /** A place on a unit, mm from its datum. */
@@ -102,3 +103,21 @@ export const pullKinds = {
     }),
   ),
 };
+
+/** What was found otherwise at a step on other jobs of the shop. */
+export const foundBefore = z.object({
+  step: z.string(),
+  times: z.number(),
+  /** The middle of what it took besides, minutes; nothing where nobody wrote it. */
+  minutes: z.number().nullable(),
+  ways: z.array(z.enum(snagWays)),
+});
+export type FoundBefore = z.infer<typeof foundBefore>;
+export const readFoundBefore = endpoint({
+  method: 'get',
+  path: '/api/jobs/:jobId/found-before',
+  summary: 'What was found otherwise than planned on other jobs, by step: of the last 500 of such findings',
+  access: 'look',
+  params: z.object({ jobId: id }),
+  reply: z.object({ found: z.array(foundBefore) }),
+});

@@ -18,6 +18,7 @@ import { diagnosisKinds } from './diagnosis/kinds.ts';
 import { factRoutes } from './facts/routes.ts';
 import { donorsKinds } from './donors/kinds.ts';
 import { donorRoutes } from './donors/routes.ts';
+import { pullRoutes } from './pull/routes.ts';
 import { fitKinds } from './fit/kinds.ts';
 import { fluidKinds } from './fluids/kinds.ts';
 import { floorRoutes } from './floor/routes.ts';
@@ -84,6 +85,7 @@ export function registerRoutes(on: Registry, db: Db, tries: Tries, photos: Photo
   partRoutes(on);
   supplierRoutes(on);
   donorRoutes(on);
+  pullRoutes(on);
   memoryRoutes(on);
   moneyRoutes(on);
   orderRoutes(on);

@@ -377,6 +377,7 @@ const calls: Record<string, (ids: Ids) => Input> = {
   labelsPdf: (i) => ({ params: { jobId: i.jobId } }),
   listPlaces: () => ({}),
   movePlace: () => ({ body: body({ from: 'Z9', to: 'Z9 below' }) }),
+  readFoundBefore: (i) => ({ params: { jobId: i.jobId } }),
   drawPlace: () => ({ params: { placeId: commandId() }, body: body(aPlace()) }),
   erasePlace: (i) => ({ params: { placeId: i.placeId }, body: body({ revision: 1 }) }),
   changeStored: (i) => ({

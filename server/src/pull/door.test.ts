@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { putFact } from '@bay/contract/facts';
 import * as crew from '@bay/contract/crew';
 import * as jobs from '@bay/contract/jobs';
+import { readFoundBefore } from '@bay/contract/pull';
 import { readLog, writeLog } from '@bay/contract/logbook';
 import { countersign, putRecord } from '@bay/contract/records';
 import type { RecordKind } from '@bay/contract/records';
@@ -324,6 +325,38 @@ describe('what is found otherwise than planned', () => {
     const { answer } = await write(found(over));
     expect(answer.status).toBe(422);
     expect(JSON.stringify(answer.problem.fields)).toContain(field);
+  });
+});
+
+describe('what other jobs found at a step', () => {
+  it('is said with the middle of what it took, and not of this job, and not what was written in error', async () => {
+    const [here, one, two] = [
+      await bookedJob(shop.manager),
+      await bookedJob(shop.manager),
+      await bookedJob(shop.manager),
+    ];
+    const write = (job: string, over: Data) =>
+      shop.manager.good(putRecord, {
+        params: { jobId: job, kind: 'snag', key: commandId() },
+        body: {
+          commandId: commandId(),
+          data: { step: 'rm-bell-bolts', sort: 'stuck', what: 'dowels', ways: ['heat'], ...over },
+          revision: 0,
+        },
+      });
+    await write(here, { extraMinutes: 500 });
+    await write(one, { extraMinutes: 20, ways: ['heat', 'drill'] });
+    await write(two, { extraMinutes: 40 });
+    await write(two, { extraMinutes: 60, ways: [] });
+    await write(two, { extraMinutes: 900, removed: true });
+    const { found } = await shop.onlooker.good(readFoundBefore, { params: { jobId: here } });
+    const bell = found.find((f) => f.step === 'rm-bell-bolts')!;
+    expect({ ...bell, ways: [...bell.ways].sort() }).toEqual({
+      step: 'rm-bell-bolts',
+      times: 3,
+      minutes: 40,
+      ways: ['drill', 'heat'],
+    });
   });
 });
 

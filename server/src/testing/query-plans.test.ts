@@ -19,6 +19,7 @@ import { setCurrency } from '@bay/contract/money';
 import { endpoints } from '@bay/contract/all';
 import * as clock from '@bay/contract/clock';
 import { readWanted } from '@bay/contract/donors';
+import { readFoundBefore } from '@bay/contract/pull';
 import * as crew from '@bay/contract/crew';
 import type { Endpoint } from '@bay/contract/endpoint';
 import * as facts from '@bay/contract/facts';
@@ -375,6 +376,7 @@ const calls: [Endpoint, (t: Things) => Input][] = [
   [listStore, (t) => ({ query: { place: 'shelf 7', jobId: t.jobId } })],
   [labelsPdf, (t) => ({ params: { jobId: t.jobId } })],
   [listPlaces, () => ({})],
+  [readFoundBefore, (t) => ({ params: { jobId: t.jobId } })],
   [
     listStore,
     (t) => ({

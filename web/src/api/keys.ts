@@ -26,6 +26,7 @@ export const keys = {
   takeover: (jobId: string) => ['takeover', jobId] as const,
   clocks: (jobId?: string) => (jobId ? (['clocks', jobId] as const) : (['clocks'] as const)),
   links: (jobId: string) => ['links', jobId] as const,
+  foundBefore: (jobId: string) => ['found-before', jobId] as const,
   suppliers: ['suppliers'],
   terms: ['terms'],
   orders: (jobId?: string, open?: boolean) =>

@@ -1,9 +1,12 @@
 import { Checkbox, Select, TextInput } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { shortTitleOf } from '@bay/core/plan';
 import { snagOpen, snagSorts, snagSortWords, snagWays, snagWayWords, soakedAt } from '@bay/core/pull';
 import type { SnagRecord, SnagWay } from '@bay/core/pull';
 import { counted } from '@bay/core/units';
+import { readFoundBefore } from '@bay/contract/pull';
+import { call, keys } from '../api/index.ts';
 import { useJob, usePut, useRecordForm, useRecords } from '../sheet/index.ts';
 import { dueWords, FormDialog, measured, MeasuredInput, Trouble } from '../ui/index.ts';
 import styles from './pull.module.css';
@@ -133,6 +136,24 @@ function Line({ recordKey, snag, titled }: { recordKey: string; snag: SnagRecord
       )}
       {editing && <SnagForm step={snag.step} recordKey={recordKey} close={() => setEditing(false)} />}
     </li>
+  );
+}
+
+/** What the same step brought on other jobs of the shop: time to allow, and what is at hand beforehand. */
+export function FoundElsewhere({ step }: { step: string }) {
+  const jobId = useJob().sheet.job.id;
+  const before = useQuery({
+    queryKey: keys.foundBefore(jobId),
+    queryFn: () => call(readFoundBefore, { params: { jobId } }),
+  });
+  const here = before.data?.found.find((f) => f.step === step);
+  if (!here) return null;
+  return (
+    <p className="meta ochre">
+      On other jobs found otherwise here {here.times === 1 ? 'once' : `${here.times} times`}
+      {here.minutes === null ? '' : `, ${Math.round(here.minutes)} min more (the middle of them)`}
+      {here.ways.length > 0 ? `: ${here.ways.map((w) => snagWayWords[w].toLowerCase()).join(', ')}` : ''}
+    </p>
   );
 }
 

@@ -11,7 +11,7 @@ import { BagForm, BagsAt, LinkForm } from '../parts/index.ts';
 import { useJob, useRecords } from '../sheet/index.ts';
 import { dayWords, timeWords } from '../ui/index.ts';
 import type { Placed } from './useStep.ts';
-import { FoundOtherwise, SnagsAt } from './Snags.tsx';
+import { FoundElsewhere, FoundOtherwise, SnagsAt } from './Snags.tsx';
 import { heldWords, statusWords, unmetWords } from './step-words.ts';
 
 /** What a step was done with: who, when, what was said, and the second name it may wait for. */
@@ -120,6 +120,7 @@ export function StepMore(placed: Placed) {
           <b>Came off here:</b> {here.map(linkTitle).join(', ')}
         </p>
       )}
+      <FoundElsewhere step={recordKey} />
       <SnagsAt step={recordKey} />
       {mayWrite && state.status !== 'waived' && (
         <div className="row-actions">

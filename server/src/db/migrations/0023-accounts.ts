@@ -9,6 +9,7 @@ alter table bag add column step text, add column goes_at text, add column left_o
 drop index job_unit_one_in_role;
 create unique index job_unit_one_in_role on job_unit (shop_id, job_id, role) where left_at is null and role not in ('candidate', 'candidate-gearbox', 'spare-gearbox');
 create index record_donor_wants on record (shop_id, (data->>'takeId')) where kind = 'donor-want' and data->'ended' is null;
+create index record_snags on record (shop_id, at desc) where kind = 'snag';
 create index record_reserved on record (shop_id, job_id, (data->>'partKey')) where kind = 'reservation';
 alter table money drop constraint money_kind_check;
 alter table money add constraint money_kind_check check (kind in ('kit', 'candidate', 'ask', 'donor-entry', 'way-out', 'quote-line', 'candidate-piece', 'arrival', 'part', 'purchase', 'donor-terms', 'reservation'));
