@@ -105,6 +105,8 @@ describe('a part that is reserved', () => {
     for (const [fate, goneTo] of [
       ['sold', 'Bo Ratner'],
       ['scrapped', 'the yard'],
+      ['fitted', ''],
+      ['left-off', ''],
     ])
       expect((await change(jobId, key, { fate, goneTo })).problem.title).toMatch(
         /is reserved for Ada Ferrow until 2099-12-01/,

@@ -80,7 +80,8 @@ async function notReserved(tx: Tx, data: PartRecord, { jobId, key, at }: WriteCo
 async function againstLeaving(tx: Tx, data: PartRecord, context: WriteContext<'part'>): Promise<void> {
   const { jobId, key, before } = context;
   const leaves = (isGone(data.fate) || data.fate === 'left-off') && data.fate !== before?.fate;
-  if (leaves || (data.forJob !== undefined && data.forJob !== before?.forJob)) await notReserved(tx, data, context);
+  const away = (data.fate ?? 'here') !== 'here' && data.fate !== before?.fate;
+  if (away || (data.forJob !== undefined && data.forJob !== before?.forJob)) await notReserved(tx, data, context);
   if (!leaves || isGone(before?.fate) || data.forJob !== undefined) return;
   if ((data.note ?? '').trim().length >= 10 && data.note !== before?.note) return;
   const wanted = data.fate === 'left-off' ? undefined : await wantedInstead(tx, jobId, data.takeId, data.title);

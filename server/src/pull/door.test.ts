@@ -301,6 +301,8 @@ describe('what is found otherwise than planned', () => {
     const early = await put('snag', key, found({ ended: { how: 'came free' } }), 1);
     expect(early.status).toBe(409);
     expect(early.problem.title).toMatch(/^It soaks until \d{4}-/);
+    const shorter = found({ soakHours: 0.001, ended: { how: 'came free' } });
+    expect((await put('snag', key, shorter, 1)).status).toBe(409);
     const other = found({ ways: ['heat'], soakHours: undefined, ended: { how: 'came with heat' } });
     expect((await put('snag', key, other, 1)).status).toBe(200);
     expect((await record('snag', key))!.data).toMatchObject({ ended: { how: 'came with heat' } });

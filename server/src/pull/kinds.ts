@@ -129,7 +129,10 @@ export const pullKinds = [
         });
       if (before && before.step !== data.step) throw badInput({ step: 'It stays at its step.' });
       // What soaks is tried when its hours are over; whoever goes another way before says so by taking the soak out.
-      const until = data.ended && !before?.ended ? soakedAt({ ...data, at: before?.at ?? at }) : undefined;
+      // Fewer hours in the same breath are no way round them.
+      const hours = data.soakHours === undefined ? undefined : Math.max(data.soakHours, before?.soakHours ?? 0);
+      const until =
+        data.ended && !before?.ended ? soakedAt({ ...data, soakHours: hours, at: before?.at ?? at }) : undefined;
       if (until !== undefined && at < until)
         throw new Refusal(409, `It soaks until ${until}. Take the soak out where another way was gone.`, {
           fields: { ended: 'It still soaks.' },
