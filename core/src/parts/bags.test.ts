@@ -1,20 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { againstTask, computePlan, planInputOf, stepList } from '../plan/index.ts';
+import { againstTask, stepList } from '../plan/index.ts';
+import { planOfRecords } from '../plan/testing.ts';
 import type { BagRecord } from './index.ts';
 import { bagWantedAt, leftOverOf, refitsOf } from './index.ts';
 
 const bag: BagRecord = { what: 'mount bolts', label: '032', count: 4, step: 'rm-mounts-free' };
 const planWith = (...bags: BagRecord[]) =>
-  computePlan(
-    planInputOf({
-      jobId: 'j',
-      units: [],
-      facts: [],
-      shopSchools: {},
-      shopRules: [],
-      records: bags.map((data, i) => ({ kind: 'bag', key: String(i), data })),
-    }),
-  );
+  planOfRecords(bags.map((data, i) => ({ kind: 'bag', key: String(i), data })));
 const at = '2027-01-01T10:00:00.000Z';
 
 describe('bags of bolts', () => {

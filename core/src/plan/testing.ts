@@ -4,7 +4,16 @@ import { scopeOf } from '../rules/condition.ts';
 import { Truths } from '../rules/truths.ts';
 import type { TruthOf } from '../rules/truths.ts';
 
+import type { Recorded } from '../records/index.ts';
+import { planInputOf } from './input.ts';
+import { computePlan } from './plan.ts';
+import type { Plan } from './plan.ts';
+
 export { emptyInput } from './input.ts';
+
+/** The plan of a job of which nothing is known but what people wrote. For tests only. */
+export const planOfRecords = (records: readonly Recorded[]): Plan =>
+  computePlan(planInputOf({ jobId: 'j', units: [], facts: [], shopSchools: {}, shopRules: [], records }));
 
 /** A book of facts from typed text; a plain string is the fact's one value. For tests only. */
 export function bookFrom(

@@ -12,5 +12,6 @@ export * from './records.ts';
 export * from './snags.ts';
 export * from './remaining.ts';
 export * from './bay-round.ts';
+export * from './leaving.ts';
 export * from './lift.ts';
 export * from './lift-items.ts';

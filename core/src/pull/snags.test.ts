@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { computePlan, planInputOf, stepList } from '../plan/index.ts';
-import { emptyInput } from '../plan/testing.ts';
+import { computePlan, stepList } from '../plan/index.ts';
+import { emptyInput, planOfRecords } from '../plan/testing.ts';
 import { remainingOf } from './remaining.ts';
 import type { SnagRecord } from './records.ts';
 
@@ -13,16 +13,7 @@ const stuck: SnagRecord = {
   at,
 };
 const planWith = (snags: Record<string, SnagRecord>) =>
-  computePlan(
-    planInputOf({
-      jobId: 'j',
-      units: [],
-      facts: [],
-      shopSchools: {},
-      shopRules: [],
-      records: Object.entries(snags).map(([key, data]) => ({ kind: 'snag', key, data })),
-    }),
-  );
+  planOfRecords(Object.entries(snags).map(([key, data]) => ({ kind: 'snag', key, data })));
 const pullOf = (snags: Record<string, SnagRecord>) => stepList(planWith(snags), 'pull', {});
 const lineOf = (list: ReturnType<typeof pullOf>, step: string) =>
   list.plan.lines.find((l) => l.def.id === step)!;

@@ -4,7 +4,7 @@ import { becauseWords } from '@bay/core/facts';
 import { usedUpAt } from '@bay/core/kit';
 import { shortTitleOf, titleOf } from '@bay/core/plan';
 import { linkTitle } from '@bay/core/parts';
-import { stands } from '@bay/core/pull';
+import { leavingOf, movesOf, stands } from '@bay/core/pull';
 import { SecondSignature } from '../crew/index.ts';
 import { History } from '../logbook/index.ts';
 import { BagForm, BagsAt, LinkForm } from '../parts/index.ts';
@@ -88,6 +88,8 @@ export function StepMore(placed: Placed) {
   const [bagging, setBagging] = useState(false);
   const here = Object.values(useRecords('link')).filter((l) => l.step === recordKey && !l.dropped);
   const two = twoPeopleAt(def.id);
+  const leaving = leavingOf(def.id);
+  const moves = movesOf(def.id, plan.facts);
   const facts: readonly (readonly [name: string, words: string | undefined])[] = [
     ['How', def.how],
     ['Why here', def.why],
@@ -98,6 +100,8 @@ export function StepMore(placed: Placed) {
         .map((u) => `${u.what.toLowerCase()}, ${u.grade}`)
         .join(' · '),
     ],
+    ['Leaves', leaving && `${leaving.way}; ticked when it is out, not when its last bolt is`],
+    ['Not bent, not knocked', leaving?.minded],
     ['Needs', def.needsWords],
     ['Then', def.thenWait],
     ['Better after', state.status === 'free' ? state.better.slice(0, 3).map(shortTitleOf).join('; ') : undefined],
@@ -114,6 +118,18 @@ export function StepMore(placed: Placed) {
             <b>{name}:</b> {words}
           </p>
         ) : null,
+      )}
+      {moves.length > 0 && (
+        <ol className="things" aria-label="In small moves">
+          {moves.map((m) => (
+            <li key={m.move}>
+              <span>
+                {m.move} <span className="quiet">carried by {m.carries}</span>
+                {m.tight && <span className="ochre"> tight: {m.tight}</span>}
+              </span>
+            </li>
+          ))}
+        </ol>
       )}
       {here.length > 0 && (
         <p className="meta">
