@@ -53,7 +53,7 @@ export const camper: DemoJob = {
       ([day, sort, what, amount, buyer], i): Act => ({ when: [day, '17:10'], by: 'MH', record: ['donor-entry', `00000000-0000-4000-8000-00000000066${i}`, { sort, what, on: 'day', amount, ...(buyer ? { buyer } : {}) }] }),
     ),
     { when: [14, '17:10'], by: 'MH', record: ['purchase', 'donor', { of: 'donor', seller: 'Marlin Salvage', source: 'auction', on: 'day', price: 92_000, papers: 'registration, two service invoices', odometerKm: 114_900, odometerTyped: '114,900 km', odometerFrom: 'odometer', heard: 'run', damage: 'hit front left; one plug of the loom cut by rescuers', returnBy: 'day+14' }] },
-    { when: [14, '17:12'], by: 'MH', record: ['donor-terms', 'donor', { aDay: 250, from: 'day' }] },
+    { when: [14, '17:12'], by: 'MH', record: ['donor-terms', 'donor', { aDay: 200, from: 'day' }] },
     { when: [11, '16:30'], by: 'DP', record: ['caught', '00000000-0000-4000-8000-000000000671', { from: 'donor', system: 'engine-oil', litres: 4.8, fate: 'handed', where: 'Ferris oil collection, receipt 2210', on: 'day' }] },
     { when: [11, '16:32'], by: 'DP', record: ['caught', '00000000-0000-4000-8000-000000000672', { from: 'donor', system: 'coolant', litres: 6.5, fate: 'kept', where: 'blue drum, wash bay', on: 'day' }] },
     { when: [11, '08:50'], by: 'MH', station: 'donor', sign: 'scope' },

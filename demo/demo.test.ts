@@ -5,12 +5,14 @@ import { titleOf } from '@bay/core/plan';
 import { checkIdentity } from '@bay/core/sums';
 import { kindSchema } from '@bay/contract/records';
 import { camper } from './camper.ts';
+import { withDays } from './days.ts';
 import { flatbed } from './flatbed.ts';
 import { coupe, pickup, saloon } from './others.ts';
 import { roadster } from './roadster.ts';
 import { demoShop } from './shop.ts';
 
 const all = [camper, flatbed, roadster, pickup, saloon, coupe];
+const aJob = '00000000-0000-4000-8000-000000000001';
 const crew = new Set(['MH', ...demoShop.crew.map((p) => p.initials)]);
 
 describe('the demo shop', () => {
@@ -42,7 +44,8 @@ describe('the demo shop', () => {
       for (const act of job.acts) {
         if (!('record' in act)) continue;
         const [kind, key, data] = act.record;
-        expect(kindSchema(kind).input.safeParse(data).success, `${kind} ${key}`).toBe(true);
+        const told = withDays({ ...data }, aJob, new Date());
+        expect(kindSchema(kind).input.safeParse(told).success, `${kind} ${key}`).toBe(true);
         if (kind === 'fit' || kind === 'kit' || kind === 'gate') expect(titleOf(key)).not.toBe(key);
       }
     });

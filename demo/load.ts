@@ -6,6 +6,7 @@ import { recordsOf } from '@bay/core/records';
 import { jobMaterial } from '../server/src/plan/material.ts';
 import { insertPerson } from '../server/src/crew/person.ts';
 import { makeShop } from '../server/src/crew/routes.ts';
+import { withDays } from './days.ts';
 import { inShop, openDb, openPool } from '../server/src/db/connection.ts';
 import type { Db, Tx } from '../server/src/db/connection.ts';
 import { migrate } from '../server/src/db/migrate.ts';
@@ -83,16 +84,6 @@ async function stepsUpTo(
     at = new Date(at.getTime() + 30_000);
   }
 }
-
-/** Days of the demo are told from the day on which something is written: "day", "day+9". The job is the one it is written on. */
-const withDays = (data: Record<string, unknown>, jobId: string, at: Date): Record<string, unknown> =>
-  Object.fromEntries(
-    Object.entries(data).map(([field, value]) => {
-      const days = typeof value === 'string' ? /^day(?:\+(\d+))?$/.exec(value) : null;
-      if (days) return [field, new Date(at.getTime() + Number(days[1] ?? 0) * 86_400_000).toISOString().slice(0, 10)];
-      return [field, value === 'this job' ? jobId : value];
-    }),
-  );
 
 async function act(tx: Tx, callers: ReadonlyMap<string, Caller>, jobId: string, a: Act, now: Date): Promise<void> {
   const caller = callers.get(a.by)!;

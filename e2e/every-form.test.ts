@@ -335,7 +335,7 @@ const forms: readonly AForm[] = [
   {
     form: 'StandingForm',
     view: 'Wendling/donor?tab=labels',
-    press: ['Stands at 2.50 EUR a day'],
+    press: ['Stands at 2.00 EUR a day'],
     submit: 'Keep',
   },
   {

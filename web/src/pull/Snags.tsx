@@ -178,7 +178,7 @@ export function PlannedAgainstFound({ keys }: { keys: ReadonlySet<string> }) {
   const minutes = snags.reduce((sum, [, s]) => sum + (s.extraMinutes ?? 0), 0);
   const open = snags.filter(([, s]) => snagOpen(s)).length;
   return (
-    <section className="panel" aria-label="Planned against found">
+    <section className="panel no-print" aria-label="Planned against found">
       <div className="bench-head">
         <h3>Planned against found</h3>
         <span className="quiet">

@@ -31,7 +31,7 @@ export function WhatIsLeft({ list }: { list: StepList }) {
     .at(-1);
   const ends = [left.chainLeast, left.most].map((m) => finishDay(m, aDay, today()));
   return (
-    <div className={styles['what-is-left']}>
+    <div className={`${styles['what-is-left']} no-print`}>
       <Fold
         name="What is left"
         count={left.open}
