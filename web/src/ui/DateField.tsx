@@ -52,6 +52,7 @@ export function DateField({ value, onChange, past, ...rest }: Props) {
     <DateInput
       size="md"
       clearable
+      clearButtonProps={{ 'aria-label': 'Clear the day' }}
       {...calendar}
       valueFormat="ddd D MMM YYYY"
       placeholder="26 Nov"
@@ -69,6 +70,7 @@ export function MinuteField({ value, onChange, ...rest }: Props) {
     <DateTimePicker
       size="md"
       clearable
+      clearButtonProps={{ 'aria-label': 'Clear the time' }}
       {...calendar}
       valueFormat="ddd D MMM YYYY HH:mm"
       value={value ? value.replace('T', ' ') : null}
