@@ -35,7 +35,7 @@ export function WhatIsLeft({ list }: { list: StepList }) {
       <Fold
         name="What is left"
         count={left.open}
-        note={`${span(left.least, left.most)} for one person; the longest chain ${span(left.chainLeast, left.chainMost)}, however many help`}
+        note={`${span(left.least, left.most)} for one person; the longest chain ${span(left.chainLeast, left.chainMost)}, however many help; all of it estimated`}
         open={open}
         toggle={() => setOpen(!open)}
       >
