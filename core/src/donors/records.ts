@@ -40,6 +40,12 @@ export interface DonorEntryRecord extends Stamp {
   amount?: number | undefined;
 }
 
+/** The parts that an entry of the account speaks of. */
+export const partsOfEntry = ({ partKey, partKeys }: Pick<DonorEntryRecord, 'partKey' | 'partKeys'>): string[] => [
+  ...(partKey === undefined ? [] : [partKey]),
+  ...(partKeys ?? []),
+];
+
 /** What a donor costs while it stands, in the smallest unit of a currency. */
 export interface DonorTermsRecord extends Stamp {
   aDay?: number | undefined;

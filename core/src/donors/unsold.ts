@@ -1,4 +1,5 @@
 import type { PartRecord } from '../parts/records.ts';
+import { partsOfEntry } from './records.ts';
 import type { BuyerKind, DonorEntryRecord } from './records.ts';
 
 /** Parts of a donor that are still here: how long, at what value, and what is to be decided about them. */
@@ -87,9 +88,10 @@ export function salesByBuyer(
 ): BuyerPast[] {
   const byKey = new Map(Object.entries(parts));
   const past = new Map<BuyerKind, { sales: number; sum: number; paid: number; worth: number }>();
-  for (const { sort, buyer, amount, partKey, partKeys } of entries) {
+  for (const entry of entries) {
+    const { sort, buyer, amount } = entry;
     if (sort !== 'sold' || buyer === undefined || amount === undefined) continue;
-    const values = [...(partKeys ?? []), ...(partKey === undefined ? [] : [partKey])].map((k) => byKey.get(k)?.value);
+    const values = partsOfEntry(entry).map((k) => byKey.get(k)?.value);
     const worth = values.length > 0 && values.every((v) => v !== undefined) ? values.reduce((a, b) => a + b, 0) : 0;
     const now = past.get(buyer) ?? { sales: 0, sum: 0, paid: 0, worth: 0 };
     past.set(buyer, {

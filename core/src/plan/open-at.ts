@@ -3,7 +3,7 @@ import type { GateName } from '../jobs/gates.ts';
 import type { StationId } from '../jobs/stations.ts';
 import type { WorkStep } from '../jobs/work-step.ts';
 import { isOwn } from '../memory/index.ts';
-import { stands } from '../pull/index.ts';
+import { isBehind, stands } from '../pull/index.ts';
 import { recordsOf } from '../records/index.ts';
 import { counted } from '../units/index.ts';
 import type { JobMaterial } from './input.ts';
@@ -34,7 +34,7 @@ export function circuitCount(
 
 /** Behind us, with all the names it wants: what waits for a second signature is not. */
 const isSettled = ({ status, key, record }: WorkStep): boolean =>
-  ['done', 'waived', 'other-way'].includes(status) && (record === undefined || stands(listOfKey(key).step, record));
+  isBehind(status) && (record === undefined || stands(listOfKey(key).step, record));
 
 /** What is still open at a station, so that nobody signs it unknowing: its shut gates first, then steps and what is its own. */
 export function openAt(station: StationId, material: Pick<JobMaterial, 'records' | 'units'>, plan: Plan): OpenThing[] {

@@ -1,11 +1,12 @@
 import { longestChain } from '../rules/chain.ts';
 import type { StepPlan } from './plan.ts';
+import { isBehind } from './step-states.ts';
 import type { StepState } from './step-states.ts';
 
 /** What is still to be done of a list of steps, and the chain that decides when it ends. */
 export interface Remaining {
   /** Steps that are still to be done. */
-  open: number;
+  open: readonly string[];
   /** Of all of them together, minutes at the least and at the most: one person alone. */
   least: number;
   most: number;
@@ -17,15 +18,13 @@ export interface Remaining {
   chainMost: number;
 }
 
-const behind: ReadonlySet<StepState['status']> = new Set(['done', 'waived', 'other-way']);
-
 /** The open steps of a list with the longest chain among them. Waits from outside are not in it: each says its own day. */
 export function remainingOf(
   plan: StepPlan,
   states: ReadonlyMap<string, StepState>,
   minutesOf: (step: string) => readonly number[] | undefined,
 ): Remaining {
-  const open = plan.lines.filter((l) => !behind.has(states.get(l.def.id)!.status));
+  const open = plan.lines.filter((l) => !isBehind(states.get(l.def.id)!.status));
   const least = (id: string): number => minutesOf(id)?.[0] ?? 0;
   const most = (id: string): number => minutesOf(id)?.at(-1) ?? 0;
   const sum = (ids: readonly string[], of: (id: string) => number): number => ids.reduce((all, id) => all + of(id), 0);
@@ -38,7 +37,7 @@ export function remainingOf(
     })),
   );
   return {
-    open: open.length,
+    open: ids,
     least: sum(ids, least),
     most: sum(ids, most),
     unknown: ids.filter((id) => minutesOf(id) === undefined),

@@ -21,6 +21,10 @@ export interface HeldFor {
 
 export const stepStatuses = ['done', 'waived', 'on-it', 'free', 'held', 'unmet', 'other-way'] as const;
 
+/** Behind us, or done another way: nothing is to be done of it. */
+export const isBehind = (status: StepState['status']): boolean =>
+  status === 'done' || status === 'waived' || status === 'other-way';
+
 export interface StepState {
   status: (typeof stepStatuses)[number];
   /** Steps that must come first and are open. */

@@ -1,4 +1,12 @@
-import { againstShell, donorEntryWords, mileageFromWords, proofOf, reservationHolds, shellDue } from '@bay/core/donors';
+import {
+  againstShell,
+  donorEntryWords,
+  mileageFromWords,
+  partsOfEntry,
+  proofOf,
+  reservationHolds,
+  shellDue,
+} from '@bay/core/donors';
 import type { DonorEntryRecord, ProofRunRecord } from '@bay/core/donors';
 import { fluidSystems } from '@bay/core/fluids';
 import { recordsOf } from '@bay/core/records';
@@ -17,11 +25,6 @@ const bareName = ({ name, strokes }: { name: string; strokes: unknown }): object
 const purchaseWords = { donor: 'donor', engine: 'engine', gearbox: 'gearbox' } as const;
 const fluidTitle = (id: string): string => fluidSystems.find((s) => s.id === id)!.title;
 
-/** The parts that an entry of the account speaks of. */
-const earnersOf = ({ partKey, partKeys }: DonorEntryRecord): string[] => [
-  ...(partKey === undefined ? [] : [partKey]),
-  ...(partKeys ?? []),
-];
 const notEarned: Readonly<Record<DonorEntryRecord['sort'], string>> = {
   sold: 'is not sold.',
   issued: 'is kept for no job.',
@@ -43,7 +46,7 @@ export const donorsKinds = [
       const { material } = await planNow(tx, jobId);
       if (sort === 'bought' && Object.values(recordsOf(material, 'purchase')).some((p) => p.of === 'donor'))
         throw new Refusal(409, 'What it was bought for stands with its purchase already.');
-      const keys = earnersOf(data);
+      const keys = partsOfEntry(data);
       if (soldTo !== undefined && (sort !== 'sold' || keys.length === 0))
         throw badInput({ 'data.soldTo': 'Name the parts that are sold, and that they are sold.' });
       const parts = new Map(Object.entries(recordsOf(material, 'part')));
@@ -62,7 +65,7 @@ export const donorsKinds = [
               ? part.fate === 'sent-back'
               : sort === 'issued' && (part.forJob !== undefined || part.fate === 'fitted'));
         if (!earned) throw new Refusal(409, `${part.title} ${notEarned[sort]}`);
-        if (others.some(([, e]) => earnersOf(e).includes(partKey)))
+        if (others.some(([, e]) => partsOfEntry(e).includes(partKey)))
           throw new Refusal(409, `${part.title} stands in the account already.`);
       }
       return data;
@@ -70,7 +73,7 @@ export const donorsKinds = [
     // A sale that names who bought sells its parts itself: each by the rules of parts, or none of them.
     after: async (tx, data, { jobId, before, caller }) => {
       if (before !== undefined || data.soldTo === undefined) return;
-      for (const key of earnersOf(data)) {
+      for (const key of partsOfEntry(data)) {
         const { data: part, revision } = (await findRecord(tx, jobId, 'part', key))!;
         await writeRecord(tx, caller, {
           jobId,

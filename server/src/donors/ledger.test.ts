@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { donorAccount } from '@bay/core/donors';
+import { donorAccount, partsOfEntry } from '@bay/core/donors';
 import { isGone } from '@bay/core/parts';
 import type { PartRecord } from '@bay/core/parts';
 import { recordsOf } from '@bay/core/records';
@@ -243,10 +243,7 @@ describe('whatever is done with the parts of a donor', () => {
         const { records } = await sheetOf(jobId);
         const kept = recordsOf({ records: records }, 'part');
         const entries = Object.values(recordsOf({ records: records }, 'donor-entry'));
-        const earned = entries.flatMap((e) => [
-          ...(e.partKeys ?? []),
-          ...(e.partKey === undefined ? [] : [e.partKey]),
-        ]);
+        const earned = entries.flatMap(partsOfEntry);
         // No money twice: a part stands in the account once at most, and a sale is no more than its parts.
         expect(new Set(earned).size).toBe(earned.length);
         const account = donorAccount({

@@ -1,7 +1,7 @@
 import { Select, TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
-import { donorAccount, donorEntrySorts, donorEntryWords } from '@bay/core/donors';
+import { donorAccount, donorEntrySorts, donorEntryWords, partsOfEntry } from '@bay/core/donors';
 import type { DonorTermsRecord } from '@bay/core/donors';
 import type { PartRecord } from '@bay/core/parts';
 import { moneyFigures, noCurrency, showMoney, typedMoney } from '@bay/core/money';
@@ -21,9 +21,7 @@ const BreakEven = lazy(() => import('./BreakEven.tsx'));
 /** Parts that earned and do not stand in the account yet: sold ones, or those that went into a job. */
 function useEarners(sort: string) {
   const parts = useRecords('part');
-  const written = new Set(
-    Object.values(useRecords('donor-entry')).flatMap((e) => [...(e.partKeys ?? []), ...(e.partKey ? [e.partKey] : [])]),
-  );
+  const written = new Set(Object.values(useRecords('donor-entry')).flatMap(partsOfEntry));
   const earns = (p: PartRecord): boolean =>
     sort === 'sold'
       ? p.fate === 'sold'

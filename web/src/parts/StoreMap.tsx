@@ -32,6 +32,8 @@ const typedBox = (b: PlaceBox): TypedBox => ({
   wide: String(b.wide),
   high: String(b.high),
 });
+/** What is empty, or no whole number, is none: the schema says so at its field. */
+const squares = (typed: string): number => (/^\d+$/.test(typed.trim()) ? Number(typed) : Number.NaN);
 function boxTyped(typed: TypedBox, otherwise: PlaceBox): PlaceBox {
   const side = (field: keyof PlaceBox): number =>
     /^\d+$/.test(typed[field].trim()) ? Number(typed[field]) : otherwise[field];
@@ -98,10 +100,10 @@ export function PlaceForm({
       ...v,
       name: v.name.trim(),
       holds: v.holds.trim() === '' ? null : Number(v.holds),
-      left: Number(v.left),
-      top: Number(v.top),
-      wide: Number(v.wide),
-      high: Number(v.high),
+      left: squares(v.left),
+      top: squares(v.top),
+      wide: squares(v.wide),
+      high: squares(v.high),
       revision: place?.revision ?? 0,
     }),
   });

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { factDef } from '@bay/core/facts';
 import { rollCall } from '@bay/core/parts';
 import { shortTitleOf, stepList } from '@bay/core/plan';
-import { baySizes, bayTaken } from '@bay/core/pull';
+import { baySizes, bayTaken, isBehind } from '@bay/core/pull';
 import { counted } from '@bay/core/units';
 import { useJob, useRecords } from '../sheet/index.ts';
 import { Fold } from '../ui/index.ts';
@@ -24,7 +24,7 @@ export function BayRound() {
   const left = sizes.filter((s) => s.state !== 'measured');
   const { states } = stepList(plan, 'pull', tasks);
   const steps = round.filter((id) => states.has(id));
-  const undone = steps.filter((id) => !['done', 'waived', 'other-way'].includes(states.get(id)!.status));
+  const undone = steps.filter((id) => !isBehind(states.get(id)!.status));
   const { capped } = rollCall(links);
   return (
     <section className="panel" aria-label="The bay is empty">

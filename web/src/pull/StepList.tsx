@@ -2,7 +2,7 @@ import { useHotkeys } from '@mantine/hooks';
 import { useMemo, useState } from 'react';
 import { shortTitleOf, stepList, titleOf } from '@bay/core/plan';
 import type { StepListId } from '@bay/core/plan';
-import { freedBy, stands, workPlaceOf, workPlaces, workPlaceWords } from '@bay/core/pull';
+import { freedBy, isBehind, stands, workPlaceOf, workPlaces, workPlaceWords } from '@bay/core/pull';
 import type { StepLine, StepPlan, StepState } from '@bay/core/pull';
 import { useMe } from '../api/index.ts';
 import { GateView } from '../commissioning/index.ts';
@@ -23,8 +23,6 @@ const lists = {
   fit: { family: 'ein-', gate: undefined },
   own: { family: 'own-', gate: undefined },
 } as const;
-
-const settled = new Set<StepState['status']>(['done', 'waived', 'other-way']);
 
 function Contradictions({ plan }: { plan: StepPlan }) {
   return plan.contradictions.map((c) => (
@@ -83,7 +81,7 @@ export function StepList({ of }: { of: StepListId }) {
     free: ready,
     // What waits for its second signature is not settled: it frees nothing yet.
     open: plan.lines.filter(
-      (l) => !settled.has(stateOf(l).status) || !stands(l.def.id, own[l.def.id] ?? { status: 'open' }),
+      (l) => !isBehind(stateOf(l).status) || !stands(l.def.id, own[l.def.id] ?? { status: 'open' }),
     ),
     all: plan.lines,
   };

@@ -19,13 +19,10 @@ export function WhatIsLeft({ list }: { list: StepList }) {
   const [open, setOpen] = useState(false);
   const [aDay, setADay] = useState(6);
   const left = remainingOf(list.plan, list.states, list.minutesOf);
-  if (left.open === 0) return null;
-  const openSteps = list.plan.lines.filter(
-    (l) => !['done', 'waived', 'other-way'].includes(list.states.get(l.def.id)!.status),
-  );
-  const pairs = openSteps.filter((l) => twoPeopleAt(l.def.id) !== undefined);
-  const due = openSteps
-    .flatMap((l) => list.states.get(l.def.id)!.waits.flatMap((w) => w.due ?? []))
+  if (left.open.length === 0) return null;
+  const pairs = left.open.filter((id) => twoPeopleAt(id) !== undefined);
+  const due = left.open
+    .flatMap((id) => list.states.get(id)!.waits.flatMap((w) => w.due ?? []))
     .filter((on) => on.slice(0, 10) >= today())
     .sort()
     .at(-1);
@@ -34,7 +31,7 @@ export function WhatIsLeft({ list }: { list: StepList }) {
     <div className={`${styles['what-is-left']} no-print`}>
       <Fold
         name="What is left"
-        count={left.open}
+        count={left.open.length}
         note={`${span(left.least, left.most)} for one person; the longest chain ${span(left.chainLeast, left.chainMost)}, however many help; all of it estimated`}
         open={open}
         toggle={() => setOpen(!open)}
@@ -65,7 +62,7 @@ export function WhatIsLeft({ list }: { list: StepList }) {
           {pairs.length > 0 && (
             <p>
               <b>{counted(pairs.length, 'step wants', 'steps want')} two people:</b>{' '}
-              {pairs.map((l) => shortTitleOf(l.def.id)).join(' · ')}
+              {pairs.map(shortTitleOf).join(' · ')}
             </p>
           )}
         </div>
